@@ -1,0 +1,44 @@
+/** The direction of dependency between the layers, and no circles. */
+const only = (name, from, allowed) => ({
+  name,
+  severity: 'error',
+  from: { path: from, pathNot: '\\.test\\.ts$' },
+  to: { path: '^src/', pathNot: allowed },
+});
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    only('core-stands-alone', '^src/core/', '^src/core/'),
+    only('contracts-know-core', '^src/contracts/', '^src/(contracts|core)/'),
+    only('web-knows-core-and-contracts', '^src/web/', '^src/(web|core|contracts)/'),
+    only('server-never-web', '^src/server/', '^src/(server|core|contracts|demo)/'),
+    only('demo-knows-core-and-contracts', '^src/demo/', '^src/(demo|core|contracts)/'),
+    {
+      name: 'core-uses-no-node',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core', 'npm', 'npm-dev'] },
+    },
+    {
+      name: 'through-the-door',
+      comment: 'Another subject of core is entered by its index.ts.',
+      severity: 'error',
+      from: { path: '^src/core/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/([^/]+)/', pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'core-by-its-doors',
+      comment: 'Outside core, a subject is entered by its index.ts.',
+      severity: 'error',
+      from: { path: '^src/(contracts|server|web|demo)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/', pathNot: '^src/core/[^/]+/index\\.ts$' },
+    },
+  ],
+  options: {
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js', '.mjs'] },
+  },
+};

@@ -1,0 +1,23 @@
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['dist', '.cache', 'data', 'node_modules', 'src/server/db/migrations', '**/*.cjs'] },
+  ...tseslint.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      eqeqeq: 'error',
+      'no-console': 'off',
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'performance', 'fetch', 'console', 'setTimeout'],
+      'no-restricted-imports': ['error', { patterns: ['node:*', 'react*', 'zod', '../../contracts/*', '../../web/*', '../../server/*'] }],
+    },
+  },
+  { files: ['src/web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },
+);

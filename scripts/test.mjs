@@ -1,0 +1,43 @@
+// The whole test run: gates beside the unit and server tests, then journeys through the real interface.
+// The last line is "N passed, N failed"; each gate counts as one.
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { build } from './build.mjs';
+import { gates, run, runGate } from './gates.mjs';
+
+const results = { passed: 0, failed: 0 };
+mkdirSync('.cache', { recursive: true });
+
+const checks = (async () => {
+  for (const gate of gates) count(await runGate(gate));
+})();
+await Promise.all([checks, mocha('unit and server tests', ['--spec', 'src/**/*.test.ts'], 'unit')]);
+await build();
+await mocha('journeys', ['--spec', 'e2e/**/*.test.ts', '--timeout', '120000'], 'journeys');
+
+console.log(`${results.passed} passed, ${results.failed} failed`);
+process.exit(results.failed === 0 && results.passed > 0 ? 0 : 1);
+
+function count(passed) {
+  results[passed ? 'passed' : 'failed']++;
+}
+
+/** Runs a Mocha suite, prints its report and adds its counts. A suite that dies or runs nothing counts as a failure. */
+async function mocha(name, args, file) {
+  const report = `.cache/${file}.json`;
+  rmSync(report, { force: true });
+  const started = Date.now();
+  const { code, output } = await run(['node_modules/.bin/mocha', ...args, '--reporter', 'json', '--reporter-option', `output=${report}`]);
+  const seconds = ((Date.now() - started) / 1000).toFixed(0);
+  let stats;
+  try {
+    const read = JSON.parse(readFileSync(report, 'utf8'));
+    stats = read.stats;
+    for (const { fullTitle, err } of read.failures) console.log(`FAILED  ${fullTitle}\n        ${err.message}\n${err.stack ?? ''}`);
+  } catch {
+    console.log(output.trimEnd());
+  }
+  const dead = !stats || stats.tests === 0 || (code !== 0 && stats.failures === 0);
+  results.passed += stats?.passes ?? 0;
+  results.failed += (stats?.failures ?? 0) + (dead ? 1 : 0);
+  console.log(`${dead || stats.failures ? 'FAILED' : 'passed'}  ${name}: ${stats?.passes ?? 0} of ${stats?.tests ?? 0} (${seconds} s)`);
+}

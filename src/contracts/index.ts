@@ -1,0 +1,7 @@
+/** contracts: what is stored or crosses a border, as Zod schemas and the types inferred from them. */
+export * from './primitives.ts';
+export * from './plan.ts';
+export * from './sheet.ts';
+export * from './tray.ts';
+export * from './bench.ts';
+export * from './settings.ts';

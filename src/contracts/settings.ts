@@ -1,0 +1,12 @@
+import { z } from 'zod';
+
+/** How the desk looks to this person. */
+export const Settings = z.object({
+  mode: z.enum(['day', 'evening']),
+  /** Text size in percent. */
+  text: z.union([z.literal(100), z.literal(125), z.literal(150)]),
+  /** What swatches and previews lie on. */
+  ground: z.enum(['light', 'mid grey', 'paper']),
+});
+export type Settings = z.infer<typeof Settings>;
+export const defaultSettings: Settings = { mode: 'day', text: 100, ground: 'mid grey' };

@@ -1,0 +1,71 @@
+import { z } from 'zod';
+import { Id, Name, Origin, Time } from './primitives.ts';
+import { Plan } from './plan.ts';
+
+/** A sheet as the shelf shows it. */
+export const SheetCard = z.object({
+  id: Id,
+  title: Name,
+  origin: Origin,
+  widthMm: z.number(),
+  heightMm: z.number(),
+  paper: z.string(),
+  regions: z.int(),
+  things: z.int(),
+  stepsDone: z.int(),
+  steps: z.int(),
+  updatedAt: Time,
+});
+export type SheetCard = z.infer<typeof SheetCard>;
+
+/** A sheet as its stages work on it. */
+export const SheetState = z.object({
+  id: Id,
+  title: Name,
+  origin: Origin,
+  trayId: Id,
+  /** Size of the working picture, pixels. */
+  picture: z.object({ width: z.int(), height: z.int(), hash: z.string() }),
+  /** Whether the sheet came with a key that names its things. */
+  hasKey: z.boolean(),
+  revision: z.int(),
+  plan: Plan,
+  /** What undo and redo would do, or null. */
+  undo: z.string().nullable(),
+  redo: z.string().nullable(),
+  /** Hash of what the stored regions were found from, or null while none are. */
+  regionsFrom: z.string().nullable(),
+});
+export type SheetState = z.infer<typeof SheetState>;
+
+export const SheetEdit = z.object({ title: Name.optional(), trayId: Id.optional() });
+export type SheetEdit = z.infer<typeof SheetEdit>;
+
+const Point = z.object({ x: z.number(), y: z.number() });
+
+/** The regions of a sheet without their raster. */
+export const RegionsMeta = z.object({
+  /** Hash of picture, resolution and options that they were found with. */
+  from: z.string().min(1).max(200),
+  width: z.int().min(1).max(16_384),
+  height: z.int().min(1).max(16_384),
+  pixelsPerMm: z.number().positive(),
+  regions: z
+    .array(
+      z.object({
+        id: z.int().min(1).max(65_535),
+        areaMm2: z.number().positive(),
+        usableWidthMm: z.number().positive(),
+        pole: Point,
+        centroid: Point,
+        box: z.object({ left: z.number(), top: z.number(), right: z.number(), bottom: z.number() }),
+        axisDegrees: z.number(),
+        lengthMm: z.number(),
+      }),
+    )
+    .min(1)
+    .max(65_535),
+  neighbours: z.array(z.object({ a: z.int(), b: z.int(), lengthMm: z.number() })),
+  doubts: z.array(z.object({ kind: z.literal('fleck'), at: Point, areaMm2: z.number() })),
+});
+export type RegionsMeta = z.infer<typeof RegionsMeta>;

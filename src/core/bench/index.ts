@@ -1,0 +1,6 @@
+/** bench: recipes as steps, a good order for them, and the sittings they fall into. */
+export { type Step } from './step.ts';
+export { PICK_UP_SECONDS, minutesFor } from './minutes.ts';
+export { type PlannedThing, makeSteps } from './make-steps.ts';
+export { type Sequence, type SequenceOptions, type Sitting, sequence } from './sequence.ts';
+export { validateSequence } from './validate-sequence.ts';

@@ -1,0 +1,25 @@
+import { type Pressure } from '../laydown/index.ts';
+import { type Point, type Stroke } from '../recipe/index.ts';
+
+/** One pencil at one pressure on one or more regions of a thing, to be done in one go. */
+export interface Step {
+  /** thing id and layer id, joined by a slash. */
+  id: string;
+  thingId: string;
+  layerId: string;
+  pencil: string;
+  regionIds: readonly number[];
+  pressure: Pressure;
+  passes: number;
+  stroke: Stroke;
+  point: Point;
+  /** Interval of tone that is covered. */
+  zone: { from: number; to: number };
+  purpose: string;
+  /** Minutes it takes, by the rates in minutes.ts. */
+  minutes: number;
+  /** L* of the pencil's laydown on this paper. */
+  value: number;
+  /** Ids of steps that must be done before. */
+  after: readonly string[];
+}

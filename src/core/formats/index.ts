@@ -1,0 +1,2 @@
+/** formats: reading and writing open formats. */
+export { type PencilRow, type ReadPencils, readPencilRows } from './pencil-csv.ts';

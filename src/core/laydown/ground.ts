@@ -1,0 +1,35 @@
+import { BANDS, type Spectrum, labOfHex, spectrumOfLab } from '../colour/index.ts';
+import { type Paper } from './papers/index.ts';
+
+/** A point of the page between passes: what the next pass meets. */
+export interface Ground {
+  /** The bare paper's reflectance, 36 bands. */
+  bare: Spectrum;
+  /** Roughness and tooth of the paper, relative to a smooth white book page. */
+  rough: number;
+  tooth: number;
+  /** Reflectance of the covered part, 36 bands; of no meaning while specks are 1. */
+  covered: Spectrum;
+  /** Share of the area that is still bare paper, 0..1. */
+  specks: number;
+  /** Share of the tooth that is filled, 0..1. */
+  filled: number;
+  /** Pigment mass laid so far, in units of the layer model. */
+  mass: number;
+}
+
+/** Bare paper, nothing laid. */
+export function bareGround(paper: Paper): Ground {
+  const bare = spectrumOfLab(labOfHex(paper.tint));
+  return { bare, rough: paper.rough, tooth: paper.tooth, covered: bare, specks: 1, filled: 0, mass: 0 };
+}
+
+/** What the eye sees of a ground: bare and covered parts mixed after Yule and Nielsen with n = 2 (J. Yule, W. Nielsen, 1951). */
+export function seen(ground: Ground): Spectrum {
+  const out = new Float64Array(BANDS);
+  for (let i = 0; i < BANDS; i++) {
+    const root = ground.specks * Math.sqrt(ground.bare[i]) + (1 - ground.specks) * Math.sqrt(ground.covered[i]);
+    out[i] = root * root;
+  }
+  return out;
+}

@@ -1,0 +1,14 @@
+/** A paper as the layer model sees it. Roughness and tooth are relative to a smooth white book page, which is 1, 1. */
+export interface Paper {
+  id: string;
+  /** As the colourist would say it. */
+  name: string;
+  /** The bare paper's colour, `#rrggbb`. */
+  tint: string;
+  /** How deep its valleys are; more leaves more specks. */
+  rough: number;
+  /** How much pigment its tooth holds. */
+  tooth: number;
+  /** One line on how it behaves. */
+  says: string;
+}

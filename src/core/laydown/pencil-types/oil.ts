@@ -1,0 +1,11 @@
+import { type PencilType } from './pencil-type.ts';
+
+export const oil: PencilType = {
+  id: 'oil',
+  name: 'hard, translucent, oil',
+  k: 0.9,
+  tau: 0.95,
+  chi: 1,
+  floor: 0.02,
+  opacity: 0.2,
+};

@@ -1,0 +1,11 @@
+import { type PencilType } from './pencil-type.ts';
+
+export const pastel: PencilType = {
+  id: 'pastel',
+  name: 'pastel pencil',
+  k: 1.25,
+  tau: 0.35,
+  chi: 0.5,
+  floor: 0.35,
+  opacity: 0.78,
+};

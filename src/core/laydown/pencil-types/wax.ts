@@ -1,0 +1,11 @@
+import { type PencilType } from './pencil-type.ts';
+
+export const wax: PencilType = {
+  id: 'wax',
+  name: 'soft, covering, wax',
+  k: 1.08,
+  tau: 1.05,
+  chi: 1,
+  floor: 0.03,
+  opacity: 0.6,
+};

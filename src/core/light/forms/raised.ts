@@ -1,0 +1,17 @@
+import { type Form } from './form.ts';
+
+/** A rounded surface: in soft light its middle is light and its sides dark; a light from a side moves the highlight over. */
+export const raised: Form = {
+  id: 'raised',
+  name: 'raised',
+  says: 'The middle stands up: light there, dark where it turns away at the sides.',
+  tone({ depth, facing }, { heightDegrees }) {
+    const dome = 1 - (1 - Math.min(1, depth)) ** 2;
+    if (heightDegrees === null) return dome;
+    // The brightest place is where the surface looks at the light: at the middle for a light overhead, near the rim for a low one.
+    const brightest = Math.cos((heightDegrees * Math.PI) / 180) * 0.75;
+    const reach = facing < brightest ? 1 + brightest : 2.2 * (1 - brightest);
+    const side = Math.max(0, 1 - ((facing - brightest) / reach) ** 2);
+    return side * (0.55 + 0.45 * dome);
+  },
+};

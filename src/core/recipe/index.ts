@@ -1,0 +1,19 @@
+/** recipe: effects and schools compiled to ordered layers for one thing, and checks of what comes out. */
+export {
+  type Family,
+  type Layer,
+  type Point,
+  type Recipe,
+  type Role,
+  type Stroke,
+  type Zone,
+  POINTS,
+  POINT_MM,
+  ROLES,
+  STROKES,
+} from './layer.ts';
+export { type School, SCHOOLS, schoolById } from './schools/index.ts';
+export { type Effect, type RegionContext, EFFECTS, effectById, usual } from './effects/index.ts';
+export { compileRecipe, layersFor } from './compile-recipe.ts';
+export { type Finding, checkRecipe } from './check-recipe.ts';
+export { shareInZone } from './zone.ts';

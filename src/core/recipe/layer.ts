@@ -1,0 +1,56 @@
+import { type Pressure } from '../laydown/index.ts';
+
+/** How the pencil moves. */
+export const STROKES = ['small circles', 'one direction', 'hatching', 'following the contour'] as const;
+export type Stroke = (typeof STROKES)[number];
+
+/** The state of the point. */
+export const POINTS = ['sharp', 'normal', 'side of the lead'] as const;
+export type Point = (typeof POINTS)[number];
+
+/** Width of the mark each point leaves at medium pressure, mm. An assumption until somebody measures it. */
+export const POINT_MM: Readonly<Record<Point, number>> = { sharp: 0.4, normal: 0.8, 'side of the lead': 2.5 };
+
+/** The part of a region that a layer covers: an interval of one field, with edges that fade over some millimetres. */
+export interface Zone {
+  field: 'tone';
+  /** Interval of the field, 0 (deepest shadow) to 1 (highlight). */
+  from: number;
+  to: number;
+  /** How far each edge fades, mm; an edge at 0 or 1 does not fade. */
+  softnessMm: number;
+}
+
+/** Who a pencil is in its family. */
+export const ROLES = ['dark', 'mid', 'light'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** The ordered pencils given to a thing, by id. */
+export type Family = Readonly<Record<Role, string>>;
+
+/** One pencil laid in one zone. */
+export interface Layer {
+  /** Unique and stable within its recipe. */
+  id: string;
+  pencil: string;
+  role: Role;
+  pressure: Pressure;
+  /** How many times it is gone over. */
+  passes: number;
+  zone: Zone;
+  stroke: Stroke;
+  point: Point;
+  /** What it is for, to be read at the table. */
+  purpose: string;
+  /** Laid only in regions at least this wide, mm: narrower ones have no room for it. */
+  fromWidthMm: number;
+}
+
+/** A thing's layers in the order in which they are laid. */
+export interface Recipe {
+  effect: string;
+  school: string;
+  layers: readonly Layer[];
+  /** Half the usual usable width of the thing's regions, mm: what a zone's softness is measured against. */
+  halfWidthMm: number;
+}

@@ -1,0 +1,18 @@
+/** schools: one file a school; to add one, write its file and list it here. */
+import { baseCoatFirst } from './base-coat-first.ts';
+import { darkFirst } from './dark-first.ts';
+import { type School } from './school.ts';
+
+export { type School } from './school.ts';
+/** Every school, the default first. */
+export const SCHOOLS: readonly School[] = [baseCoatFirst, darkFirst];
+
+/**
+ * The school with this id.
+ * @throws RangeError when there is none.
+ */
+export function schoolById(id: string): School {
+  const school = SCHOOLS.find((s) => s.id === id);
+  if (!school) throw new RangeError(`There is no school called "${id}".`);
+  return school;
+}

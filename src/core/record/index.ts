@@ -1,0 +1,2 @@
+/** record: what the log of finished steps says. */
+export { type LoggedStep, type RecordSummary, summarise } from './summarise.ts';

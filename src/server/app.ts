@@ -1,0 +1,71 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { type Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { Settings } from '../contracts/index.ts';
+import { type Database } from './db/open-database.ts';
+import { Refused } from './refused.ts';
+import { bodyOf, json, refuse } from './routes/handle.ts';
+import { sheetRoutes } from './routes/sheets.ts';
+import { trayRoutes } from './routes/trays.ts';
+import { readSettings, storeSettings } from './services/settings.ts';
+
+export interface AppOptions {
+  db: Database;
+  log: Logger;
+  /** Folder of the built web files, or null to serve the API alone. */
+  web: string | null;
+}
+
+/** The whole HTTP side: the API under /api and, beside it, the built web files. */
+export function createApp({ db, log, web }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: log, autoLogging: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'blob:', 'data:'],
+          workerSrc: ["'self'", 'blob:'],
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+  app.use('/api', onlyFromThisComputer, express.json({ limit: '20mb' }));
+  app.get('/api/health', json(async () => ({ ok: true })));
+  app.get('/api/settings', json(() => readSettings(db)));
+  app.put('/api/settings', json((request) => storeSettings(db, bodyOf(Settings, request))));
+  app.use('/api/sheets', sheetRoutes(db));
+  app.use('/api/trays', trayRoutes(db));
+  app.use('/api', () => {
+    throw new Refused(404, 'There is nothing at this address.');
+  });
+  if (web && existsSync(web)) serveWeb(app, web);
+  app.use(refuse);
+  return app;
+}
+
+/** The desk is for this computer: requests that name another host, or come from another site's page, are refused. */
+function onlyFromThisComputer(request: express.Request, _response: express.Response, next: express.NextFunction): void {
+  const local = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
+  const { host = '', origin } = request.headers;
+  if (!local.test(host)) throw new Refused(403, 'Harmonie answers on this computer only.');
+  if (origin && origin !== `http://${host}`) throw new Refused(403, 'This request came from another site.');
+  next();
+}
+
+function serveWeb(app: Express, web: string): void {
+  app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(web, { index: false, maxAge: 0 }));
+  app.get('/{*path}', (_request, response) => response.set('Cache-Control', 'no-cache').sendFile(join(web, 'index.html')));
+}

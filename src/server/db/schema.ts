@@ -1,0 +1,122 @@
+import { boolean, customType, index, integer, jsonb, pgTable, real, serial, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+import type { NewBenchPlan, Plan, PlanChange, RegionsMeta, Settings } from '../../contracts/index.ts';
+
+const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
+const now = (name: string) => timestamp(name, { withTimezone: true }).notNull().defaultNow();
+const origin = () => text('origin').$type<'demo' | 'own'>().notNull();
+
+/** Pictures and rasters, stored once by the hash of their content. */
+export const blobs = pgTable('blobs', {
+  hash: text('hash').primaryKey(),
+  mime: text('mime').notNull(),
+  bytes: bytes('bytes').notNull(),
+});
+
+export const trays = pgTable('trays', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  origin: origin(),
+  createdAt: now('created_at'),
+});
+
+export const pencils = pgTable(
+  'pencils',
+  {
+    id: text('id').primaryKey(),
+    trayId: text('tray_id').notNull().references(() => trays.id),
+    place: integer('place').notNull(),
+    set: text('set').notNull(),
+    code: text('code').notNull(),
+    name: text('name').notNull(),
+    ownName: text('own_name').notNull().default(''),
+    type: text('type').notNull(),
+    colour: text('colour').notNull(),
+    opacity: real('opacity'),
+    whereabouts: text('whereabouts').$type<'here' | 'stub' | 'missing'>().notNull().default('here'),
+    origin: origin(),
+  },
+  (t) => [uniqueIndex('pencils_set_code').on(t.trayId, t.set, t.code)],
+);
+
+export const sheets = pgTable('sheets', {
+  id: text('id').primaryKey(),
+  title: text('title').notNull(),
+  origin: origin(),
+  trayId: text('tray_id').notNull().references(() => trays.id),
+  /** The picture as it was brought in, and as it is worked on. */
+  originalHash: text('original_hash').notNull().references(() => blobs.hash),
+  pictureHash: text('picture_hash').notNull().references(() => blobs.hash),
+  pictureWidth: integer('picture_width').notNull(),
+  pictureHeight: integer('picture_height').notNull(),
+  /** A picture of the same size whose colours say which named thing lies where, and those names. */
+  keyHash: text('key_hash').references(() => blobs.hash),
+  keyThings: jsonb('key_things').$type<KeyThing[]>(),
+  plan: jsonb('plan').$type<Plan>().notNull(),
+  revision: integer('revision').notNull().default(0),
+  createdAt: now('created_at'),
+  updatedAt: now('updated_at'),
+});
+
+/** A named thing of a sheet's key: the colour that marks it and what is known of it. */
+export interface KeyThing {
+  mark: string;
+  name: string;
+  focus: boolean;
+  natural: string | null;
+  form: string | null;
+}
+
+export const regionMaps = pgTable('region_maps', {
+  sheetId: text('sheet_id').primaryKey().references(() => sheets.id),
+  meta: jsonb('meta').$type<RegionsMeta>().notNull(),
+  labelsHash: text('labels_hash').notNull().references(() => blobs.hash),
+});
+
+/** Every change to a plan with what stood before, so that it can be undone after a reload and on another device. */
+export const commands = pgTable(
+  'commands',
+  {
+    id: text('id').primaryKey(),
+    sheetId: text('sheet_id').notNull().references(() => sheets.id),
+    seq: serial('seq').notNull(),
+    stage: text('stage').notNull(),
+    label: text('label').notNull(),
+    before: jsonb('before').$type<PlanChange>().notNull(),
+    after: jsonb('after').$type<PlanChange>().notNull(),
+    undone: boolean('undone').notNull().default(false),
+    at: now('at'),
+  },
+  (t) => [index('commands_sheet').on(t.sheetId, t.seq)],
+);
+
+export const benchPlans = pgTable(
+  'bench_plans',
+  {
+    id: text('id').primaryKey(),
+    sheetId: text('sheet_id').notNull().references(() => sheets.id),
+    seq: serial('seq').notNull(),
+    content: jsonb('content').$type<NewBenchPlan>().notNull(),
+    madeAt: now('made_at'),
+  },
+  (t) => [index('bench_plans_sheet').on(t.sheetId, t.seq)],
+);
+
+/** What happened at the table, in order. Entries are added and never changed. */
+export const stepLog = pgTable(
+  'step_log',
+  {
+    id: text('id').primaryKey(),
+    seq: serial('seq').notNull(),
+    planId: text('plan_id').notNull().references(() => benchPlans.id),
+    stepId: text('step_id').notNull(),
+    kind: text('kind').$type<'done' | 'not done after all'>().notNull(),
+    startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
+    finishedAt: timestamp('finished_at', { withTimezone: true }).notNull(),
+  },
+  (t) => [index('step_log_plan').on(t.planId, t.seq)],
+);
+
+export const settings = pgTable('settings', {
+  key: text('key').primaryKey(),
+  value: jsonb('value').$type<Settings | string>().notNull(),
+});

@@ -1,0 +1,54 @@
+import { resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import pino from 'pino';
+import { seedDemo } from '../demo/index.ts';
+import { createApp } from './app.ts';
+import { openDatabase } from './db/open-database.ts';
+import { startOver } from './fresh.ts';
+import { lockFolder } from './lock.ts';
+import { demoDesk } from './services/demo-desk.ts';
+import { ensureDesk } from './services/desk.ts';
+
+const port = Number(process.env.PORT ?? 4180);
+const host = process.env.HOST ?? '127.0.0.1';
+const folder = resolve(process.env.HARMONIE_DATA ?? 'data');
+// Paths are taken from the project's folder, where npm runs: this file is bundled into dist/server.
+const web = resolve('dist/web');
+const demoSheets = pathToFileURL(resolve('src/demo/sheets') + '/');
+const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
+
+try {
+  if (!['127.0.0.1', 'localhost', '::1'].includes(host)) {
+    throw new Error('Harmonie listens on this computer only; leave HOST out or set it to 127.0.0.1.');
+  }
+  if (!Number.isInteger(port) || port < 0 || port > 65_535) throw new Error('PORT is a whole number from 0 to 65535.');
+  await lockFolder(folder);
+  if (process.argv.includes('--fresh')) {
+    const kept = startOver(folder);
+    if (kept) console.log(`The old desk is kept in ${kept}`);
+  }
+  const { db, close } = await openDatabase(folder);
+  await ensureDesk(db);
+  const seeded = await seedDemo(demoDesk(db, demoSheets));
+  if (seeded) console.log('The demo sheets and pencils are laid out.');
+  const server = createApp({ db, log, web }).listen(port, host, (error?: Error) => {
+    if (error) return stop(error);
+    const address = server.address();
+    const actual = typeof address === 'object' && address ? address.port : port;
+    console.log(`Harmonie is ready at http://localhost:${actual}`);
+  });
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+    process.once(signal, () => {
+      server.close(() => void close().finally(() => process.exit(0)));
+      server.closeAllConnections();
+    });
+  }
+} catch (error) {
+  stop(error as Error & { code?: string });
+}
+
+function stop(error: Error & { code?: string }): never {
+  const sentence = error.code === 'EADDRINUSE' ? `Port ${port} is taken. Set PORT to another one.` : error.message;
+  console.error(sentence);
+  process.exit(1);
+}

@@ -1,0 +1,17 @@
+/** A request that cannot be met, with the sentence that the person gets to read. Nothing was changed. */
+export class Refused extends Error {
+  readonly status: number;
+  readonly revision?: number;
+  constructor(status: number, sentence: string, revision?: number) {
+    super(sentence);
+    this.name = 'Refused';
+    this.status = status;
+    this.revision = revision;
+  }
+}
+
+/** The value, or a refusal that says what is not there. */
+export function found<T>(value: T | undefined | null, sentence: string): T {
+  if (value === undefined || value === null) throw new Refused(404, sentence);
+  return value;
+}

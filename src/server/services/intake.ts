@@ -1,0 +1,115 @@
+import sharp from 'sharp';
+import { LineArtError, checkPage } from '../../core/lineart/index.ts';
+import { Refused } from '../refused.ts';
+
+/** Longest side of the picture that is worked on, pixels: a little over A4 at 200 dpi, or 210 mm at 300 dpi. */
+const WORKING_SIDE = 2480;
+const MOST_PIXELS = 100_000_000;
+const LONGEST_SIDE = 16_000;
+const SHORTEST_SIDE = 64;
+const A4_LONG_MM = 297;
+
+/** A page brought in: the working picture (grey, upright, on white) and the size it says it has. */
+export interface Intake {
+  mime: string;
+  picture: { png: Uint8Array; width: number; height: number };
+  /** From the file's own resolution or units where it states one, else the longer side of A4. */
+  widthMm: number;
+  heightMm: number;
+}
+
+/**
+ * Reads a PNG, JPEG or SVG file to a working picture. What a file is, its first bytes say, never its name.
+ * @throws Refused with one sentence for anything that is not such a file, is too large or too small, broken, blank or all dark
+ */
+export async function takeIn(file: Uint8Array): Promise<Intake> {
+  const mime = kindOf(file);
+  const meta = await readMeta(file, mime);
+  const turned = (meta.orientation ?? 1) >= 5;
+  const [width, height] = turned ? [meta.height, meta.width] : [meta.width, meta.height];
+  refuseBadSize(width, height, mime);
+  const scale = WORKING_SIDE / Math.max(width, height);
+  const density = mime === 'image/svg+xml' ? Math.min(2400, 72 * scale) : undefined;
+  try {
+    const { data, info } = await sharp(file, { density, limitInputPixels: MOST_PIXELS, failOn: 'error' })
+      .rotate()
+      .flatten({ background: '#ffffff' })
+      .resize({ width: WORKING_SIDE, height: WORKING_SIDE, fit: 'inside', withoutEnlargement: mime !== 'image/svg+xml' })
+      .greyscale()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const grey = { width: info.width, height: info.height, data: firstChannel(data, info.channels) };
+    checkPage(grey);
+    const png = await sharp(grey.data, { raw: { width: grey.width, height: grey.height, channels: 1 } })
+      .toColourspace('b-w')
+      .png({ compressionLevel: 8 })
+      .toBuffer();
+    return { mime, picture: { png, width: grey.width, height: grey.height }, ...realSize(width, height, meta, mime) };
+  } catch (error) {
+    if (error instanceof LineArtError) throw new Refused(422, error.message);
+    throw broken();
+  }
+}
+
+function kindOf(file: Uint8Array): string {
+  const starts = (...bytes: number[]) => bytes.every((byte, i) => file[i] === byte);
+  if (starts(0x89, 0x50, 0x4e, 0x47)) return 'image/png';
+  if (starts(0xff, 0xd8, 0xff)) return 'image/jpeg';
+  const text = new TextDecoder().decode(file.subarray(0, 1000)).trimStart();
+  if (text.startsWith('<') && /<svg[\s>]/.test(new TextDecoder().decode(file.subarray(0, 20_000)))) return 'image/svg+xml';
+  throw new Refused(415, 'This file is not a PNG, JPEG or SVG picture. Scan or save the page as one of these and bring it again.');
+}
+
+interface Meta {
+  width: number;
+  height: number;
+  orientation?: number;
+  density?: number;
+}
+
+async function readMeta(file: Uint8Array, mime: string): Promise<Meta> {
+  try {
+    const { width, height, orientation, density } = await sharp(file, { limitInputPixels: false }).metadata();
+    if (!width || !height) throw broken();
+    return { width, height, orientation, density: mime === 'image/svg+xml' ? 72 : density };
+  } catch {
+    throw broken();
+  }
+}
+
+function broken(): Refused {
+  return new Refused(422, 'This picture is broken and cannot be read to its end. Save or scan it again.');
+}
+
+function refuseBadSize(width: number, height: number, mime: string): void {
+  const size = `${width.toLocaleString('en')} × ${height.toLocaleString('en')} pixels`;
+  if (width * height > MOST_PIXELS || Math.max(width, height) > LONGEST_SIDE) {
+    throw new Refused(
+      413,
+      `This picture is ${size}; the most that fits is 100 megapixels and 16,000 pixels a side. Scan the page at 300 dpi.`,
+    );
+  }
+  if (mime !== 'image/svg+xml' && Math.min(width, height) < SHORTEST_SIDE) {
+    throw new Refused(422, `This picture is only ${size}, too small to find outlines in. Scan the page at 200 dpi or more.`);
+  }
+}
+
+function firstChannel(data: Uint8Array, channels: number): Uint8Array {
+  if (channels === 1) return new Uint8Array(data);
+  return Uint8Array.from({ length: data.length / channels }, (_, i) => data[i * channels]);
+}
+
+function realSize(width: number, height: number, { density }: Meta, mime: string) {
+  // A picture without a resolution says 72; scanners say 150 and more.
+  if (mime !== 'image/svg+xml' && density && density >= 100 && density <= 1300) {
+    const mm = (px: number) => Math.round((25.4 * px) / density);
+    if (inRange(mm(width)) && inRange(mm(height))) return { widthMm: mm(width), heightMm: mm(height) };
+  }
+  const long = Math.max(width, height);
+  const fitted = (px: number) => Math.max(20, Math.round((A4_LONG_MM * px) / long));
+  return { widthMm: fitted(width), heightMm: fitted(height) };
+}
+
+function inRange(mm: number): boolean {
+  return mm >= 20 && mm <= 1200;
+}
