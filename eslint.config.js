@@ -15,8 +15,20 @@ export default tseslint.config(
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'window', 'document', 'process', 'performance', 'fetch', 'console', 'setTimeout'],
-      'no-restricted-imports': ['error', { patterns: ['node:*', 'react*', 'zod', '../../contracts/*', '../../web/*', '../../server/*'] }],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'process',
+        'performance',
+        'fetch',
+        'console',
+        'setTimeout',
+      ],
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['node:*', 'react*', 'zod', '../../contracts/*', '../../web/*', '../../server/*'] },
+      ],
     },
   },
   { files: ['src/web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },

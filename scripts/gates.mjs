@@ -5,7 +5,10 @@ const bin = (name) => `node_modules/.bin/${name}`;
 
 export const gates = [
   { name: 'types', command: [bin('tsc'), '-b'] },
-  { name: 'lint', command: [bin('eslint'), '--cache', '--cache-location', '.cache/eslint', '--max-warnings', '0', '.'] },
+  {
+    name: 'lint',
+    command: [bin('eslint'), '--cache', '--cache-location', '.cache/eslint', '--max-warnings', '0', '.'],
+  },
   { name: 'borders', command: [bin('depcruise'), '--config', '.dependency-cruiser.cjs', 'src', 'e2e', 'bench'] },
   { name: 'format', command: [bin('prettier'), '--check', '--log-level', 'warn', '.'] },
 ];

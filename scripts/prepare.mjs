@@ -7,7 +7,8 @@ import { findChromium } from './chromium.mjs';
 const STAMP = 'node_modules/.installed-from';
 
 const [major, minor] = process.versions.node.split('.').map(Number);
-if (major < 20 || (major === 20 && minor < 19)) fail(`Harmonie needs Node 20.19 or newer; this is ${process.versions.node}.`);
+if (major < 20 || (major === 20 && minor < 19))
+  fail(`Harmonie needs Node 20.19 or newer; this is ${process.versions.node}.`);
 installPackages();
 if (process.argv.includes('--browser')) installBrowser();
 
@@ -15,8 +16,12 @@ function installPackages() {
   const hash = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash) return;
   console.log('Installing packages …');
-  const { status } = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { stdio: 'inherit', shell: process.platform === 'win32' });
-  if (status !== 0) fail('The packages could not be installed; see above. Check the connection to the package registry.');
+  const { status } = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    stdio: 'inherit',
+    shell: process.platform === 'win32',
+  });
+  if (status !== 0)
+    fail('The packages could not be installed; see above. Check the connection to the package registry.');
   writeFileSync(STAMP, hash);
 }
 
@@ -26,7 +31,10 @@ function installBrowser() {
   if (process.platform !== 'linux' || process.getuid?.() !== 0) fail(`The interface tests need Chromium. ${hint}`);
   console.log('Installing Chromium …');
   try {
-    const quiet = { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
+    const quiet = {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    };
     execFileSync('apt-get', ['update', '-qq'], quiet);
     execFileSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], quiet);
   } catch {

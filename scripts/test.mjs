@@ -26,18 +26,28 @@ async function mocha(name, args, file) {
   const report = `.cache/${file}.json`;
   rmSync(report, { force: true });
   const started = Date.now();
-  const { code, output } = await run(['node_modules/.bin/mocha', ...args, '--reporter', 'json', '--reporter-option', `output=${report}`]);
+  const { code, output } = await run([
+    'node_modules/.bin/mocha',
+    ...args,
+    '--reporter',
+    'json',
+    '--reporter-option',
+    `output=${report}`,
+  ]);
   const seconds = ((Date.now() - started) / 1000).toFixed(0);
   let stats;
   try {
     const read = JSON.parse(readFileSync(report, 'utf8'));
     stats = read.stats;
-    for (const { fullTitle, err } of read.failures) console.log(`FAILED  ${fullTitle}\n        ${err.message}\n${err.stack ?? ''}`);
+    for (const { fullTitle, err } of read.failures)
+      console.log(`FAILED  ${fullTitle}\n        ${err.message}\n${err.stack ?? ''}`);
   } catch {
     console.log(output.trimEnd());
   }
   const dead = !stats || stats.tests === 0 || (code !== 0 && stats.failures === 0);
   results.passed += stats?.passes ?? 0;
   results.failed += (stats?.failures ?? 0) + (dead ? 1 : 0);
-  console.log(`${dead || stats.failures ? 'FAILED' : 'passed'}  ${name}: ${stats?.passes ?? 0} of ${stats?.tests ?? 0} (${seconds} s)`);
+  console.log(
+    `${dead || stats.failures ? 'FAILED' : 'passed'}  ${name}: ${stats?.passes ?? 0} of ${stats?.tests ?? 0} (${seconds} s)`,
+  );
 }

@@ -46,7 +46,10 @@ export const CopyPencils = z.object({ pencilIds: z.array(Id).min(1, 'Choose at l
 export const CopyResult = z.object({ copied: z.int(), there: z.int() });
 export type CopyResult = z.infer<typeof CopyResult>;
 
-export const PencilEdit = z.object({ whereabouts: Whereabouts.optional(), ownName: z.string().trim().max(60).optional() });
+export const PencilEdit = z.object({
+  whereabouts: Whereabouts.optional(),
+  ownName: z.string().trim().max(60).optional(),
+});
 export type PencilEdit = z.infer<typeof PencilEdit>;
 
 export const Tray = z.object({ id: Id, name: Name, origin: Origin, pencils: z.int() });

@@ -42,9 +42,18 @@ export function createApp({ db, log, web }: AppOptions): Express {
   );
   app.use(compression());
   app.use('/api', onlyFromThisComputer, express.json({ limit: '20mb' }));
-  app.get('/api/health', json(async () => ({ ok: true })));
-  app.get('/api/settings', json(() => readSettings(db)));
-  app.put('/api/settings', json((request) => storeSettings(db, bodyOf(Settings, request))));
+  app.get(
+    '/api/health',
+    json(async () => ({ ok: true })),
+  );
+  app.get(
+    '/api/settings',
+    json(() => readSettings(db)),
+  );
+  app.put(
+    '/api/settings',
+    json((request) => storeSettings(db, bodyOf(Settings, request))),
+  );
   app.use('/api/sheets', sheetRoutes(db));
   app.use('/api/trays', trayRoutes(db));
   app.use('/api', () => {
@@ -67,5 +76,7 @@ function onlyFromThisComputer(request: express.Request, _response: express.Respo
 function serveWeb(app: Express, web: string): void {
   app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(web, { index: false, maxAge: 0 }));
-  app.get('/{*path}', (_request, response) => response.set('Cache-Control', 'no-cache').sendFile(join(web, 'index.html')));
+  app.get('/{*path}', (_request, response) =>
+    response.set('Cache-Control', 'no-cache').sendFile(join(web, 'index.html')),
+  );
 }

@@ -13,14 +13,17 @@ export async function lockFolder(folder: string): Promise<void> {
   mkdirSync(folder, { recursive: true });
   const real = realpathSync(folder);
   const free = process.platform === 'linux' ? await takeSocket(real) : takeFile(join(real, 'in-use.lock'));
-  if (!free) throw new Error(`Harmonie is already running on ${real}. Use that one, or name another folder in HARMONIE_DATA.`);
+  if (!free)
+    throw new Error(`Harmonie is already running on ${real}. Use that one, or name another folder in HARMONIE_DATA.`);
 }
 
 function takeSocket(real: string): Promise<boolean> {
   const name = '\0harmonie-' + createHash('sha256').update(real).digest('hex').slice(0, 32);
   return new Promise((resolve, reject) => {
     const server = createServer();
-    server.once('error', (error: NodeJS.ErrnoException) => (error.code === 'EADDRINUSE' ? resolve(false) : reject(error)));
+    server.once('error', (error: NodeJS.ErrnoException) =>
+      error.code === 'EADDRINUSE' ? resolve(false) : reject(error),
+    );
     server.listen(name, () => {
       server.unref();
       resolve(true);

@@ -39,7 +39,11 @@ export interface Sequence {
  * @throws RangeError when fewer than one thing may be open or a step waits for one that is not there or for itself
  * @throws CancelledError when the run is cancelled
  */
-export async function sequence(steps: readonly Step[], options: SequenceOptions = {}, run: Run = quietRun): Promise<Sequence> {
+export async function sequence(
+  steps: readonly Step[],
+  options: SequenceOptions = {},
+  run: Run = quietRun,
+): Promise<Sequence> {
   const { openThings = 4, sittingMinutes = 40, seed = 1, maxIterations = 200 } = options;
   if (!(openThings >= 1)) throw new RangeError('At least one thing has to be open to be worked on.');
   const breathe = breather(run);
@@ -93,8 +97,7 @@ function choose(allowed: Step[], inHand: string | null, begun: Set<string>, rand
   for (const step of allowed) wanting.set(step.pencil, [...(wanting.get(step.pencil) ?? []), step]);
   const same = inHand === null ? undefined : wanting.get(inHand);
   const pool =
-    same ??
-    [...wanting.values()].reduce((best, group) => (worth(group, random) > worth(best, random) ? group : best));
+    same ?? [...wanting.values()].reduce((best, group) => (worth(group, random) > worth(best, random) ? group : best));
   // Finish what is open first; then the paler of equals, so that strong colour is not dragged into pale.
   return pool.reduce((best, step) => {
     const opens = Number(!begun.has(step.thingId)) - Number(!begun.has(best.thingId));

@@ -19,7 +19,8 @@ export function validateSequence(steps: readonly Step[], order: readonly string[
       continue;
     }
     if (done.has(id)) faults.push(`Step ${id} stands twice.`);
-    for (const before of step.after) if (!done.has(before)) faults.push(`Step ${id} comes before ${before}, which it needs.`);
+    for (const before of step.after)
+      if (!done.has(before)) faults.push(`Step ${id} comes before ${before}, which it needs.`);
     done.add(id);
     left.set(step.thingId, left.get(step.thingId)! - 1);
     const open = [...left].filter(([thing, n]) => n > 0 && n < whole.get(thing)!).length;

@@ -37,7 +37,12 @@ export function labOfHex(hex: string): Lab {
 
 /** `#rrggbb` of a Lab colour, clipped to what a screen can show. */
 export function hexOfLab(lab: Lab): string {
-  return '#' + rgbOfLab(lab).map((v) => Math.round(v).toString(16).padStart(2, '0')).join('');
+  return (
+    '#' +
+    rgbOfLab(lab)
+      .map((v) => Math.round(v).toString(16).padStart(2, '0'))
+      .join('')
+  );
 }
 
 function dot(matrix: readonly number[], row: number, [x, y, z]: Xyz): number {

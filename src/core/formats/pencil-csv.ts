@@ -39,7 +39,8 @@ export function readPencilRows(rows: readonly (readonly string[])[]): ReadPencil
   const columnOf = (key: keyof PencilRow) => header.findIndex((cell) => COLUMNS[key].includes(cell));
   const at = Object.fromEntries(Object.keys(COLUMNS).map((key) => [key, columnOf(key as keyof PencilRow)]));
   if (at.code < 0 || at.colour < 0) {
-    const sentence = 'The first line must name the columns, at least "code" and "colour", such as: code,name,colour,type.';
+    const sentence =
+      'The first line must name the columns, at least "code" and "colour", such as: code,name,colour,type.';
     return { pencils: [], faults: [{ line: 1, sentence }] };
   }
   const result: ReadPencils = { pencils: [], faults: [] };
@@ -50,7 +51,8 @@ export function readPencilRows(rows: readonly (readonly string[])[]): ReadPencil
     if (row.every((value) => value.trim() === '')) return;
     const read = readRow(cell);
     if (typeof read === 'string') result.faults.push({ line, sentence: read });
-    else if (seen.has(read.code)) result.faults.push({ line, sentence: `Code ${read.code} stands twice; the first was kept.` });
+    else if (seen.has(read.code))
+      result.faults.push({ line, sentence: `Code ${read.code} stands twice; the first was kept.` });
     else {
       seen.add(read.code);
       result.pencils.push(read);
@@ -70,7 +72,14 @@ function readRow(cell: (key: keyof PencilRow) => string): PencilRow | string {
   const opacity = cell('opacity') === '' ? null : Number(cell('opacity').replace(',', '.'));
   if (opacity !== null && !(opacity >= 0 && opacity <= 1)) return `The opacity of ${code} must lie between 0 and 1.`;
   const six = colour.length === 3 ? [...colour].map((d) => d + d).join('') : colour;
-  return { code, name: cell('name').slice(0, 60), set: cell('set').slice(0, 60), type, colour: `#${six.toLowerCase()}`, opacity };
+  return {
+    code,
+    name: cell('name').slice(0, 60),
+    set: cell('set').slice(0, 60),
+    type,
+    colour: `#${six.toLowerCase()}`,
+    opacity,
+  };
 }
 
 function typeFrom(word: string): string | undefined {

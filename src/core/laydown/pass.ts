@@ -72,7 +72,12 @@ export function coveredAfter(
 export function groundAfter(ground: Ground, pass: PassGeometry, k: Float64Array, s: number): Ground {
   const covered = new Float64Array(BANDS);
   for (let i = 0; i < BANDS; i++) {
-    covered[i] = coveredAfter({ specks: ground.specks, covered: ground.covered[i], bare: ground.bare[i] }, pass, k[i], s);
+    covered[i] = coveredAfter(
+      { specks: ground.specks, covered: ground.covered[i], bare: ground.bare[i] },
+      pass,
+      k[i],
+      s,
+    );
   }
   return { ...ground, covered, specks: pass.specks, filled: pass.filled, mass: pass.mass };
 }

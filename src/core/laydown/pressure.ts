@@ -3,7 +3,13 @@ export const PRESSURES = ['whisper', 'light', 'medium', 'firm', 'burnish'] as co
 export type Pressure = (typeof PRESSURES)[number];
 
 /** Each pressure as a share of the hardest press, 0..1. */
-export const PRESS: Readonly<Record<Pressure, number>> = { whisper: 0.1, light: 0.25, medium: 0.5, firm: 0.8, burnish: 1 };
+export const PRESS: Readonly<Record<Pressure, number>> = {
+  whisper: 0.1,
+  light: 0.25,
+  medium: 0.5,
+  firm: 0.8,
+  burnish: 1,
+};
 
 /** How hard one person presses beside what the pressure's name means: a factor a pressure, 1 where unknown. */
 export type Hand = Readonly<Partial<Record<Pressure, number>>>;

@@ -27,7 +27,10 @@ export function pageTone(page: PageGeometry, things: readonly FormedThing[], lig
   const tone = new Uint8Array(labels.length);
   const formOf = formsByRegion(page, things);
   for (const region of regions) {
-    const { form, top, bottom } = formOf.get(region.id) ?? { form: formById('raised'), ...boxOf([region], pixelsPerMm) };
+    const { form, top, bottom } = formOf.get(region.id) ?? {
+      form: formById('raised'),
+      ...boxOf([region], pixelsPerMm),
+    };
     const window = boxOf([region], pixelsPerMm);
     const across = window.right - window.left;
     const at = (offset: number) => (window.top + Math.floor(offset / across)) * width + window.left + (offset % across);

@@ -39,7 +39,8 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
   if (!(width > 0 && height > 0) || grey.data.length !== width * height) {
     throw new RangeError('The picture has no pixels, or fewer than its size says.');
   }
-  if (!(pixelsPerMm > 0)) throw new RangeError('The page needs a real size above 0 mm before its regions can be measured.');
+  if (!(pixelsPerMm > 0))
+    throw new RangeError('The page needs a real size above 0 mm before its regions can be measured.');
   const breathe = breather(run);
 
   await breathe(0.02, 'evening out the light');
@@ -90,7 +91,9 @@ function keepRegions(parts: Components, width: number, height: number, pixelsPer
     idOf[label] = count;
   }
   if (count === 0) {
-    throw new LineArtError('No closed area was found on this page. Check that the outlines are dark and that they close.');
+    throw new LineArtError(
+      'No closed area was found on this page. Check that the outlines are dark and that they close.',
+    );
   }
   const labels = new Uint16Array(all.length);
   for (let i = 0; i < all.length; i++) labels[i] = idOf[all[i]];

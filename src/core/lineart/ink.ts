@@ -19,10 +19,14 @@ export function findInk({ data }: GreyImage): Uint8Array {
   let dark = 0;
   for (let i = 0; i < data.length; i++) if (data[i] <= threshold) dark += ink[i] = 1;
   if (contrast < LEAST_CONTRAST) {
-    throw new LineArtError('This page is blank: no outline stands out from the paper. Choose a page with printed lines.');
+    throw new LineArtError(
+      'This page is blank: no outline stands out from the paper. Choose a page with printed lines.',
+    );
   }
   if (dark > MOST_INK * data.length) {
-    throw new LineArtError('This page is almost all dark, so there is no white area to colour. Choose a page of line art.');
+    throw new LineArtError(
+      'This page is almost all dark, so there is no white area to colour. Choose a page of line art.',
+    );
   }
   return ink;
 }

@@ -77,8 +77,10 @@ export async function proposePalettes(
   preferences: Preferences,
   run: Run = quietRun,
 ): Promise<Proposal[]> {
-  if (tray.length === 0) throw new RangeError('The tray is empty: bring at least one pencil before planning a palette.');
-  if (sheet.things.length === 0) throw new RangeError('Name at least one thing on the sheet before planning a palette.');
+  if (tray.length === 0)
+    throw new RangeError('The tray is empty: bring at least one pencil before planning a palette.');
+  if (sheet.things.length === 0)
+    throw new RangeError('Name at least one thing on the sheet before planning a palette.');
   const hands = schemeById(preferences.scheme).hands.map((offset) => turn(preferences.anchor + offset));
   const breathe = breather(run);
   await breathe(0, 'finding families in the tray');
@@ -163,7 +165,9 @@ function optionsFor(thing: SheetSummary['things'][number], hands: number[], book
     const key: Key = l < natural - 0.08 ? 'deep' : l > natural + 0.08 ? 'pale' : 'middle';
     return [make(angle, clarity, key, nearest)];
   }
-  return hands.flatMap((angle, hand) => CLARITIES.flatMap((clarity) => KEYS.map((key) => make(angle, clarity, key, hand))));
+  return hands.flatMap((angle, hand) =>
+    CLARITIES.flatMap((clarity) => KEYS.map((key) => make(angle, clarity, key, hand))),
+  );
 }
 
 function apart(a: number, b: number): number {

@@ -1,5 +1,6 @@
 /** preview: what will come out, as pixels: pages, pencils' laydowns and the wheel, all by the layer model and with the paper's grain. */
 export { type ToneTable, TONE_STEPS, toneTables } from './tone-tables.ts';
 export { type PreviewSource, type PreviewWindow, renderPreview } from './render-preview.ts';
+export { rampStrip } from './ramp-strip.ts';
 export { laydownStrip } from './laydown-strip.ts';
 export { HUB, RIM_CHROMA, wheelDisc } from './wheel-disc.ts';

@@ -26,7 +26,13 @@ export function wheelDisc(paper: Paper, size: number): RgbaImage {
     const pencil = pencilOptics({ masstone: labOfOklch({ l, c: 0.19, h: hue }), type: 'wax', opacity: 0.35 });
     return Array.from({ length: RINGS }, (_, ring) => {
       const pressure = 0.06 + 0.94 * (ring / (RINGS - 1)) ** 1.3;
-      return shadeOf(layPasses(ground, [{ pencil, pressure }, { pencil, pressure }]).ground, bare);
+      return shadeOf(
+        layPasses(ground, [
+          { pencil, pressure },
+          { pencil, pressure },
+        ]).ground,
+        bare,
+      );
     });
   });
   const data = new Uint8ClampedArray(4 * size * size);

@@ -26,9 +26,11 @@ export function checkRecipe(
   optics: ReadonlyMap<string, PencilOptics>,
   ground: Ground,
 ): Finding[] {
-  return [fullTooth(recipe.layers, optics, ground), valueStep(recipe.layers, optics, ground), narrow(recipe, context)].filter(
-    (finding) => finding !== null,
-  );
+  return [
+    fullTooth(recipe.layers, optics, ground),
+    valueStep(recipe.layers, optics, ground),
+    narrow(recipe, context),
+  ].filter((finding) => finding !== null);
 }
 
 function passesOf(layers: readonly Layer[], optics: ReadonlyMap<string, PencilOptics>) {
@@ -40,7 +42,11 @@ function passesOf(layers: readonly Layer[], optics: ReadonlyMap<string, PencilOp
 }
 
 /** Where all zones overlap (the deepest shadow) every layer but the last must still find tooth. */
-function fullTooth(layers: readonly Layer[], optics: ReadonlyMap<string, PencilOptics>, ground: Ground): Finding | null {
+function fullTooth(
+  layers: readonly Layer[],
+  optics: ReadonlyMap<string, PencilOptics>,
+  ground: Ground,
+): Finding | null {
   const inShadow = layers.filter((layer) => layer.zone.from <= 0.05);
   const before = layPasses(ground, passesOf(inShadow.slice(0, -1), optics));
   if (before.toothLeft >= TOOTH_NEEDED) return null;
@@ -52,9 +58,25 @@ function fullTooth(layers: readonly Layer[], optics: ReadonlyMap<string, PencilO
   };
 }
 
-function valueStep(layers: readonly Layer[], optics: ReadonlyMap<string, PencilOptics>, ground: Ground): Finding | null {
-  const shadow = layPasses(ground, passesOf(layers.filter((layer) => layer.zone.from <= 0.05), optics));
-  const light = layPasses(ground, passesOf(layers.filter((layer) => layer.zone.to >= 0.85), optics));
+function valueStep(
+  layers: readonly Layer[],
+  optics: ReadonlyMap<string, PencilOptics>,
+  ground: Ground,
+): Finding | null {
+  const shadow = layPasses(
+    ground,
+    passesOf(
+      layers.filter((layer) => layer.zone.from <= 0.05),
+      optics,
+    ),
+  );
+  const light = layPasses(
+    ground,
+    passesOf(
+      layers.filter((layer) => layer.zone.to >= 0.85),
+      optics,
+    ),
+  );
   const step = light.lab[0] - shadow.lab[0];
   if (step >= VALUE_STEP) return null;
   return {

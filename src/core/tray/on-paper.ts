@@ -1,5 +1,12 @@
 import { type Lab, oklchOfLab, wheelOfHue } from '../colour/index.ts';
-import { type Paper, type PencilDeclaration, type PencilOptics, bareGround, layPasses, pencilOptics } from '../laydown/index.ts';
+import {
+  type Paper,
+  type PencilDeclaration,
+  type PencilOptics,
+  bareGround,
+  layPasses,
+  pencilOptics,
+} from '../laydown/index.ts';
 
 /** A pencil that a tray holds. */
 export interface TrayPencil extends PencilDeclaration {

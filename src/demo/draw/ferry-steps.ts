@@ -12,16 +12,50 @@ const HUT_EAVE: P = [139, 80];
 
 /** Ropes of lanterns: from, to, sag, and where along each its lanterns hang and how large they are. */
 const ROPES: { from: P; to: P; sag: number; lanterns: [at: number, size: number][] }[] = [
-  { from: MAST_HEAD, to: BOW, sag: 7, lanterns: [[0.22, 6.4], [0.45, 7], [0.67, 6.6], [0.87, 5.6]] },
-  { from: MAST_HEAD, to: HUT_EAVE, sag: 17, lanterns: [[0.14, 7], [0.29, 7.6], [0.44, 8], [0.59, 7.8], [0.74, 7.2], [0.89, 6.4]] },
+  {
+    from: MAST_HEAD,
+    to: BOW,
+    sag: 7,
+    lanterns: [
+      [0.22, 6.4],
+      [0.45, 7],
+      [0.67, 6.6],
+      [0.87, 5.6],
+    ],
+  },
+  {
+    from: MAST_HEAD,
+    to: HUT_EAVE,
+    sag: 17,
+    lanterns: [
+      [0.14, 7],
+      [0.29, 7.6],
+      [0.44, 8],
+      [0.59, 7.8],
+      [0.74, 7.2],
+      [0.89, 6.4],
+    ],
+  },
   { from: [95, 93], to: STERN, sag: 1, lanterns: [[0.85, 4.6]] },
-  { from: [137, 86], to: [203, 86], sag: 2.5, lanterns: [[0.14, 5.4], [0.38, 5.8], [0.62, 5.6], [0.86, 5.4]] },
+  {
+    from: [137, 86],
+    to: [203, 86],
+    sag: 2.5,
+    lanterns: [
+      [0.14, 5.4],
+      [0.38, 5.8],
+      [0.62, 5.6],
+      [0.86, 5.4],
+    ],
+  },
 ];
 
 /** Draws The Ferry Steps, 210 x 210 mm: dusk over still water, the ferry under her lanterns, the stone steps and the hut. */
 export function drawFerrySteps(): Drawing {
   const d = new Drawing(210, 210, 7);
-  const overWater = ROPES.slice(0, 2).flatMap(({ from, to, sag, lanterns }) => lanterns.map(([t]) => hanging(from, to, sag, t)));
+  const overWater = ROPES.slice(0, 2).flatMap(({ from, to, sag, lanterns }) =>
+    lanterns.map(([t]) => hanging(from, to, sag, t)),
+  );
   sky(d);
   shore(d);
   water(d);

@@ -48,7 +48,10 @@ export class Drawing {
 
   /** A closed shape with straight sides and corners at the points. */
   poly(...corners: P[]): void {
-    this.#add(corners.flatMap((p, i) => this.#side(p, corners[(i + 1) % corners.length])), true);
+    this.#add(
+      corners.flatMap((p, i) => this.#side(p, corners[(i + 1) % corners.length])),
+      true,
+    );
   }
 
   /** A closed shape that runs smoothly through the points. */
@@ -58,7 +61,10 @@ export class Drawing {
 
   /** A closed shape of smooth sides that meet in corners: each side runs through its points, the next begins where it ends. */
   sides(...sides: P[][]): void {
-    this.#add(sides.flatMap((side) => spline(side, false).slice(0, -1)), true);
+    this.#add(
+      sides.flatMap((side) => spline(side, false).slice(0, -1)),
+      true,
+    );
   }
 
   ellipse(cx: number, cy: number, rx: number, ry: number, tilt = 0): void {
@@ -67,7 +73,10 @@ export class Drawing {
 
   /** An open line, straight between the points. */
   line(...points: P[]): void {
-    this.#add([...points.slice(0, -1).flatMap((p, i) => this.#side(p, points[i + 1])), points[points.length - 1]], false);
+    this.#add(
+      [...points.slice(0, -1).flatMap((p, i) => this.#side(p, points[i + 1])), points[points.length - 1]],
+      false,
+    );
   }
 
   /** An open line that runs smoothly through the points. */

@@ -7,4 +7,7 @@ import { drawFerrySteps } from './ferry-steps.ts';
 const at = (name: string) => fileURLToPath(new URL(`../sheets/${name}`, import.meta.url));
 const page = drawFerrySteps();
 writeFileSync(at('ferry-steps.svg'), page.toSvg('The Ferry Steps'));
-writeFileSync(at('ferry-steps.key.svg'), page.toKeySvg((thing) => markOf(ferryStepsThings, thing)));
+writeFileSync(
+  at('ferry-steps.key.svg'),
+  page.toKeySvg((thing) => markOf(ferryStepsThings, thing)),
+);

@@ -1,4 +1,16 @@
-import { boolean, customType, index, integer, jsonb, pgTable, real, serial, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+import {
+  boolean,
+  customType,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  real,
+  serial,
+  text,
+  timestamp,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
 import type { NewBenchPlan, Plan, PlanChange, RegionsMeta, Settings } from '../../contracts/index.ts';
 
 const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
@@ -23,7 +35,9 @@ export const pencils = pgTable(
   'pencils',
   {
     id: text('id').primaryKey(),
-    trayId: text('tray_id').notNull().references(() => trays.id),
+    trayId: text('tray_id')
+      .notNull()
+      .references(() => trays.id),
     place: integer('place').notNull(),
     set: text('set').notNull(),
     code: text('code').notNull(),
@@ -42,10 +56,16 @@ export const sheets = pgTable('sheets', {
   id: text('id').primaryKey(),
   title: text('title').notNull(),
   origin: origin(),
-  trayId: text('tray_id').notNull().references(() => trays.id),
+  trayId: text('tray_id')
+    .notNull()
+    .references(() => trays.id),
   /** The picture as it was brought in, and as it is worked on. */
-  originalHash: text('original_hash').notNull().references(() => blobs.hash),
-  pictureHash: text('picture_hash').notNull().references(() => blobs.hash),
+  originalHash: text('original_hash')
+    .notNull()
+    .references(() => blobs.hash),
+  pictureHash: text('picture_hash')
+    .notNull()
+    .references(() => blobs.hash),
   pictureWidth: integer('picture_width').notNull(),
   pictureHeight: integer('picture_height').notNull(),
   /** A picture of the same size whose colours say which named thing lies where, and those names. */
@@ -67,9 +87,13 @@ export interface KeyThing {
 }
 
 export const regionMaps = pgTable('region_maps', {
-  sheetId: text('sheet_id').primaryKey().references(() => sheets.id),
+  sheetId: text('sheet_id')
+    .primaryKey()
+    .references(() => sheets.id),
   meta: jsonb('meta').$type<RegionsMeta>().notNull(),
-  labelsHash: text('labels_hash').notNull().references(() => blobs.hash),
+  labelsHash: text('labels_hash')
+    .notNull()
+    .references(() => blobs.hash),
 });
 
 /** Every change to a plan with what stood before, so that it can be undone after a reload and on another device. */
@@ -77,7 +101,9 @@ export const commands = pgTable(
   'commands',
   {
     id: text('id').primaryKey(),
-    sheetId: text('sheet_id').notNull().references(() => sheets.id),
+    sheetId: text('sheet_id')
+      .notNull()
+      .references(() => sheets.id),
     seq: serial('seq').notNull(),
     stage: text('stage').notNull(),
     label: text('label').notNull(),
@@ -93,7 +119,9 @@ export const benchPlans = pgTable(
   'bench_plans',
   {
     id: text('id').primaryKey(),
-    sheetId: text('sheet_id').notNull().references(() => sheets.id),
+    sheetId: text('sheet_id')
+      .notNull()
+      .references(() => sheets.id),
     seq: serial('seq').notNull(),
     content: jsonb('content').$type<NewBenchPlan>().notNull(),
     madeAt: now('made_at'),
@@ -107,7 +135,9 @@ export const stepLog = pgTable(
   {
     id: text('id').primaryKey(),
     seq: serial('seq').notNull(),
-    planId: text('plan_id').notNull().references(() => benchPlans.id),
+    planId: text('plan_id')
+      .notNull()
+      .references(() => benchPlans.id),
     stepId: text('step_id').notNull(),
     kind: text('kind').$type<'done' | 'not done after all'>().notNull(),
     startedAt: timestamp('started_at', { withTimezone: true }).notNull(),

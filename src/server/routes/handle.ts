@@ -4,7 +4,9 @@ import { ZodError, type z } from 'zod';
 import { Refused } from '../refused.ts';
 
 /** Answers a request with what `answer` returns, as JSON. Failures go to {@link refuse}. */
-export function json(answer: (request: Request<Record<string, string>>) => Promise<unknown>): RequestHandler<Record<string, string>> {
+export function json(
+  answer: (request: Request<Record<string, string>>) => Promise<unknown>,
+): RequestHandler<Record<string, string>> {
   return async (request, response) => void response.json(await answer(request));
 }
 
@@ -21,7 +23,9 @@ export function refuse(error: unknown, request: Request, response: Response, _ne
     response.status(422).json({ sentence: sentenceOf(error) });
   } else if (error instanceof MulterError) {
     const large = error.code === 'LIMIT_FILE_SIZE';
-    const sentence = large ? 'This file is larger than 60 MB. Scan the page at 300 dpi.' : 'This file did not arrive whole. Send it again.';
+    const sentence = large
+      ? 'This file is larger than 60 MB. Scan the page at 300 dpi.'
+      : 'This file did not arrive whole. Send it again.';
     response.status(large ? 413 : 400).json({ sentence });
   } else if (isBodyError(error)) {
     response.status(error.status).json({ sentence: 'What was sent could not be read, so nothing was changed.' });
@@ -39,5 +43,11 @@ function sentenceOf(error: ZodError): string {
 }
 
 function isBodyError(error: unknown): error is { status: number } {
-  return typeof error === 'object' && error !== null && 'status' in error && Number(error.status) >= 400 && Number(error.status) < 500;
+  return (
+    typeof error === 'object' &&
+    error !== null &&
+    'status' in error &&
+    Number(error.status) >= 400 &&
+    Number(error.status) < 500
+  );
 }

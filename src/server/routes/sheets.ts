@@ -12,7 +12,10 @@ import { applyCommand, createSheet, editSheet, listSheets, redo, sheetState, und
 import { bodyOf, json } from './handle.ts';
 
 const MB = 1024 * 1024;
-const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: 60 * MB, files: 1, fieldSize: 20 * MB, fields: 4 } });
+const upload = multer({
+  storage: multer.memoryStorage(),
+  limits: { fileSize: 60 * MB, files: 1, fieldSize: 20 * MB, fields: 4 },
+});
 const NewSheet = z.object({ id: Id, title: Name });
 const Against = z.object({ baseRevision: z.int().min(0) });
 const ByKey = Against.extend({ id: Id });
@@ -20,7 +23,10 @@ const ByKey = Against.extend({ id: Id });
 /** Everything about sheets: the shelf, the plan with its undo, regions, the bench and the record. */
 export function sheetRoutes(db: Database): Router {
   const router = Router();
-  router.get('/', json(() => listSheets(db)));
+  router.get(
+    '/',
+    json(() => listSheets(db)),
+  );
   router.post(
     '/',
     upload.single('file'),
@@ -30,11 +36,26 @@ export function sheetRoutes(db: Database): Router {
       return createSheet(db, id, title, request.file.buffer);
     }),
   );
-  router.get('/:id', json((request) => sheetState(db, request.params.id)));
-  router.patch('/:id', json((request) => editSheet(db, request.params.id, bodyOf(SheetEdit, request))));
-  router.post('/:id/commands', json((request) => applyCommand(db, request.params.id, bodyOf(Command, request))));
-  router.post('/:id/undo', json((request) => undo(db, request.params.id, bodyOf(Against, request).baseRevision)));
-  router.post('/:id/redo', json((request) => redo(db, request.params.id, bodyOf(Against, request).baseRevision)));
+  router.get(
+    '/:id',
+    json((request) => sheetState(db, request.params.id)),
+  );
+  router.patch(
+    '/:id',
+    json((request) => editSheet(db, request.params.id, bodyOf(SheetEdit, request))),
+  );
+  router.post(
+    '/:id/commands',
+    json((request) => applyCommand(db, request.params.id, bodyOf(Command, request))),
+  );
+  router.post(
+    '/:id/undo',
+    json((request) => undo(db, request.params.id, bodyOf(Against, request).baseRevision)),
+  );
+  router.post(
+    '/:id/redo',
+    json((request) => redo(db, request.params.id, bodyOf(Against, request).baseRevision)),
+  );
   router.post(
     '/:id/name-from-key',
     json((request) => {
@@ -48,7 +69,10 @@ export function sheetRoutes(db: Database): Router {
     const { mime, bytes } = await readBlob(db, picture.hash);
     response.type(mime).set('Cache-Control', 'private, max-age=31536000, immutable').send(Buffer.from(bytes));
   });
-  router.get('/:id/regions', json((request) => readRegions(db, request.params.id)));
+  router.get(
+    '/:id/regions',
+    json((request) => readRegions(db, request.params.id)),
+  );
   router.get('/:id/labels', async (request, response) => {
     response.type('application/octet-stream').send(Buffer.from(await readLabels(db, request.params.id)));
   });
@@ -60,10 +84,22 @@ export function sheetRoutes(db: Database): Router {
       return storeRegions(db, request.params.id, metaOf(request.body.meta), request.file.buffer);
     }),
   );
-  router.get('/:id/bench', json((request) => benchState(db, request.params.id)));
-  router.post('/:id/bench', json((request) => storeBenchPlan(db, request.params.id, bodyOf(NewBenchPlan, request))));
-  router.post('/:id/log', json((request) => logStep(db, request.params.id, bodyOf(LogEntry, request))));
-  router.get('/:id/record', json((request) => readRecord(db, request.params.id)));
+  router.get(
+    '/:id/bench',
+    json((request) => benchState(db, request.params.id)),
+  );
+  router.post(
+    '/:id/bench',
+    json((request) => storeBenchPlan(db, request.params.id, bodyOf(NewBenchPlan, request))),
+  );
+  router.post(
+    '/:id/log',
+    json((request) => logStep(db, request.params.id, bodyOf(LogEntry, request))),
+  );
+  router.get(
+    '/:id/record',
+    json((request) => readRecord(db, request.params.id)),
+  );
   return router;
 }
 

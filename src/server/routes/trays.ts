@@ -7,10 +7,22 @@ import { bodyOf, json } from './handle.ts';
 /** Trays and the pencils in them. */
 export function trayRoutes(db: Database): Router {
   const router = Router();
-  router.get('/', json(() => listTrays(db)));
-  router.get('/:id/pencils', json((request) => listPencils(db, request.params.id)));
-  router.post('/:id/pencils', json((request) => addPencils(db, request.params.id, bodyOf(AddPencils, request).pencils)));
-  router.post('/:id/copies', json((request) => copyPencils(db, request.params.id, bodyOf(CopyPencils, request).pencilIds)));
+  router.get(
+    '/',
+    json(() => listTrays(db)),
+  );
+  router.get(
+    '/:id/pencils',
+    json((request) => listPencils(db, request.params.id)),
+  );
+  router.post(
+    '/:id/pencils',
+    json((request) => addPencils(db, request.params.id, bodyOf(AddPencils, request).pencils)),
+  );
+  router.post(
+    '/:id/copies',
+    json((request) => copyPencils(db, request.params.id, bodyOf(CopyPencils, request).pencilIds)),
+  );
   router.patch(
     '/:id/pencils/:pencilId',
     json(({ params, body }) => editPencil(db, params.id, params.pencilId, PencilEdit.parse(body))),

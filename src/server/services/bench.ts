@@ -42,7 +42,10 @@ export async function logStep(db: Database, sheetId: string, entry: LogEntry): P
     const startedAt = new Date(entry.startedAt);
     const finishedAt = new Date(entry.finishedAt);
     if (finishedAt < startedAt) throw new Refused(422, 'A step cannot be finished before it was begun.');
-    await tx.insert(stepLog).values({ ...entry, startedAt, finishedAt }).onConflictDoNothing();
+    await tx
+      .insert(stepLog)
+      .values({ ...entry, startedAt, finishedAt })
+      .onConflictDoNothing();
     await tx.update(sheets).set({ updatedAt: new Date() }).where(eq(sheets.id, sheetId));
     return benchState(tx, sheetId);
   });

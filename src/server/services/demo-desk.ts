@@ -36,7 +36,7 @@ export function demoDesk(db: Database, folder: URL): DemoDesk {
 async function addSheet(db: Database, folder: URL, sheet: DemoSheet): Promise<void> {
   const original = await readFile(new URL(sheet.file, folder));
   const { mime, picture } = await takeIn(original);
-  const key = await sharp(await readFile(new URL(sheet.keyFile, folder)), { density: 600 })
+  const key = await sharp(await readFile(new URL(sheet.keyFile, folder)), { density: 150 })
     .resize(picture.width, picture.height, { kernel: 'nearest', fit: 'fill' })
     .removeAlpha()
     .png()

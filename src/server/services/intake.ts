@@ -28,13 +28,17 @@ export async function takeIn(file: Uint8Array): Promise<Intake> {
   const turned = (meta.orientation ?? 1) >= 5;
   const [width, height] = turned ? [meta.height, meta.width] : [meta.width, meta.height];
   refuseBadSize(width, height, mime);
-  const scale = WORKING_SIDE / Math.max(width, height);
-  const density = mime === 'image/svg+xml' ? Math.min(2400, 72 * scale) : undefined;
+  const density = mime === 'image/svg+xml' ? await drawingDensity(file, Math.max(width, height)) : undefined;
   try {
     const { data, info } = await sharp(file, { density, limitInputPixels: MOST_PIXELS, failOn: 'error' })
       .rotate()
       .flatten({ background: '#ffffff' })
-      .resize({ width: WORKING_SIDE, height: WORKING_SIDE, fit: 'inside', withoutEnlargement: mime !== 'image/svg+xml' })
+      .resize({
+        width: WORKING_SIDE,
+        height: WORKING_SIDE,
+        fit: 'inside',
+        withoutEnlargement: mime !== 'image/svg+xml',
+      })
       .greyscale()
       .raw()
       .toBuffer({ resolveWithObject: true });
@@ -56,8 +60,22 @@ function kindOf(file: Uint8Array): string {
   if (starts(0x89, 0x50, 0x4e, 0x47)) return 'image/png';
   if (starts(0xff, 0xd8, 0xff)) return 'image/jpeg';
   const text = new TextDecoder().decode(file.subarray(0, 1000)).trimStart();
-  if (text.startsWith('<') && /<svg[\s>]/.test(new TextDecoder().decode(file.subarray(0, 20_000)))) return 'image/svg+xml';
-  throw new Refused(415, 'This file is not a PNG, JPEG or SVG picture. Scan or save the page as one of these and bring it again.');
+  if (text.startsWith('<') && /<svg[\s>]/.test(new TextDecoder().decode(file.subarray(0, 20_000))))
+    return 'image/svg+xml';
+  throw new Refused(
+    415,
+    'This file is not a PNG, JPEG or SVG picture. Scan or save the page as one of these and bring it again.',
+  );
+}
+
+/**
+ * The density at which a drawing of `side` pixels at 72 dpi comes out at the working size. Drawings in millimetres
+ * grow with the square of the density, those in pixels with the density itself, so a first try tells which.
+ */
+async function drawingDensity(file: Uint8Array, side: number): Promise<number> {
+  const density = Math.min(2400, (72 * WORKING_SIDE) / side);
+  const tried = await sharp(file, { density, limitInputPixels: false }).metadata();
+  return density / Math.sqrt(Math.max(1, Math.max(tried.width ?? 1, tried.height ?? 1) / WORKING_SIDE));
 }
 
 interface Meta {
@@ -90,7 +108,10 @@ function refuseBadSize(width: number, height: number, mime: string): void {
     );
   }
   if (mime !== 'image/svg+xml' && Math.min(width, height) < SHORTEST_SIDE) {
-    throw new Refused(422, `This picture is only ${size}, too small to find outlines in. Scan the page at 200 dpi or more.`);
+    throw new Refused(
+      422,
+      `This picture is only ${size}, too small to find outlines in. Scan the page at 200 dpi or more.`,
+    );
   }
 }
 

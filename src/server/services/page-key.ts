@@ -13,10 +13,16 @@ import { applyCommand } from './sheets.ts';
  * Names the things of a sheet by the key that came with it: each region goes to the thing whose mark the key shows at
  * the region's widest place. Things that the person has named already keep their regions.
  */
-export async function nameFromKey(db: Database, sheetId: string, commandId: string, baseRevision: number): Promise<SheetState> {
+export async function nameFromKey(
+  db: Database,
+  sheetId: string,
+  commandId: string,
+  baseRevision: number,
+): Promise<SheetState> {
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
   found(sheet, 'This sheet is not on the desk.');
-  if (!sheet.keyHash || !sheet.keyThings) throw new Refused(404, 'No key came with this page; name its things by hand.');
+  if (!sheet.keyHash || !sheet.keyThings)
+    throw new Refused(404, 'No key came with this page; name its things by hand.');
   const { regions, pixelsPerMm } = await readRegions(db, sheetId);
   const { bytes } = await readBlob(db, sheet.keyHash);
   const { data, info } = await sharp(bytes).removeAlpha().raw().toBuffer({ resolveWithObject: true });

@@ -86,7 +86,8 @@ async function carryOver(tx: Querying, sheet: typeof sheets.$inferSelect, old: R
       return regionIds.length ? [{ ...thing, regionIds }] : [];
     });
   };
-  const inChange = (change: PlanChange): PlanChange => (change.things ? { ...change, things: moved(change.things) } : change);
+  const inChange = (change: PlanChange): PlanChange =>
+    change.things ? { ...change, things: moved(change.things) } : change;
   for (const command of await tx.select().from(commands).where(eq(commands.sheetId, sheet.id))) {
     if (!command.before.things) continue;
     const both = { before: inChange(command.before), after: inChange(command.after) };

@@ -104,7 +104,11 @@ export async function sheetState(db: Querying, id: string): Promise<SheetState> 
 
 /** Renames a sheet or gives it another tray. */
 export async function editSheet(db: Database, id: string, edit: SheetEdit): Promise<SheetState> {
-  if (Object.keys(edit).length > 0) await db.update(sheets).set({ ...edit, updatedAt: new Date() }).where(eq(sheets.id, id));
+  if (Object.keys(edit).length > 0)
+    await db
+      .update(sheets)
+      .set({ ...edit, updatedAt: new Date() })
+      .where(eq(sheets.id, id));
   return sheetState(db, id);
 }
 
@@ -172,7 +176,10 @@ function refuseStale(revision: number, baseRevision: number): void {
 
 /** Writes a plan that is whole and valid, or nothing. */
 export async function storePlan(tx: Querying, id: string, plan: Plan, revision: number): Promise<void> {
-  await tx.update(sheets).set({ plan: Plan.parse(plan), revision, updatedAt: new Date() }).where(eq(sheets.id, id));
+  await tx
+    .update(sheets)
+    .set({ plan: Plan.parse(plan), revision, updatedAt: new Date() })
+    .where(eq(sheets.id, id));
 }
 
 function lastDone(db: Querying, sheetId: string): Promise<LoggedCommand[]> {

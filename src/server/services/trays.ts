@@ -26,7 +26,11 @@ export async function listTrays(db: Database): Promise<Tray[]> {
 /** The pencils of a tray in their own order. */
 export async function listPencils(db: Querying, trayId: string): Promise<Pencil[]> {
   await trayById(db, trayId);
-  const rows = await db.select().from(pencils).where(eq(pencils.trayId, trayId)).orderBy(asc(pencils.place), asc(pencils.code));
+  const rows = await db
+    .select()
+    .from(pencils)
+    .where(eq(pencils.trayId, trayId))
+    .orderBy(asc(pencils.place), asc(pencils.code));
   return rows.map(({ place: _place, ...pencil }) => pencil);
 }
 
@@ -58,7 +62,12 @@ export async function copyPencils(db: Database, trayId: string, pencilIds: reado
       .where(inArray(pencils.id, [...pencilIds]))
       .orderBy(asc(pencils.place));
     if (from.length === 0) throw new Refused(404, 'None of these pencils is on the desk.');
-    return insert(tx, trayId, origin, from.map((pencil) => ({ ...pencil, id: copyId(trayId, pencil.id) })));
+    return insert(
+      tx,
+      trayId,
+      origin,
+      from.map((pencil) => ({ ...pencil, id: copyId(trayId, pencil.id) })),
+    );
   });
 }
 

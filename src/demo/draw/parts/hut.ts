@@ -8,7 +8,8 @@ export function hut(d: Drawing): void {
   });
   d.as('hut walls', 0.5, () => {
     d.poly([143, 130], [143, 80], [199, 80], [199, 130]);
-    for (const x of [150, 157, 164.4, 171.5, 178.4, 185.5, 192.4]) d.line([x + d.between(-0.4, 0.4), 80], [x + d.between(-0.4, 0.4), 130]);
+    for (const x of [150, 157, 164.4, 171.5, 178.4, 185.5, 192.4])
+      d.line([x + d.between(-0.4, 0.4), 80], [x + d.between(-0.4, 0.4), 130]);
   });
   d.as('hut door', 0.46, () => {
     d.poly([147, 130], [147, 98], [162, 98], [162, 130]);
@@ -43,7 +44,19 @@ function roof(d: Drawing): void {
       for (let i = 0; i < n; i++) {
         const x = left + i * w;
         const drop = d.between(-0.35, 0.45);
-        d.sides([[x, y - 6.2], [x, y + drop - 1.8], [x + w / 2, y + drop + 0.6], [x + w, y + drop - 1.8], [x + w, y - 6.2]], [[x + w, y - 6.2], [x, y - 6.2]]);
+        d.sides(
+          [
+            [x, y - 6.2],
+            [x, y + drop - 1.8],
+            [x + w / 2, y + drop + 0.6],
+            [x + w, y + drop - 1.8],
+            [x + w, y - 6.2],
+          ],
+          [
+            [x + w, y - 6.2],
+            [x, y - 6.2],
+          ],
+        );
       }
     }
   });

@@ -19,11 +19,27 @@ export function onTheWater(d: Drawing, lanterns: readonly P[]): void {
   for (const [x, y] of lanterns) {
     const mirrored = 136 + (132 - y) * 0.62;
     d.as('lantern reflections', 0.34, () => {
-      for (const [k, w] of [[-1, 3.2], [0, 4.4], [1, 3.8], [2, 2.6]]) {
+      for (const [k, w] of [
+        [-1, 3.2],
+        [0, 4.4],
+        [1, 3.8],
+        [2, 2.6],
+      ]) {
         const cy = mirrored + k * 2.7;
         const shift = d.between(-0.7, 0.7);
         if (cy > 200) continue;
-        d.sides([[x - w + shift, cy], [x + shift, cy - 1.15], [x + w + shift, cy]], [[x + w + shift, cy], [x + shift, cy + 1.15], [x - w + shift, cy]]);
+        d.sides(
+          [
+            [x - w + shift, cy],
+            [x + shift, cy - 1.15],
+            [x + w + shift, cy],
+          ],
+          [
+            [x + w + shift, cy],
+            [x + shift, cy + 1.15],
+            [x - w + shift, cy],
+          ],
+        );
       }
     });
   }
@@ -31,6 +47,19 @@ export function onTheWater(d: Drawing, lanterns: readonly P[]): void {
 
 function ripple(d: Drawing, x: number, y: number, length: number, height: number): void {
   d.as('ripples', 0.3, () =>
-    d.sides([[x, y], [x + length * 0.3, y - height], [x + length * 0.65, y - height * 0.4], [x + length, y]], [[x + length, y], [x + length * 0.55, y + height * 0.75], [x + length * 0.2, y + height * 0.5], [x, y]]),
+    d.sides(
+      [
+        [x, y],
+        [x + length * 0.3, y - height],
+        [x + length * 0.65, y - height * 0.4],
+        [x + length, y],
+      ],
+      [
+        [x + length, y],
+        [x + length * 0.55, y + height * 0.75],
+        [x + length * 0.2, y + height * 0.5],
+        [x, y],
+      ],
+    ),
   );
 }

@@ -1,0 +1,82 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type Browser, type Page, chromium } from 'playwright-core';
+import { findChromium } from '../scripts/chromium.mjs';
+
+/** A desk of its own for one journey: a server on a free port with an empty data folder. */
+export interface TestDesk {
+  url: string;
+  folder: string;
+  /** Stops the server as a crash would and starts it again on the same folder and port. */
+  restart(): Promise<void>;
+  close(): Promise<void>;
+}
+
+export async function openDesk(): Promise<TestDesk> {
+  const folder = mkdtempSync(join(tmpdir(), 'harmonie-'));
+  let { child, port } = await serve(folder, 0);
+  return {
+    url: `http://localhost:${port}`,
+    folder,
+    async restart() {
+      await ended(child, 'SIGKILL');
+      ({ child, port } = await serve(folder, port));
+    },
+    async close() {
+      await ended(child, 'SIGTERM');
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+function serve(folder: string, port: number): Promise<{ child: ChildProcess; port: number }> {
+  const env = { ...process.env, PORT: String(port), HARMONIE_DATA: folder };
+  const child = spawn(process.execPath, ['dist/server/main.js'], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+  return new Promise((resolve, reject) => {
+    let output = '';
+    const read = (data: Buffer) => {
+      output += data;
+      const ready = /ready at http:\/\/localhost:(\d+)/.exec(output);
+      if (ready) resolve({ child, port: Number(ready[1]) });
+    };
+    child.stdout.on('data', read);
+    child.stderr.on('data', read);
+    child.on('exit', () => reject(new Error(`The server stopped: ${output}`)));
+  });
+}
+
+function ended(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
+  return new Promise((resolve) => {
+    child.once('exit', () => resolve());
+    child.kill(signal);
+  });
+}
+
+const FLAGS = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export function openBrowser(): Promise<Browser> {
+  return chromium.launch({ executablePath: findChromium(), args: FLAGS });
+}
+
+/** A page of 1280 x 800 that fails the test on any error of its own. */
+export async function openPage(browser: Browser, url: string): Promise<{ page: Page; errors: string[] }> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !/status of 4\d\d/.test(message.text())) errors.push(message.text());
+  });
+  await page.goto(url);
+  return { page, errors };
+}

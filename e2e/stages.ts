@@ -1,0 +1,37 @@
+import { type Page } from 'playwright-core';
+
+/** Moves that journeys and screenshots share, each as a person would make it. */
+
+export async function openFerrySteps(page: Page): Promise<void> {
+  await page.getByRole('link', { name: /The Ferry Steps/ }).click();
+  await page.getByText(/found,/).waitFor({ timeout: 30_000 });
+}
+
+export async function nameFromKey(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Name things from the key' }).click();
+  await page.getByRole('list', { name: 'Things' }).getByText('Brass bell').waitFor();
+}
+
+export async function goTo(page: Page, stage: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage, exact: true }).click();
+}
+
+/** Asks for palettes and takes the first. */
+export async function takePalette(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /Propose/ }).click();
+  await page
+    .getByRole('button', { name: /^Take / })
+    .first()
+    .click({ timeout: 60_000 });
+  await page.getByRole('status').getByText('Saved').waitFor();
+}
+
+export async function putInOrder(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /in order/ }).click();
+  await page.getByRole('button', { name: /Sit down|Go on/ }).waitFor({ timeout: 60_000 });
+}
+
+/** Waits until the sheet's picture has stood still for a moment. */
+export async function settle(page: Page): Promise<void> {
+  await page.waitForTimeout(1200);
+}

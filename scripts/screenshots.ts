@@ -1,0 +1,53 @@
+/** Drives the demo through its stages and writes one picture of each main view: npm run screenshots */
+import { mkdirSync } from 'node:fs';
+import { goTo, nameFromKey, openFerrySteps, putInOrder, settle, takePalette } from '../e2e/stages.ts';
+import { openBrowser, openDesk, openPage } from '../e2e/harness.ts';
+import { build } from './build.mjs';
+
+const FOLDER = process.env.SCREENSHOTS ?? 'docs/screenshots';
+mkdirSync(FOLDER, { recursive: true });
+await build();
+const desk = await openDesk();
+const browser = await openBrowser();
+try {
+  const { page, errors } = await openPage(browser, desk.url);
+  const shoot = async (name: string) => {
+    await settle(page);
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+  };
+  await page.getByRole('img', { name: /The page/ }).waitFor();
+  await shoot('shelf');
+  await openFerrySteps(page);
+  await nameFromKey(page);
+  await page.getByRole('list', { name: 'Things' }).getByText('Brass bell').click();
+  await shoot('sheet');
+  await goTo(page, 'Tray');
+  await page.getByRole('checkbox', { name: 'QS01 is here' }).waitFor();
+  await shoot('tray');
+  await goTo(page, 'Wheel');
+  await takePalette(page);
+  await shoot('wheel');
+  await goTo(page, 'Light');
+  await page.getByText('From a side').click();
+  await shoot('light');
+  await page.getByText('Soft, all round').click();
+  await goTo(page, 'Layers');
+  await page.getByRole('list', { name: 'Things and their layers' }).getByText('Brass bell').click();
+  await shoot('layers');
+  await goTo(page, 'Bench');
+  await putInOrder(page);
+  await shoot('bench');
+  await page.getByRole('button', { name: /Sit down/ }).click();
+  for (let i = 0; i < 24; i++) {
+    await page.waitForTimeout(700);
+    await page.keyboard.press('Space');
+  }
+  await shoot('step');
+  await page.getByRole('button', { name: 'Leave the table' }).click();
+  await goTo(page, 'Record');
+  await shoot('record');
+  if (errors.length) throw new Error(`The pages reported errors: ${errors.join('; ')}`);
+} finally {
+  await browser.close();
+  await desk.close();
+}

@@ -1,0 +1,147 @@
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import type {
+  BenchState,
+  Command,
+  CopyResult,
+  LogEntry,
+  NewBenchPlan,
+  NewPencil,
+  Pencil,
+  PencilEdit,
+  RecordEntry,
+  RegionsMeta,
+  Settings,
+  SheetCard,
+  SheetEdit,
+  SheetState,
+  Tray,
+} from '../../contracts/index.ts';
+
+type OnSheet<T = unknown> = { sheetId: string } & T;
+type OnTray<T> = { trayId: string } & T;
+
+/** The server's API. Answers that carry a sheet or a bench go straight into their cache entry. */
+export const deskApi = createApi({
+  reducerPath: 'deskApi',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  tagTypes: ['shelf', 'trays', 'pencils', 'record'],
+  endpoints: (build) => {
+    const sheetMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown; method?: string }) =>
+      build.mutation<SheetState, T>({
+        query: (arg) => ({ method: 'POST', ...request(arg) }),
+        invalidatesTags: ['shelf'],
+        async onQueryStarted(_arg, { dispatch, queryFulfilled }) {
+          const { data } = await queryFulfilled.catch(() => ({ data: null }));
+          if (data) dispatch(deskApi.util.upsertQueryData('sheet', data.id, data));
+        },
+      });
+    const benchMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown }) =>
+      build.mutation<BenchState, T>({
+        query: (arg) => ({ method: 'POST', ...request(arg) }),
+        invalidatesTags: ['shelf', 'record'],
+        async onQueryStarted({ sheetId }, { dispatch, queryFulfilled }) {
+          const { data } = await queryFulfilled.catch(() => ({ data: null }));
+          if (data) dispatch(deskApi.util.upsertQueryData('bench', sheetId, data));
+        },
+      });
+    return {
+      sheets: build.query<SheetCard[], void>({ query: () => '/sheets', providesTags: ['shelf'] }),
+      sheet: build.query<SheetState, string>({ query: (id) => `/sheets/${id}` }),
+      createSheet: sheetMutation<OnSheet<{ form: FormData }>>(({ form }) => ({ url: '/sheets', body: form })),
+      editSheet: sheetMutation<OnSheet<{ edit: SheetEdit }>>(({ sheetId, edit }) => ({
+        ...{ url: `/sheets/${sheetId}`, method: 'PATCH', body: edit },
+      })),
+      command: sheetMutation<OnSheet<{ command: Command }>>(({ sheetId, command }) => ({
+        ...{ url: `/sheets/${sheetId}/commands`, body: command },
+      })),
+      undo: sheetMutation<OnSheet<{ baseRevision: number }>>(({ sheetId, baseRevision }) => ({
+        ...{ url: `/sheets/${sheetId}/undo`, body: { baseRevision } },
+      })),
+      redo: sheetMutation<OnSheet<{ baseRevision: number }>>(({ sheetId, baseRevision }) => ({
+        ...{ url: `/sheets/${sheetId}/redo`, body: { baseRevision } },
+      })),
+      nameFromKey: sheetMutation<OnSheet<{ id: string; baseRevision: number }>>(({ sheetId, ...body }) => ({
+        ...{ url: `/sheets/${sheetId}/name-from-key`, body },
+      })),
+      storeRegions: sheetMutation<OnSheet<{ form: FormData }>>(({ sheetId, form }) => ({
+        ...{ url: `/sheets/${sheetId}/regions`, method: 'PUT', body: form },
+      })),
+      regions: build.query<RegionsMeta, { sheetId: string; from: string }>({
+        query: ({ sheetId }) => `/sheets/${sheetId}/regions`,
+      }),
+      trays: build.query<Tray[], void>({ query: () => '/trays', providesTags: ['trays'] }),
+      pencils: build.query<Pencil[], string>({
+        query: (trayId) => `/trays/${trayId}/pencils`,
+        providesTags: (_result, _error, trayId) => [{ type: 'pencils', id: trayId }],
+      }),
+      addPencils: build.mutation<CopyResult, OnTray<{ pencils: NewPencil[] }>>({
+        query: ({ trayId, pencils }) => ({ url: `/trays/${trayId}/pencils`, method: 'POST', body: { pencils } }),
+        invalidatesTags: (_result, _error, { trayId }) => ['trays', { type: 'pencils', id: trayId }],
+      }),
+      copyPencils: build.mutation<CopyResult, OnTray<{ pencilIds: string[] }>>({
+        query: ({ trayId, pencilIds }) => ({ url: `/trays/${trayId}/copies`, method: 'POST', body: { pencilIds } }),
+        invalidatesTags: (_result, _error, { trayId }) => ['trays', { type: 'pencils', id: trayId }],
+      }),
+      editPencil: build.mutation<Pencil, OnTray<{ pencilId: string; edit: PencilEdit }>>({
+        query: ({ trayId, pencilId, edit }) => ({
+          url: `/trays/${trayId}/pencils/${pencilId}`,
+          method: 'PATCH',
+          body: edit,
+        }),
+        async onQueryStarted({ trayId, pencilId, edit }, { dispatch, queryFulfilled }) {
+          const shown = dispatch(
+            deskApi.util.updateQueryData('pencils', trayId, (pencils) => {
+              Object.assign(pencils.find((pencil) => pencil.id === pencilId) ?? {}, edit);
+            }),
+          );
+          await queryFulfilled.catch(shown.undo);
+        },
+      }),
+      bench: build.query<BenchState, string>({ query: (sheetId) => `/sheets/${sheetId}/bench` }),
+      storeBench: benchMutation<OnSheet<{ plan: NewBenchPlan }>>(({ sheetId, plan }) => ({
+        url: `/sheets/${sheetId}/bench`,
+        body: plan,
+      })),
+      logStep: benchMutation<OnSheet<{ entry: LogEntry }>>(({ sheetId, entry }) => ({
+        url: `/sheets/${sheetId}/log`,
+        body: entry,
+      })),
+      record: build.query<RecordEntry[], string>({
+        query: (sheetId) => `/sheets/${sheetId}/record`,
+        providesTags: ['record'],
+      }),
+      settings: build.query<Settings, void>({ query: () => '/settings' }),
+      storeSettings: build.mutation<Settings, Settings>({
+        query: (body) => ({ url: '/settings', method: 'PUT', body }),
+        async onQueryStarted(body, { dispatch, queryFulfilled }) {
+          const shown = dispatch(deskApi.util.upsertQueryData('settings', undefined, body));
+          void shown;
+          await queryFulfilled.catch(() =>
+            dispatch(deskApi.endpoints.settings.initiate(undefined, { forceRefetch: true })),
+          );
+        },
+      }),
+    };
+  },
+});
+
+export const {
+  useSheetsQuery,
+  useSheetQuery,
+  useCreateSheetMutation,
+  useEditSheetMutation,
+  useNameFromKeyMutation,
+  useStoreRegionsMutation,
+  useRegionsQuery,
+  useTraysQuery,
+  usePencilsQuery,
+  useAddPencilsMutation,
+  useCopyPencilsMutation,
+  useEditPencilMutation,
+  useBenchQuery,
+  useStoreBenchMutation,
+  useLogStepMutation,
+  useRecordQuery,
+  useSettingsQuery,
+  useStoreSettingsMutation,
+} = deskApi;

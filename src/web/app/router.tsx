@@ -1,0 +1,47 @@
+import { Navigate, createBrowserRouter } from 'react-router';
+import { SheetOnDesk } from '../desk/sheet-on-desk.tsx';
+import { PageStage } from '../page/page-stage.tsx';
+import { Shelf } from '../shelf/shelf.tsx';
+import { Lost } from './lost.tsx';
+import { Root } from './root.tsx';
+
+/** Stages other than the first load when they are opened. */
+export const router = createBrowserRouter([
+  {
+    element: <Root />,
+    errorElement: <Lost />,
+    hydrateFallbackElement: <></>,
+    children: [
+      { index: true, element: <Navigate to="/sheets" replace /> },
+      { path: 'sheets', element: <Shelf /> },
+      {
+        path: 'sheets/:sheetId',
+        element: <SheetOnDesk />,
+        children: [
+          { index: true, element: <Navigate to="page" replace /> },
+          { path: 'page', element: <PageStage /> },
+          { path: 'wheel', lazy: async () => ({ Component: (await import('../wheel/wheel-stage.tsx')).WheelStage }) },
+          { path: 'light', lazy: async () => ({ Component: (await import('../light/light-stage.tsx')).LightStage }) },
+          {
+            path: 'layers',
+            lazy: async () => ({ Component: (await import('../layers/layers-stage.tsx')).LayersStage }),
+          },
+          { path: 'bench', lazy: async () => ({ Component: (await import('../bench/bench-stage.tsx')).BenchStage }) },
+          {
+            path: 'record',
+            lazy: async () => ({ Component: (await import('../record/record-stage.tsx')).RecordStage }),
+          },
+        ],
+      },
+      {
+        path: 'tray/:trayId?',
+        lazy: async () => ({ Component: (await import('../tray/tray-screen.tsx')).TrayScreen }),
+      },
+      {
+        path: 'settings',
+        lazy: async () => ({ Component: (await import('../settings/settings-screen.tsx')).SettingsScreen }),
+      },
+      { path: '*', element: <Lost /> },
+    ],
+  },
+]);

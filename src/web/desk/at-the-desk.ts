@@ -1,0 +1,54 @@
+import { type PayloadAction, createSlice } from '@reduxjs/toolkit';
+
+/** What the user is doing now; none of it is stored on the server. */
+export interface AtTheDesk {
+  /** Regions chosen on the sheet, in the order in which they were chosen. */
+  regionIds: number[];
+  /** The thing whose decisions the side table shows, or null. */
+  thingId: string | null;
+  /** Pencil that is pointed at; its places are lit on the sheet. */
+  pencilId: string | null;
+  /** Where each sheet is zoomed to, by sheet id: scale and offset in screen pixels. */
+  views: Record<string, { k: number; x: number; y: number }>;
+  /** How many layers of each thing the preview shows; null shows all. */
+  upToLayer: number | null;
+}
+
+const initialState: AtTheDesk = { regionIds: [], thingId: null, pencilId: null, views: {}, upToLayer: null };
+
+export const atTheDesk = createSlice({
+  name: 'atTheDesk',
+  initialState,
+  reducers: {
+    chooseRegions(state, { payload }: PayloadAction<number[]>) {
+      state.regionIds = payload;
+      state.thingId = null;
+    },
+    /** Adds a region to the choice, or takes it out again. */
+    toggleRegion(state, { payload }: PayloadAction<number>) {
+      const at = state.regionIds.indexOf(payload);
+      if (at < 0) state.regionIds.push(payload);
+      else state.regionIds.splice(at, 1);
+      state.thingId = null;
+    },
+    chooseThing(state, { payload }: PayloadAction<{ id: string; regionIds: number[] } | null>) {
+      state.thingId = payload?.id ?? null;
+      state.regionIds = payload?.regionIds ?? [];
+    },
+    pointAtPencil(state, { payload }: PayloadAction<string | null>) {
+      state.pencilId = payload;
+    },
+    zoomTo(state, { payload }: PayloadAction<{ sheetId: string; view: { k: number; x: number; y: number } }>) {
+      state.views[payload.sheetId] = payload.view;
+    },
+    showUpTo(state, { payload }: PayloadAction<number | null>) {
+      state.upToLayer = payload;
+    },
+    sitDownAt(state) {
+      Object.assign(state, { regionIds: [], thingId: null, pencilId: null, upToLayer: null });
+    },
+  },
+});
+
+export const { chooseRegions, toggleRegion, chooseThing, pointAtPencil, zoomTo, showUpTo, sitDownAt } =
+  atTheDesk.actions;

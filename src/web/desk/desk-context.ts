@@ -1,0 +1,38 @@
+import { createContext, useContext } from 'react';
+import type { Pencil, RegionsMeta, SheetState } from '../../contracts/index.ts';
+import { type Recipe } from '../../core/recipe/index.ts';
+import { type LaidPencil } from '../workers/index.ts';
+
+/** The regions of a sheet with their raster; its key names it in the page worker. */
+export interface PageRegions extends RegionsMeta {
+  key: string;
+  labels: Uint16Array;
+}
+
+/** A sheet as every stage shares it. */
+export interface Desk {
+  sheet: SheetState;
+  /** Every pencil of the sheet's tray. */
+  pencils: readonly Pencil[];
+  pencilById: ReadonlyMap<string, Pencil>;
+  /** How the pencils come out on this paper, by id; empty until computed. */
+  laid: ReadonlyMap<string, LaidPencil>;
+  /** Pixels of the working picture per mm of the page. */
+  pixelsPerMm: number;
+  picture: ImageBitmap;
+  /** Null until regions have been found at the sheet's present size. */
+  page: PageRegions | null;
+  /** The recipe of each thing that has a family, by thing id. */
+  recipes: ReadonlyMap<string, Recipe>;
+  /** The form of each thing, by thing id. */
+  forms: ReadonlyMap<string, string>;
+}
+
+export const DeskContext = createContext<Desk | null>(null);
+
+/** The sheet on the desk. */
+export function useDesk(): Desk {
+  const desk = useContext(DeskContext);
+  if (!desk) throw new Error('A stage was shown without a sheet on the desk.');
+  return desk;
+}

@@ -1,0 +1,61 @@
+/** All that one painting of the sheet needs. */
+export interface Painting {
+  picture: ImageBitmap;
+  under: CanvasImageSource | null;
+  /** Scale and offset, CSS pixels. */
+  view: { k: number; x: number; y: number };
+  size: { width: number; height: number };
+  paperTint: string;
+  chosen: readonly Path2D[];
+  lit: readonly Path2D[];
+  hovered: Path2D | null;
+}
+
+const VEIL = 'rgba(226, 226, 224, 0.66)';
+
+/** Paints paper, prediction and ink, veils what is not chosen, and outlines what is in black and white. */
+export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void {
+  const { picture, under, view, size, paperTint } = painting;
+  const dots = window.devicePixelRatio || 1;
+  canvas.width = Math.round(size.width * dots);
+  canvas.height = Math.round(size.height * dots);
+  const context = canvas.getContext('2d')!;
+  context.setTransform(dots * view.k, 0, 0, dots * view.k, dots * view.x, dots * view.y);
+  context.imageSmoothingQuality = 'high';
+
+  context.save();
+  context.shadowColor = 'rgba(0, 0, 0, 0.28)';
+  context.shadowBlur = 14 * dots;
+  context.shadowOffsetY = 4 * dots;
+  context.fillStyle = paperTint;
+  context.fillRect(0, 0, picture.width, picture.height);
+  context.restore();
+  if (under) context.drawImage(under, 0, 0, picture.width, picture.height);
+  context.globalCompositeOperation = 'multiply';
+  context.drawImage(picture, 0, 0);
+  context.globalCompositeOperation = 'source-over';
+
+  const shown = [...painting.chosen, ...painting.lit];
+  if (shown.length) veilAllBut(context, shown, picture);
+  for (const path of shown) outline(context, path, view.k, 1);
+  if (painting.hovered) outline(context, painting.hovered, view.k, 0.8);
+}
+
+function veilAllBut(context: CanvasRenderingContext2D, shown: readonly Path2D[], { width, height }: ImageBitmap): void {
+  const veil = new Path2D();
+  veil.rect(0, 0, width, height);
+  for (const path of shown) veil.addPath(path);
+  context.fillStyle = VEIL;
+  context.fill(veil, 'evenodd');
+}
+
+/** A double outline, black within white, that reads on any colour. */
+function outline(context: CanvasRenderingContext2D, path: Path2D, k: number, weight: number): void {
+  context.lineJoin = 'round';
+  context.strokeStyle = '#fff';
+  context.lineWidth = (5 * weight) / k;
+  context.stroke(path);
+  context.strokeStyle = '#000';
+  context.lineWidth = (2.4 * weight) / k;
+  context.stroke(path);
+}

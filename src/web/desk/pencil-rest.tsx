@@ -1,0 +1,80 @@
+import clsx from 'clsx';
+import { useMemo } from 'react';
+import { useBenchQuery } from '../api/desk-api.ts';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { Laydown } from '../parts/index.ts';
+import { pointAtPencil } from './at-the-desk.ts';
+import { useDesk } from './desk-context.ts';
+
+/** The pencils in play in the order in which they will be picked up; pointing at one lights its places on the sheet. */
+export function PencilRest() {
+  const { sheet, pencilById } = useDesk();
+  const dispatch = useAppDispatch();
+  const thingId = useAppSelector((state) => state.atTheDesk.thingId);
+  const pointed = useAppSelector((state) => state.atTheDesk.pencilId);
+  const ids = usePencilsInPlay(thingId);
+  const pencils = ids.flatMap((id) => pencilById.get(id) ?? []);
+  const thing = sheet.plan.things.find((each) => each.id === thingId);
+  return (
+    <section aria-label="Pencil rest" className="h-28 shrink-0 border-t border-rule bg-rest px-4 pt-1.5">
+      <p className="mb-1 flex justify-between text-[0.82rem] leading-tight">
+        <span>
+          <strong className="font-head">Pencil rest</strong>
+          {pencils.length > 0 &&
+            (thing ? `, for ${thing.name}` : `, ${pencils.length} in the order they are picked up`)}
+        </span>
+        {pencils.length > 0 && <span className="text-soft">point at a pencil to see where it goes</span>}
+      </p>
+      {pencils.length === 0 ? (
+        <p className="pt-3 text-soft">The pencils of this page will lie here once a palette is chosen at the Wheel.</p>
+      ) : (
+        <ul className="flex gap-2.5 overflow-x-auto pb-2">
+          {pencils.map((pencil) => (
+            <li key={pencil.id} className="shrink-0">
+              <button
+                type="button"
+                aria-pressed={pointed === pencil.id}
+                aria-label={`${pencil.code} ${pencil.ownName || pencil.name}: show its places`}
+                className={clsx(
+                  'block w-24 text-left outline-offset-1',
+                  pointed === pencil.id && 'outline-2 outline-ink',
+                )}
+                onMouseEnter={() => dispatch(pointAtPencil(pencil.id))}
+                onMouseLeave={() => dispatch(pointAtPencil(null))}
+                onFocus={() => dispatch(pointAtPencil(pencil.id))}
+                onBlur={() => dispatch(pointAtPencil(null))}
+              >
+                <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={96} height={44} />
+                <span className="flex items-baseline justify-between gap-1 leading-tight">
+                  <span className="font-figure text-[0.98rem] font-bold">{pencil.code}</span>
+                  <span className="truncate text-[0.72rem]">{pencil.ownName || pencil.name}</span>
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** Ids of the pencils in play: of one thing by its layers, of the page by the bench's order, or by its families. */
+function usePencilsInPlay(thingId: string | null): string[] {
+  const { sheet, recipes } = useDesk();
+  const { data: bench } = useBenchQuery(sheet.id);
+  return useMemo(() => {
+    const recipe = thingId ? recipes.get(thingId) : undefined;
+    if (recipe) return unique(recipe.layers.map((layer) => layer.pencil));
+    const byId = new Map(bench?.plan?.steps.map((step) => [step.id, step.pencil]));
+    const ordered = (bench?.plan?.order ?? []).map((id) => byId.get(id)!);
+    const planned = sheet.plan.things.flatMap(
+      (thing) => recipes.get(thing.id)?.layers.map((layer) => layer.pencil) ?? [],
+    );
+    const inPlay = new Set(planned);
+    return unique([...ordered.filter((id) => inPlay.has(id)), ...planned]);
+  }, [thingId, recipes, bench, sheet.plan.things]);
+}
+
+function unique(ids: readonly string[]): string[] {
+  return [...new Set(ids)];
+}

@@ -1,0 +1,129 @@
+import { useEffect, useMemo, useState } from 'react';
+import { Outlet, useParams } from 'react-router';
+import type { Pencil, RegionsMeta, SheetState } from '../../contracts/index.ts';
+import { asTrayPencil } from '../api/as-tray-pencil.ts';
+import { deskApi, usePencilsQuery, useRegionsQuery, useSheetQuery } from '../api/desk-api.ts';
+import { sentenceOf } from '../api/sentence.ts';
+import { store, useAppDispatch } from '../app/store.ts';
+import { type LaidPencil, pageWorker, pencilWorker } from '../workers/index.ts';
+import { sitDownAt } from './at-the-desk.ts';
+import { deriveForms, deriveRecipes } from './derive.ts';
+import { DeskContext, type PageRegions } from './desk-context.ts';
+import { Failed, Waiting } from './failed.tsx';
+import { loadLabels, loadPicture } from './load-page.ts';
+
+/** What the stored regions of a sheet must have been found from to still hold: its picture at its real size. */
+export function regionsKey(sheet: SheetState): string {
+  return `${sheet.picture.hash}@${(sheet.picture.width / sheet.plan.page.widthMm).toFixed(4)}`;
+}
+
+/** Lays a sheet on the desk: loads what every stage shares, then shows the stage. */
+export function SheetOnDesk() {
+  const { sheetId = '' } = useParams();
+  const dispatch = useAppDispatch();
+  useEffect(() => void dispatch(sitDownAt()), [dispatch, sheetId]);
+  const { data: sheet, error } = useSheetQuery(sheetId);
+  const { data: pencils } = usePencilsQuery(sheet?.trayId ?? '', { skip: !sheet });
+  const picture = useLoaded(sheet ? `${sheet.id} ${sheet.picture.hash}` : null, () =>
+    loadPicture(sheet!.id, sheet!.picture.hash),
+  );
+  const page = usePage(sheet);
+  if (error) return <Failed sentence={sentenceOf(error)} />;
+  if (picture.failed) return <Failed sentence={picture.failed} />;
+  if (!sheet || !pencils || !picture.value || page === 'loading')
+    return <Waiting doing="laying the sheet on the desk" />;
+  return (
+    <WithDerived sheet={sheet} pencils={pencils} picture={picture.value} page={page}>
+      <Outlet />
+    </WithDerived>
+  );
+}
+
+interface DerivedProps {
+  sheet: SheetState;
+  pencils: readonly Pencil[];
+  picture: ImageBitmap;
+  page: PageRegions | null;
+  children: React.ReactNode;
+}
+
+function WithDerived({ sheet, pencils, picture, page, children }: DerivedProps) {
+  const { plan } = sheet;
+  const laid = useLaid(pencils, plan.page.paper);
+  const pencilById = useMemo(() => new Map(pencils.map((pencil) => [pencil.id, pencil])), [pencils]);
+  const recipes = useMemo(
+    () => deriveRecipes(plan, page?.regions ?? [], (id) => pencilById.has(id)),
+    [plan, page, pencilById],
+  );
+  const forms = useMemo(() => deriveForms(plan, page?.regions ?? []), [plan, page]);
+  const desk = useMemo(
+    () => ({
+      ...{ sheet, pencils, pencilById, laid, picture, page, recipes, forms },
+      pixelsPerMm: sheet.picture.width / plan.page.widthMm,
+    }),
+    [sheet, pencils, pencilById, laid, picture, page, recipes, forms, plan.page.widthMm],
+  );
+  return <DeskContext value={desk}>{children}</DeskContext>;
+}
+
+/** The stored regions with their raster, handed to the page worker too; null where none hold for the sheet as it is. */
+function usePage(sheet: SheetState | undefined): PageRegions | null | 'loading' {
+  const from = sheet?.regionsFrom ?? null;
+  const holds = sheet !== undefined && from === regionsKey(sheet);
+  const sheetId = sheet?.id ?? '';
+  const { currentData: meta } = useRegionsQuery({ sheetId, from: from ?? '' }, { skip: !holds });
+  const labels = useLoaded(holds ? `${sheetId} ${from}` : null, () => loadLabels(sheetId));
+  const opened = useOpened(meta, labels.value, from ?? '');
+  if (!sheet) return 'loading';
+  if (!holds) return null;
+  return opened ?? 'loading';
+}
+
+function useOpened(meta: RegionsMeta | undefined, labels: Uint16Array | null, key: string): PageRegions | null {
+  return useMemo(() => {
+    if (!meta || !labels || meta.from !== key) return null;
+    const { width, height, pixelsPerMm, regions } = meta;
+    void pageWorker.open(key, { width, height, pixelsPerMm, labels, regions });
+    return { ...meta, key, labels };
+  }, [meta, labels, key]);
+}
+
+function useLaid(pencils: readonly Pencil[], paper: string): ReadonlyMap<string, LaidPencil> {
+  const [laid, setLaid] = useState<ReadonlyMap<string, LaidPencil>>(new Map());
+  const key = pencils.map((pencil) => `${pencil.id} ${pencil.colour} ${pencil.type} ${pencil.opacity}`).join();
+  useEffect(() => {
+    let wanted = true;
+    void pencilWorker.onPaper(pencils.map(asTrayPencil), paper).then((list) => {
+      if (wanted) setLaid(new Map(list.map((pencil) => [pencil.id, pencil])));
+    });
+    return () => void (wanted = false);
+    // The key stands for the pencils: where one lies does not change how it looks.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, paper]);
+  return laid;
+}
+
+/** The result of a promise that is started again when its key changes. */
+function useLoaded<T>(key: string | null, load: () => Promise<T>): { value: T | null; failed: string | null } {
+  const [state, setState] = useState<{ key: string | null; value: T | null; failed: string | null }>({
+    key: null,
+    value: null,
+    failed: null,
+  });
+  useEffect(() => {
+    if (key === null) return;
+    let wanted = true;
+    load().then(
+      (value) => wanted && setState({ key, value, failed: null }),
+      (error: Error) => wanted && setState({ key, value: null, failed: error.message }),
+    );
+    return () => void (wanted = false);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  return state.key === key ? state : { value: null, failed: null };
+}
+
+/** Fetches the sheet anew, as after another tab changed it. */
+export function refetchSheet(sheetId: string): void {
+  void store.dispatch(deskApi.endpoints.sheet.initiate(sheetId, { forceRefetch: true, subscribe: false }));
+}

@@ -1,0 +1,167 @@
+import { select } from 'd3-selection';
+import { type D3ZoomEvent, type ZoomBehavior, zoom, zoomIdentity } from 'd3-zoom';
+import { Maximize, Minus, Plus } from 'lucide-react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { zoomTo } from './at-the-desk.ts';
+import { useDesk } from './desk-context.ts';
+import { type Painting, paintSheet } from './paint-sheet.ts';
+import { regionAt } from './region-at.ts';
+import { outlineOf } from './region-paths.ts';
+
+interface Props {
+  /** What lies below the ink: the predicted colours or the light; the bare paper when left out. */
+  under?: CanvasImageSource | null;
+  selected?: readonly number[];
+  /** Regions lit without being chosen, as the places of a pencil. */
+  lit?: readonly number[];
+  /** Called with the region clicked, or null beside all; with shift or ctrl to add to the choice. */
+  onPick?(regionId: number | null, add: boolean): void;
+  /** Shown at the pointer while it is over a region. */
+  onHover?(regionId: number | null): void;
+  paperTint: string;
+  /** Zooms to these regions each time `fitKey` changes, instead of keeping the sheet's own place. */
+  fitRegions?: readonly number[];
+  fitKey?: string;
+}
+
+const MARGIN = 18;
+
+/** The sheet on the desk: paper, prediction, ink and what is chosen, with pan, pinch and wheel zoom. */
+export function SheetView({ under, selected = [], lit = [], onPick, onHover, paperTint, fitRegions, fitKey }: Props) {
+  const { sheet, picture, page } = useDesk();
+  const dispatch = useAppDispatch();
+  const holder = useRef<HTMLDivElement>(null);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const behaviour = useRef<ZoomBehavior<HTMLCanvasElement, unknown> | null>(null);
+  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  const stored = useAppSelector((state) => state.atTheDesk.views[sheet.id]);
+  const own = fitKey !== undefined;
+  const [view, setView] = useState(own ? undefined : stored);
+  const [hovered, setHovered] = useState<number | null>(null);
+
+  useEffect(() => {
+    const element = holder.current!;
+    const observer = new ResizeObserver(([entry]) =>
+      setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
+    );
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const fit = useMemo(() => {
+    if (!size) return null;
+    const boxes = fitRegions?.length && page ? page.regions.filter((region) => fitRegions.includes(region.id)) : [];
+    if (boxes.length === 0 || !page)
+      return fitBox(size, { left: 0, top: 0, right: picture.width, bottom: picture.height }, MARGIN);
+    const px = page.pixelsPerMm;
+    const box = {
+      left: Math.min(...boxes.map((region) => region.box.left)) * px,
+      top: Math.min(...boxes.map((region) => region.box.top)) * px,
+      right: Math.max(...boxes.map((region) => region.box.right)) * px,
+      bottom: Math.max(...boxes.map((region) => region.box.bottom)) * px,
+    };
+    return fitBox(size, box, Math.min(size.width, size.height) * 0.16, 14 * px);
+  }, [size, picture, fitRegions, page]);
+
+  useEffect(() => {
+    if (!fit || !canvas.current) return;
+    const least = Math.min(fit.k * 0.6, 0.2);
+    behaviour.current = zoom<HTMLCanvasElement, unknown>()
+      .scaleExtent([least, 12])
+      .clickDistance(5)
+      .on('zoom', ({ transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => setView({ k, x, y }))
+      .on('end', ({ transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => {
+        if (!own) dispatch(zoomTo({ sheetId: sheet.id, view: { k, x, y } }));
+      });
+    const target = select(canvas.current);
+    target.call(behaviour.current).on('dblclick.zoom', null);
+    const start = (!own && stored) || fit;
+    target.call(behaviour.current.transform, zoomIdentity.translate(start.x, start.y).scale(start.k));
+    // The stored place is read once, when the sheet is laid down or the desk changes size.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [fit?.k, fit?.x, fit?.y, sheet.id, fitKey]);
+
+  useEffect(() => {
+    if (!canvas.current || !size || !view) return;
+    const painting: Painting = {
+      ...{ picture, under: under ?? null, view, size, paperTint },
+      chosen: page ? selected.map((id) => outlineOf(page, id)) : [],
+      lit: page ? lit.map((id) => outlineOf(page, id)) : [],
+      hovered: page && hovered ? outlineOf(page, hovered) : null,
+    };
+    const frame = requestAnimationFrame(() => canvas.current && paintSheet(canvas.current, painting));
+    return () => cancelAnimationFrame(frame);
+  }, [picture, under, view, size, paperTint, page, selected, lit, hovered]);
+
+  const regionUnder = (event: React.MouseEvent) => {
+    if (!page || !view) return null;
+    const box = canvas.current!.getBoundingClientRect();
+    const x = (event.clientX - box.left - view.x) / view.k;
+    const y = (event.clientY - box.top - view.y) / view.k;
+    return regionAt(page, x, y, 6 / view.k);
+  };
+  const hover = (id: number | null) => {
+    if (id === hovered) return;
+    setHovered(id);
+    onHover?.(id);
+  };
+  const scaleBy = (factor: number) =>
+    canvas.current && behaviour.current && select(canvas.current).call(behaviour.current.scaleBy, factor);
+  const refit = () => {
+    if (canvas.current && behaviour.current && fit) {
+      select(canvas.current).call(behaviour.current.transform, zoomIdentity.translate(fit.x, fit.y).scale(fit.k));
+    }
+  };
+
+  return (
+    <div ref={holder} className="relative h-full min-h-0 w-full overflow-hidden">
+      <canvas
+        ref={canvas}
+        data-testid="sheet"
+        aria-label={`The page ${sheet.title}. Its things and regions are listed beside it.`}
+        role="img"
+        className="absolute inset-0 h-full w-full touch-none"
+        style={{ cursor: hovered && onPick ? 'pointer' : 'grab' }}
+        onMouseMove={(event) => hover(regionUnder(event))}
+        onMouseLeave={() => hover(null)}
+        onClick={(event) => onPick?.(regionUnder(event), event.shiftKey || event.ctrlKey || event.metaKey)}
+      />
+      <div className="absolute bottom-3 left-3 flex border border-edge bg-leaf">
+        <ZoomButton label="Zoom out" onClick={() => scaleBy(1 / 1.5)} icon={<Minus size={17} />} />
+        <ZoomButton label="Zoom in" onClick={() => scaleBy(1.5)} icon={<Plus size={17} />} />
+        <ZoomButton label="Fit the page" onClick={refit} icon={<Maximize size={16} />} />
+      </div>
+    </div>
+  );
+}
+
+function ZoomButton({ label, icon, onClick }: { label: string; icon: React.ReactNode; onClick(): void }) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+      className="flex h-10 w-10 items-center justify-center hover:bg-card"
+    >
+      {icon}
+    </button>
+  );
+}
+
+function fitBox(
+  size: { width: number; height: number },
+  box: { left: number; top: number; right: number; bottom: number },
+  margin: number,
+  least = 1,
+) {
+  const width = Math.max(least, box.right - box.left);
+  const height = Math.max(least, box.bottom - box.top);
+  const k = Math.max(0.02, Math.min((size.width - 2 * margin) / width, (size.height - 2 * margin) / height));
+  return {
+    k,
+    x: size.width / 2 - (k * (box.left + box.right)) / 2,
+    y: size.height / 2 - (k * (box.top + box.bottom)) / 2,
+  };
+}

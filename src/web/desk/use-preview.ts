@@ -1,0 +1,103 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { type PreviewRequest, pageWorker } from '../workers/index.ts';
+import { type Light } from '../../core/light/index.ts';
+import { asTrayPencil } from '../api/as-tray-pencil.ts';
+import { type Desk, useDesk } from './desk-context.ts';
+
+interface Pixels {
+  width: number;
+  height: number;
+  data: Uint8ClampedArray;
+}
+
+/** Longest side of a preview, pixels: fine enough for the desk, quick enough to scrub. */
+const PREVIEW_SIDE = 1300;
+
+/** How many of the working picture's pixels a preview steps over. */
+function stepFor({ picture }: Desk): number {
+  return Math.max(1, Math.ceil(Math.max(picture.width, picture.height) / PREVIEW_SIDE));
+}
+
+/**
+ * What will come out on the page, as a canvas; null until it is there or while nothing has a family.
+ * @param upTo layers laid so far by thing id; things that are not named show all of theirs
+ */
+export function usePreview(upTo: Readonly<Record<string, number>>): HTMLCanvasElement | null {
+  const desk = useDesk();
+  const { sheet, page, recipes, forms, pencilById } = desk;
+  const request = useMemo((): PreviewRequest => {
+    const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
+    return {
+      things: sheet.plan.things.map(({ id, regionIds }) => ({
+        ...{ id, regionIds, form: forms.get(id) ?? 'raised', recipe: recipes.get(id) ?? null },
+      })),
+      light: sheet.plan.light,
+      paper: sheet.plan.page.paper,
+      pencils: [...used].flatMap((id) => {
+        const pencil = pencilById.get(id);
+        return pencil ? [asTrayPencil(pencil)] : [];
+      }),
+      upTo,
+    };
+  }, [sheet.plan.things, sheet.plan.light, sheet.plan.page.paper, recipes, forms, pencilById, upTo]);
+  const step = stepFor(desk);
+  const wanted = page !== null && recipes.size > 0;
+  const size = { width: page?.width ?? 0, height: page?.height ?? 0 };
+  const key = page?.key ?? '';
+  return usePixels(wanted, () => pageWorker.preview(key, { ...request, window: { left: 0, top: 0, ...size, step } }), [
+    key,
+    request,
+    step,
+  ]);
+}
+
+/** What the light alone does, as grey. */
+export function useTonePicture(light: Light): HTMLCanvasElement | null {
+  const desk = useDesk();
+  const { sheet, page, forms } = desk;
+  const things = useMemo(
+    () => sheet.plan.things.map(({ id, regionIds }) => ({ regionIds, form: forms.get(id) ?? 'raised' })),
+    [sheet.plan.things, forms],
+  );
+  const step = stepFor(desk);
+  const key = page?.key ?? '';
+  return usePixels(page !== null, () => pageWorker.tonePicture(key, things, light, step), [key, things, light, step]);
+}
+
+/** The newest pixels asked for: while one request is under way only the latest of the following is kept. */
+function usePixels(wanted: boolean, ask: () => Promise<Pixels>, inputs: readonly unknown[]): HTMLCanvasElement | null {
+  const [canvas, setCanvas] = useState<HTMLCanvasElement | null>(null);
+  const waiting = useRef<(() => Promise<Pixels>) | null>(null);
+  const busy = useRef(false);
+  const alive = useRef(true);
+  useEffect(() => {
+    alive.current = true;
+    return () => void (alive.current = false);
+  }, []);
+  useEffect(() => {
+    if (!wanted) return;
+    waiting.current = ask;
+    if (busy.current) return;
+    busy.current = true;
+    void (async () => {
+      while (waiting.current && alive.current) {
+        const next = waiting.current;
+        waiting.current = null;
+        const pixels = await next();
+        if (alive.current) setCanvas(canvasOf(pixels));
+      }
+      busy.current = false;
+    })();
+    // The inputs stand for what `ask` asks.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [wanted, ...inputs]);
+  return wanted ? canvas : null;
+}
+
+function canvasOf({ width, height, data }: Pixels): HTMLCanvasElement {
+  const canvas = document.createElement('canvas');
+  canvas.width = width;
+  canvas.height = height;
+  canvas.getContext('2d')!.putImageData(new ImageData(data as Uint8ClampedArray<ArrayBuffer>, width), 0, 0);
+  return canvas;
+}

@@ -1,0 +1,202 @@
+import { Minus, Plus } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import type { Thing } from '../../contracts/index.ts';
+import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
+import { type Layer, type LayerEdit, type Recipe, SCHOOLS, schoolById } from '../../core/recipe/index.ts';
+import { asTrayPencil } from '../api/as-tray-pencil.ts';
+import { usePlanChange } from '../api/use-plan.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import {
+  Laydown,
+  Notice,
+  Pick,
+  PixelCanvas,
+  PointMark,
+  PressureMark,
+  Section,
+  StrokeMark,
+  ToothGauge,
+} from '../parts/index.ts';
+import { pencilWorker } from '../workers/index.ts';
+
+type Checked = Extract<Awaited<ReturnType<typeof pencilWorker.check>>, { kind: 'done' }>['value'];
+
+/** The layers of one thing in order: pencil, pressure, zone, stroke, point and purpose, with what comes out. */
+export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe }) {
+  const { sheet, page } = useDesk();
+  const { layers } = sheet.plan;
+  const change = usePlanChange(sheet.id, 'layers');
+  const widthsMm = useMemo(
+    () => thing.regionIds.flatMap((id) => page?.regions[id - 1]?.usableWidthMm ?? []),
+    [thing.regionIds, page],
+  );
+  const checked = useChecked(recipe, widthsMm);
+  const edit = (layer: Layer, own: LayerEdit, label: string) => {
+    const ofThing = layers.edits[thing.id] ?? {};
+    const edits = { ...layers.edits, [thing.id]: { ...ofThing, [layer.id]: { ...ofThing[layer.id], ...own } } };
+    void change(`${thing.name}: ${label}`, { layers: { ...layers, edits } });
+  };
+  const setSchool = (id: string) => {
+    const { [thing.id]: _before, ...others } = layers.schools;
+    const { [thing.id]: _edits, ...edits } = layers.edits;
+    const schools = id === 'sheet' ? others : { ...others, [thing.id]: id };
+    const label = id === 'sheet' ? 'the sheet’s school' : schoolById(id).name;
+    void change(`${thing.name}: ${label}`, { layers: { ...layers, schools, edits } });
+  };
+  return (
+    <Section
+      title={thing.name}
+      aside={`${thing.regionIds.length} regions, widest ${Math.max(...widthsMm).toFixed(1)} mm`}
+    >
+      <div className="grid gap-2">
+        {checked?.findings.map(({ kind, sentence, remedy }) => (
+          <Notice
+            key={kind}
+            title={
+              kind === 'narrow'
+                ? 'Some are narrow.'
+                : kind === 'full tooth'
+                  ? 'The paper fills up.'
+                  : 'It may look flat.'
+            }
+          >
+            {sentence} {remedy}
+          </Notice>
+        ))}
+        <Pick
+          label={`School of ${thing.name}`}
+          value={layers.schools[thing.id] ?? 'sheet'}
+          options={[
+            { value: 'sheet', label: `as the sheet: ${schoolById(layers.school).name}` },
+            ...SCHOOLS.map(({ id, name, costs }) => ({ value: id, label: name, says: costs })),
+          ]}
+          onChange={setSchool}
+        />
+        <figure>
+          <figcaption className="mb-1 flex justify-between text-sm text-soft">
+            <span>shadow</span>
+            <span>what comes out</span>
+            <span>highlight</span>
+          </figcaption>
+          <div className="h-10 bg-ground p-1">
+            <PixelCanvas
+              pixels={checked?.ramp ?? null}
+              label={`Predicted passage of ${thing.name} from shadow to highlight`}
+              className="h-full w-full"
+            />
+          </div>
+        </figure>
+        <ol className="divide-y divide-rule border-y border-rule" aria-label={`Layers of ${thing.name}`}>
+          {recipe.layers.map((layer, i) => (
+            <LayerRow
+              key={layer.id}
+              layer={layer}
+              number={i + 1}
+              toothLeft={checked?.toothLeft[i] ?? null}
+              onEdit={(own, label) => edit(layer, own, label)}
+            />
+          ))}
+        </ol>
+      </div>
+    </Section>
+  );
+}
+
+interface RowProps {
+  layer: Layer;
+  number: number;
+  toothLeft: number | null;
+  onEdit(edit: LayerEdit, label: string): void;
+}
+
+function LayerRow({ layer, number, toothLeft, onEdit }: RowProps) {
+  const { pencilById, sheet } = useDesk();
+  const pencil = pencilById.get(layer.pencil);
+  return (
+    <li className="py-2">
+      <div className="flex items-center gap-2">
+        <span className="w-4 font-figure text-sm text-soft">{number}</span>
+        {pencil && <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={46} height={26} />}
+        <span className="w-14 font-figure font-bold">{pencil?.code}</span>
+        <PressureMark pressure={layer.pressure} size={36} />
+        <StrokeMark stroke={layer.stroke} size={34} />
+        <PointMark point={layer.point} size={34} />
+        <span className="ml-auto">{toothLeft !== null && <ToothGauge left={toothLeft} />}</span>
+      </div>
+      <p className="mt-1 pl-6 text-[0.95rem] leading-snug">
+        {layer.purpose}{' '}
+        <span className="text-soft">
+          {zoneWords(layer)}, {layer.stroke},{' '}
+          {layer.point === 'side of the lead' ? layer.point : `${layer.point} point`}.
+        </span>
+      </p>
+      <div className="mt-1 flex items-center gap-2 pl-6">
+        <Pick
+          label={`Pressure of layer ${number}`}
+          value={layer.pressure}
+          className="w-32! min-h-9!"
+          options={PRESSURES.map((pressure) => ({ value: pressure as Pressure, label: pressure }))}
+          onChange={(pressure) => onEdit({ pressure }, `layer ${number} ${pressure}`)}
+        />
+        <Stepper
+          value={layer.passes}
+          onChange={(passes) => onEdit({ passes }, `layer ${number} ${passes} times`)}
+          label={`layer ${number}`}
+        />
+      </div>
+    </li>
+  );
+}
+
+function Stepper({ value, onChange, label }: { value: number; onChange(value: number): void; label: string }) {
+  const button = 'flex h-9 w-9 items-center justify-center border border-edge bg-leaf disabled:opacity-40';
+  return (
+    <span className="flex items-center">
+      <button
+        type="button"
+        className={button}
+        disabled={value <= 1}
+        aria-label={`Fewer passes of ${label}`}
+        onClick={() => onChange(value - 1)}
+      >
+        <Minus size={14} />
+      </button>
+      <span className="w-16 text-center text-[0.95rem]">{value === 1 ? 'once' : `${value} times`}</span>
+      <button
+        type="button"
+        className={button}
+        disabled={value >= 6}
+        aria-label={`More passes of ${label}`}
+        onClick={() => onChange(value + 1)}
+      >
+        <Plus size={14} />
+      </button>
+    </span>
+  );
+}
+
+/** Which part of the shape a layer covers, in words. */
+export function zoneWords({ zone: { from, to } }: { zone: { from: number; to: number } }): string {
+  if (from <= 0 && to >= 1) return 'everywhere';
+  if (from <= 0) return `the darkest ${Math.round(100 * to)}% of the values`;
+  if (to >= 1) return `all but the darkest ${Math.round(100 * from)}% of the values`;
+  return `all but the darkest ${Math.round(100 * from)}% and the lightest ${Math.round(100 * (1 - to))}% of the values`;
+}
+
+function useChecked(recipe: Recipe, widthsMm: readonly number[]): Checked | null {
+  const { sheet, pencilById } = useDesk();
+  const [checked, setChecked] = useState<Checked | null>(null);
+  const { paper } = sheet.plan.page;
+  useEffect(() => {
+    let wanted = true;
+    const used = [...new Set(recipe.layers.map((layer) => layer.pencil))].flatMap((id) => {
+      const pencil = pencilById.get(id);
+      return pencil ? [asTrayPencil(pencil)] : [];
+    });
+    void pencilWorker.check(recipe, widthsMm, used, paper, 320, 32).then((outcome) => {
+      if (wanted && outcome.kind === 'done') setChecked(outcome.value);
+    });
+    return () => void (wanted = false);
+  }, [recipe, widthsMm, paper, pencilById]);
+  return checked;
+}

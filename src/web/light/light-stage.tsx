@@ -1,0 +1,117 @@
+import clsx from 'clsx';
+import { useState } from 'react';
+import { type Light, FORMS, formById } from '../../core/light/index.ts';
+import { usePlanChange } from '../api/use-plan.ts';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { chooseThing } from '../desk/at-the-desk.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { Frame } from '../desk/frame.tsx';
+import { SheetView } from '../desk/sheet-view.tsx';
+import { useLitRegions } from '../desk/use-lit.ts';
+import { useTonePicture } from '../desk/use-preview.ts';
+import { Choice, Notice, Section } from '../parts/index.ts';
+import { LightDial, compassWords } from './light-dial.tsx';
+
+/** The Light stage: where the light comes from, and how each thing stands in it. */
+export function LightStage() {
+  const { sheet, page } = useDesk();
+  const { things } = sheet.plan;
+  const change = usePlanChange(sheet.id, 'light');
+  const dispatch = useAppDispatch();
+  const { regionIds, thingId } = useAppSelector((state) => state.atTheDesk);
+  const lit = useLitRegions();
+  const [held, setHeld] = useState<Light | null>(null);
+  const light = held ?? sheet.plan.light;
+  const tone = useTonePicture(light);
+  const set = (next: Light) => {
+    setHeld(null);
+    void change(next.kind === 'ambient' ? 'soft light all round' : `light from ${compassWords(next.azimuthDegrees)}`, {
+      light: next,
+    });
+  };
+  const pick = (regionId: number | null) => {
+    const thing = things.find((each) => regionId !== null && each.regionIds.includes(regionId));
+    dispatch(chooseThing(thing ?? null));
+  };
+  return (
+    <Frame
+      title="Light"
+      centre={<SheetView under={tone} selected={regionIds} lit={lit} onPick={pick} paperTint="#ffffff" />}
+      side={
+        <>
+          <Section title="Main light">
+            <Choice
+              label="Main light"
+              value={light.kind}
+              options={[
+                { value: 'ambient', label: 'Soft, all round' },
+                { value: 'direction', label: 'From a side' },
+              ]}
+              onChange={(kind) => set(kind === 'ambient' ? { kind } : { kind, azimuthDegrees: 225, heightDegrees: 45 })}
+            />
+            <p className="mt-2 text-[0.95rem] text-soft">
+              {light.kind === 'ambient'
+                ? 'Raised parts are light in the middle and dark at the sides, whichever side.'
+                : 'The side that faces the light is pale; the highlight moves towards it.'}
+            </p>
+            {light.kind === 'direction' && <LightDial light={light} onHold={setHeld} onSet={set} />}
+          </Section>
+          {!page && <Notice>Find the regions of this page first, at the Sheet.</Notice>}
+          {page && things.length === 0 && (
+            <Notice>No thing is named yet, so every region is taken as raised. Name things at the Sheet.</Notice>
+          )}
+          {things.length > 0 && <FormOfThing key={thingId} />}
+        </>
+      }
+    />
+  );
+}
+
+/** The form of each thing, proposed from where it lies and changed by one click. */
+function FormOfThing() {
+  const { sheet, forms } = useDesk();
+  const { things } = sheet.plan;
+  const change = usePlanChange(sheet.id, 'light');
+  const dispatch = useAppDispatch();
+  const thingId = useAppSelector((state) => state.atTheDesk.thingId);
+  const thing = things.find((each) => each.id === thingId);
+  return (
+    <>
+      {thing && (
+        <Section title={thing.name} aside={sheet.plan.forms[thing.id] ? 'form chosen' : 'form proposed'}>
+          <Choice
+            stacked
+            label={`Form of ${thing.name}`}
+            value={forms.get(thing.id) ?? 'raised'}
+            options={FORMS.map(({ id, name, says }) => ({ value: id, label: name, says }))}
+            onChange={(form) =>
+              void change(`${thing.name} ${formById(form).name}`, { forms: { ...sheet.plan.forms, [thing.id]: form } })
+            }
+          />
+        </Section>
+      )}
+      <Section title="Forms" aside={thing ? undefined : 'choose a thing to change its form'}>
+        <ul className="divide-y divide-rule border-y border-rule" aria-label="Forms of things">
+          {things.map((each) => (
+            <li key={each.id}>
+              <button
+                type="button"
+                aria-pressed={each.id === thingId}
+                className={clsx(
+                  'flex min-h-10 w-full items-center justify-between gap-3 px-2 text-left',
+                  each.id === thingId && 'bg-leaf font-bold',
+                )}
+                onClick={() => dispatch(chooseThing(each.id === thingId ? null : each))}
+              >
+                <span className="truncate">{each.name}</span>
+                <span className="shrink-0 text-sm font-normal text-soft">
+                  {formById(forms.get(each.id) ?? 'raised').name}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </Section>
+    </>
+  );
+}

@@ -1,0 +1,110 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useEffect } from 'react';
+import { useForm } from 'react-hook-form';
+import { z } from 'zod';
+import { Millimetres } from '../../contracts/index.ts';
+import { PAPERS, paperById } from '../../core/laydown/index.ts';
+import { usePlanChange } from '../api/use-plan.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { Button, Pick, Section } from '../parts/index.ts';
+import { FORMATS, formatOf, outOfShape } from './formats.ts';
+
+const MOST_OUT_OF_SHAPE = 0.03;
+
+/** The real size of the page, from a list or by its sides, and its paper. */
+export function PaperAndSize() {
+  const { sheet } = useDesk();
+  const change = usePlanChange(sheet.id, 'page');
+  const { page } = sheet.plan;
+  const wide = sheet.picture.width > sheet.picture.height;
+  const fitting = FORMATS.filter(({ width, height }) => {
+    const [w, h] = wide ? [height, width] : [width, height];
+    return outOfShape(sheet.picture, w, h) <= MOST_OUT_OF_SHAPE;
+  });
+  const chooseFormat = (id: string) => {
+    const format = FORMATS.find((each) => each.id === id);
+    if (!format) return;
+    const [widthMm, heightMm] = wide ? [format.height, format.width] : [format.width, format.height];
+    void change(`size ${format.name}`, { page: { ...page, widthMm, heightMm } });
+  };
+  const format = formatOf(page.widthMm, page.heightMm);
+  return (
+    <Section title="Real size and paper">
+      <div className="grid gap-2">
+        {fitting.length > 0 && (
+          <Pick
+            label="Real size"
+            value={format?.id ?? 'own'}
+            options={[
+              ...fitting.map(({ id, name, width, height }) => ({
+                value: id as string,
+                label: `${name}, ${width} × ${height} mm`,
+              })),
+              ...(format ? [] : [{ value: 'own', label: `${page.widthMm} × ${page.heightMm} mm` }]),
+            ]}
+            onChange={chooseFormat}
+          />
+        )}
+        <SidesForm />
+        <Pick
+          label="Paper"
+          value={page.paper}
+          options={PAPERS.map(({ id, name, says }) => ({ value: id, label: name, says }))}
+          onChange={(paper) => void change(`paper ${paperById(paper).name}`, { page: { ...page, paper } })}
+        />
+      </div>
+    </Section>
+  );
+}
+
+const Sides = z.object({ widthMm: Millimetres, heightMm: Millimetres });
+
+function SidesForm() {
+  const { sheet } = useDesk();
+  const change = usePlanChange(sheet.id, 'page');
+  const { page } = sheet.plan;
+  const { register, handleSubmit, reset, setError, formState } = useForm({
+    resolver: zodResolver(Sides),
+    values: { widthMm: page.widthMm, heightMm: page.heightMm },
+  });
+  useEffect(() => reset({ widthMm: page.widthMm, heightMm: page.heightMm }), [page.widthMm, page.heightMm, reset]);
+  const submit = handleSubmit(({ widthMm, heightMm }) => {
+    if (outOfShape(sheet.picture, widthMm, heightMm) > MOST_OUT_OF_SHAPE) {
+      const fitting = Math.round((widthMm * sheet.picture.height) / sheet.picture.width);
+      return setError('heightMm', {
+        message: `The picture has another shape: ${widthMm} mm wide makes it ${fitting} mm high.`,
+      });
+    }
+    void change(`size ${widthMm} × ${heightMm} mm`, { page: { ...page, widthMm, heightMm } });
+  });
+  const field = 'h-10 w-full min-w-0 border border-edge bg-leaf px-2 font-figure';
+  const fault = formState.errors.widthMm?.message ?? formState.errors.heightMm?.message;
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate>
+      <div className="flex items-center gap-2">
+        <input
+          aria-label="Width in mm"
+          inputMode="decimal"
+          className={field}
+          {...register('widthMm', { valueAsNumber: true })}
+        />
+        <span aria-hidden>×</span>
+        <input
+          aria-label="Height in mm"
+          inputMode="decimal"
+          className={field}
+          {...register('heightMm', { valueAsNumber: true })}
+        />
+        <span className="text-soft">mm</span>
+        <Button type="submit" disabled={!formState.isDirty}>
+          Set
+        </Button>
+      </div>
+      {fault && (
+        <p role="alert" className="mt-1.5 text-[0.95rem] font-semibold">
+          {fault}
+        </p>
+      )}
+    </form>
+  );
+}

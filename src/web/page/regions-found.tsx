@@ -1,0 +1,47 @@
+import { useDesk } from '../desk/desk-context.ts';
+import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
+import { type useRegionFinding } from './use-region-finding.ts';
+
+/** How finding the regions goes, and what was found. */
+export function RegionsFound({ finding, start, stop }: ReturnType<typeof useRegionFinding>) {
+  const { page, sheet } = useDesk();
+  return (
+    <Section
+      title="Regions"
+      aside={
+        page && (
+          <Why of="number of regions">
+            {page.regions.length} closed white areas were found at {page.pixelsPerMm.toFixed(1)} pixels per mm. Areas
+            under 0.3 mm² are left out: {page.doubts.length} {page.doubts.length === 1 ? 'fleck was' : 'flecks were'}.
+            The margin around the drawing is no region.
+          </Why>
+        )
+      }
+    >
+      {finding.state === 'working' && <Progress share={finding.share} doing={`${finding.doing} …`} onCancel={stop} />}
+      {finding.state === 'stopped' && (
+        <div className="flex items-center justify-between gap-3">
+          <p>Stopped. No regions are known yet.</p>
+          <Button look="strong" onClick={() => void start()}>
+            Find regions
+          </Button>
+        </div>
+      )}
+      {finding.state === 'refused' && (
+        <>
+          <Notice kind="refused">{finding.sentence}</Notice>
+          <Button className="mt-2" onClick={() => void start()}>
+            Try again
+          </Button>
+        </>
+      )}
+      {page && finding.state === 'idle' && (
+        <p>
+          <strong className="font-figure text-2xl">{page.regions.length}</strong> found,{' '}
+          {page.regions.length - sheet.plan.things.reduce((sum, thing) => sum + thing.regionIds.length, 0)} of them in
+          no thing yet.
+        </p>
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,13 @@
+import type { Plan, PlanChange } from '../../contracts/index.ts';
+
+/** The change that takes a thing out of a plan, with everything decided for it. */
+export function without(plan: Plan, thingId: string): PlanChange {
+  const drop = <T>(byThing: Record<string, T>) =>
+    Object.fromEntries(Object.entries(byThing).filter(([id]) => id !== thingId));
+  return {
+    things: plan.things.filter((thing) => thing.id !== thingId),
+    families: drop(plan.families),
+    forms: drop(plan.forms),
+    layers: { ...plan.layers, schools: drop(plan.layers.schools), edits: drop(plan.layers.edits) },
+  };
+}

@@ -1,0 +1,11 @@
+/** parts: the few controls that every stage is built from. */
+export { Button } from './button.tsx';
+export { Choice } from './choice.tsx';
+export { Pick } from './pick.tsx';
+export { Why } from './why.tsx';
+export { Notice } from './notice.tsx';
+export { Progress } from './progress.tsx';
+export { Section } from './section.tsx';
+export { Laydown } from './laydown.tsx';
+export { PressureMark, StrokeMark, PointMark, ToothGauge } from './pictograms.tsx';
+export { PixelCanvas } from './pixel-canvas.tsx';

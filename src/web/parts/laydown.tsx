@@ -1,0 +1,54 @@
+import clsx from 'clsx';
+import { useEffect, useState } from 'react';
+import type { Pencil } from '../../contracts/index.ts';
+import { asTrayPencil } from '../api/as-tray-pencil.ts';
+import { pencilWorker } from '../workers/index.ts';
+import { PixelCanvas } from './pixel-canvas.tsx';
+
+type Strip = Awaited<ReturnType<typeof pencilWorker.strip>>;
+
+/** Strips already computed, by what they were computed from. */
+const strips = new Map<string, Promise<Strip>>();
+
+interface Props {
+  pencil: Pencil;
+  paper: string;
+  /** CSS pixels. */
+  width: number;
+  height: number;
+  className?: string;
+}
+
+/** A pencil as its computed laydown on the paper, from a whisper at the left to burnished at the right. */
+export function Laydown({ pencil, paper, width, height, className }: Props) {
+  const [strip, setStrip] = useState<Strip | null>(null);
+  const { id, colour, type, opacity } = pencil;
+  useEffect(() => {
+    let wanted = true;
+    const key = [id, colour, type, opacity, paper, width, height].join(' ');
+    if (strips.size > 1500) strips.clear();
+    let made = strips.get(key);
+    if (!made) {
+      made = pencilWorker.strip(
+        asTrayPencil({ id, code: id, colour, type, opacity }),
+        paper,
+        width,
+        height,
+        shiftOf(id),
+      );
+      strips.set(key, made);
+    }
+    void made.then((pixels) => wanted && setStrip(pixels));
+    return () => void (wanted = false);
+  }, [id, colour, type, opacity, paper, width, height]);
+  return (
+    <span className={clsx('block overflow-hidden bg-white', className)} style={{ width, height }}>
+      <PixelCanvas pixels={strip} label={`laydown of ${pencil.code}`} className="block h-full w-full" />
+    </span>
+  );
+}
+
+/** The same pencil always shows the same grain. */
+function shiftOf(id: string): number {
+  return [...id].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 251, 7);
+}

@@ -1,0 +1,120 @@
+import { nanoid } from 'nanoid';
+import Papa from 'papaparse';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import type { Pencil, Tray } from '../../contracts/index.ts';
+import { type ReadPencils, readPencilRows } from '../../core/formats/index.ts';
+import { useAddPencilsMutation, useCopyPencilsMutation, usePencilsQuery, useTraysQuery } from '../api/desk-api.ts';
+import { sentenceOf } from '../api/sentence.ts';
+import { Button, Notice } from '../parts/index.ts';
+
+/** Ways to fill this tray: whole sets of other trays, or a pasted list. */
+export function BringPencils({ trayId }: { trayId: string }) {
+  const { data: trays = [] } = useTraysQuery();
+  const others = trays.filter((tray) => tray.id !== trayId && tray.pencils > 0);
+  return (
+    <>
+      {others.length > 0 && (
+        <section className="border-b border-rule py-4">
+          <h2 className="mb-2 text-[1.05rem]">Copy a set into this tray</h2>
+          {others.map((tray) => (
+            <SetsOf key={tray.id} tray={tray} into={trayId} />
+          ))}
+        </section>
+      )}
+      <PasteList trayId={trayId} />
+    </>
+  );
+}
+
+function SetsOf({ tray, into }: { tray: Tray; into: string }) {
+  const { data: pencils = [] } = usePencilsQuery(tray.id);
+  const [copy, { isLoading }] = useCopyPencilsMutation();
+  const sets = bySet(pencils);
+  return (
+    <ul className="grid gap-1.5">
+      {[...sets].map(([set, own]) => (
+        <li key={set} className="flex items-center justify-between gap-2">
+          <span className="min-w-0">
+            {set}{' '}
+            <span className="text-sm text-soft">
+              {own.length}, from {tray.name}
+            </span>
+          </span>
+          <Button
+            disabled={isLoading}
+            aria-label={`Copy ${set}`}
+            onClick={() =>
+              void copy({ trayId: into, pencilIds: own.map((pencil) => pencil.id) }).then(({ data, error }) => {
+                if (error || !data) toast.error(sentenceOf(error));
+                else toast(`${data.copied} pencils copied${data.there ? `, ${data.there} were here already` : ''}.`);
+              })
+            }
+          >
+            Copy
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function bySet(pencils: readonly Pencil[]): Map<string, Pencil[]> {
+  const sets = new Map<string, Pencil[]>();
+  for (const pencil of pencils) {
+    const name = pencil.set || 'without a set';
+    sets.set(name, [...(sets.get(name) ?? []), pencil]);
+  }
+  return sets;
+}
+
+/** A pasted CSV with what would come of it, before anything is stored. */
+function PasteList({ trayId }: { trayId: string }) {
+  const [text, setText] = useState('');
+  const [add, { isLoading }] = useAddPencilsMutation();
+  const read = useMemo((): ReadPencils | null => {
+    if (!text.trim()) return null;
+    const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: false });
+    return readPencilRows(data);
+  }, [text]);
+  const put = async () => {
+    if (!read) return;
+    const pencils = read.pencils.map((pencil) => ({ ...pencil, id: nanoid() }));
+    const { data, error } = await add({ trayId, pencils });
+    if (error || !data) return void toast.error(sentenceOf(error));
+    toast(`${data.copied} pencils put in${data.there ? `, ${data.there} were here already` : ''}.`);
+    setText('');
+  };
+  return (
+    <section className="py-4">
+      <h2 className="mb-1 text-[1.05rem]">Paste a list</h2>
+      <label className="text-[0.95rem] text-soft">
+        CSV with a first line that names the columns: code and colour, and if you like name, set, type (wax, oil,
+        pastel, water-soluble) and opacity from 0 to 1.
+        <textarea
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          rows={5}
+          spellCheck={false}
+          placeholder={'code,name,colour,type\nK1,kelp,#4c5a2e,oil'}
+          className="mt-1.5 w-full border border-edge bg-leaf p-2 font-figure text-sm text-ink placeholder:text-soft"
+        />
+      </label>
+      {read && (
+        <div className="mt-1 grid gap-2">
+          {read.faults.slice(0, 4).map(({ line, sentence }) => (
+            <Notice key={line} title={`Line ${line}.`}>
+              {sentence}
+            </Notice>
+          ))}
+          {read.faults.length > 4 && (
+            <p className="text-[0.95rem]">and {read.faults.length - 4} more lines that cannot be read.</p>
+          )}
+          <Button look="strong" disabled={read.pencils.length === 0 || isLoading} onClick={() => void put()}>
+            Put {read.pencils.length} {read.pencils.length === 1 ? 'pencil' : 'pencils'} in this tray
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,86 @@
+import clsx from 'clsx';
+import { Copy } from 'lucide-react';
+import { toast } from 'sonner';
+import type { Pencil } from '../../contracts/index.ts';
+import { useCopyPencilsMutation, useEditPencilMutation } from '../api/desk-api.ts';
+import { sentenceOf } from '../api/sentence.ts';
+import { Laydown } from '../parts/index.ts';
+
+const MY_PENCILS = 'my-pencils';
+
+/** The tray laid out: each pencil as its laydown, with what it is called and whether it is here. */
+export function LaidOut({ trayId, pencils, paper }: { trayId: string; pencils: readonly Pencil[]; paper: string }) {
+  return (
+    <ul className="grid grid-cols-[repeat(auto-fill,minmax(8.25rem,1fr))] gap-x-3 gap-y-3.5">
+      {pencils.map((pencil) => (
+        <li
+          key={pencil.id}
+          className={clsx('bg-leaf p-1.5', pencil.whereabouts === 'missing' && 'border border-dashed border-edge')}
+        >
+          <Laydown
+            pencil={pencil}
+            paper={paper}
+            width={124}
+            height={48}
+            className={clsx('max-w-full', pencil.whereabouts === 'missing' && 'opacity-60')}
+          />
+          <p className="mt-1 flex items-baseline justify-between gap-1">
+            <span className="font-figure text-[1.02rem] font-bold">{pencil.code}</span>
+            <span className="truncate text-[0.8rem]" title={pencil.name}>
+              {pencil.ownName ? `“${pencil.ownName}”` : pencil.name}
+            </span>
+          </p>
+          <div className="flex items-center justify-between">
+            <HereToggle trayId={trayId} pencil={pencil} />
+            {trayId !== MY_PENCILS && <CopyOne pencil={pencil} />}
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Marks a pencil as here or missing; a stub counts as here and says so. */
+function HereToggle({ trayId, pencil }: { trayId: string; pencil: Pencil }) {
+  const [edit] = useEditPencilMutation();
+  const here = pencil.whereabouts !== 'missing';
+  return (
+    <label className="flex min-h-8 cursor-pointer items-center gap-1.5 text-[0.88rem]">
+      <input
+        type="checkbox"
+        checked={here}
+        className="h-4 w-4 accent-neutral-800"
+        aria-label={`${pencil.code} is here`}
+        onChange={() =>
+          void edit({ trayId, pencilId: pencil.id, edit: { whereabouts: here ? 'missing' : 'here' } }).then(
+            ({ error }) => {
+              if (error) toast.error(sentenceOf(error));
+            },
+          )
+        }
+      />
+      {pencil.whereabouts === 'stub' ? 'a stub' : here ? 'here' : 'missing'}
+    </label>
+  );
+}
+
+function CopyOne({ pencil }: { pencil: Pencil }) {
+  const [copy] = useCopyPencilsMutation();
+  return (
+    <button
+      type="button"
+      className="flex h-8 w-8 items-center justify-center hover:bg-card"
+      aria-label={`Copy ${pencil.code} to My pencils`}
+      title="Copy to My pencils"
+      onClick={() =>
+        void copy({ trayId: MY_PENCILS, pencilIds: [pencil.id] }).then(({ data, error }) => {
+          if (error) toast.error(sentenceOf(error));
+          else
+            toast(data?.copied ? `${pencil.code} is in My pencils now.` : `${pencil.code} was in My pencils already.`);
+        })
+      }
+    >
+      <Copy size={15} />
+    </button>
+  );
+}

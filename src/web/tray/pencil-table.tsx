@@ -1,0 +1,131 @@
+import {
+  createColumnHelper,
+  createSortedRowModel,
+  rowSortingFeature,
+  sortFn_alphanumeric,
+  sortFn_basic,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { useMemo } from 'react';
+import type { Pencil } from '../../contracts/index.ts';
+import { labOfHex, oklchOfLab, wheelOfHue, wordsFor } from '../../core/colour/index.ts';
+import { pencilTypeById } from '../../core/laydown/index.ts';
+import { useEditPencilMutation } from '../api/desk-api.ts';
+import { Laydown, Pick } from '../parts/index.ts';
+
+const features = tableFeatures({
+  rowSortingFeature,
+  sortedRowModel: createSortedRowModel(),
+  sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
+});
+const column = createColumnHelper<typeof features, Pencil>();
+
+/** The tray as a table that sorts by any column. */
+export function PencilTable({ trayId, pencils, paper }: { trayId: string; pencils: readonly Pencil[]; paper: string }) {
+  const [edit] = useEditPencilMutation();
+  const columns = useMemo(
+    () =>
+      column.columns([
+        column.display({
+          id: 'laydown',
+          header: 'Whisper to burnish',
+          cell: ({ row }) => <Laydown pencil={row.original} paper={paper} width={150} height={34} />,
+        }),
+        column.accessor('code', {
+          header: 'Code',
+          sortFn: 'alphanumeric',
+          cell: ({ getValue }) => <span className="font-figure font-bold">{getValue()}</span>,
+        }),
+        column.accessor((pencil) => pencil.ownName || pencil.name, {
+          id: 'name',
+          header: 'Name',
+          sortFn: 'alphanumeric',
+        }),
+        column.accessor('set', { header: 'Set', sortFn: 'alphanumeric' }),
+        column.accessor((pencil) => wheelOfHue(oklchOfLab(labOfHex(pencil.colour)).h), {
+          id: 'hue',
+          header: 'Colour',
+          sortFn: 'basic',
+          cell: ({ row }) => wordsFor(labOfHex(row.original.colour)),
+        }),
+        column.accessor((pencil) => Math.round(labOfHex(pencil.colour)[0]), {
+          id: 'value',
+          header: 'L*',
+          sortFn: 'basic',
+        }),
+        column.accessor('type', {
+          header: 'Type',
+          sortFn: 'alphanumeric',
+          cell: ({ getValue }) => pencilTypeById(getValue()).name,
+        }),
+        column.accessor('whereabouts', {
+          header: 'Where',
+          sortFn: 'alphanumeric',
+          cell: ({ row: { original } }) => (
+            <Pick
+              label={`Where ${original.code} is`}
+              value={original.whereabouts}
+              className="w-28!"
+              options={[
+                { value: 'here', label: 'here' },
+                { value: 'stub', label: 'a stub' },
+                { value: 'missing', label: 'missing' },
+              ]}
+              onChange={(whereabouts) => void edit({ trayId, pencilId: original.id, edit: { whereabouts } })}
+            />
+          ),
+        }),
+      ]),
+    [edit, paper, trayId],
+  );
+  const data = useMemo(() => [...pencils], [pencils]);
+  const table = useTable({ features, columns, data });
+  return (
+    <table className="w-full bg-leaf text-left text-[0.95rem]">
+      <thead>
+        {table.getHeaderGroups().map((group) => (
+          <tr key={group.id} className="border-b border-ink">
+            {group.headers.map((header) => {
+              const sorted = header.column.getIsSorted();
+              return (
+                <th
+                  key={header.id}
+                  scope="col"
+                  className="px-2 py-1.5 font-semibold"
+                  aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
+                >
+                  {header.column.getCanSort() ? (
+                    <button
+                      type="button"
+                      className="flex min-h-9 items-center gap-1"
+                      onClick={header.column.getToggleSortingHandler()}
+                    >
+                      <table.FlexRender header={header} />
+                      {sorted === 'asc' && <ArrowUp size={14} aria-hidden />}
+                      {sorted === 'desc' && <ArrowDown size={14} aria-hidden />}
+                    </button>
+                  ) : (
+                    <table.FlexRender header={header} />
+                  )}
+                </th>
+              );
+            })}
+          </tr>
+        ))}
+      </thead>
+      <tbody>
+        {table.getRowModel().rows.map((row) => (
+          <tr key={row.id} className="border-b border-rule">
+            {row.getAllCells().map((cell) => (
+              <td key={cell.id} className="px-2 py-1">
+                <table.FlexRender cell={cell} />
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,191 @@
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { toast } from 'sonner';
+import type { Pencil } from '../../contracts/index.ts';
+import { PAPERS, paperById } from '../../core/laydown/index.ts';
+import { useEditSheetMutation, usePencilsQuery, useSheetQuery, useTraysQuery } from '../api/desk-api.ts';
+import { sentenceOf } from '../api/sentence.ts';
+import { Failed, Waiting } from '../desk/failed.tsx';
+import { Header } from '../desk/header.tsx';
+import { Button, Choice, Pick } from '../parts/index.ts';
+import { BringPencils } from './bring-pencils.tsx';
+import { LaidOut } from './laid-out.tsx';
+import { PencilTable } from './pencil-table.tsx';
+import { matchesWords } from './search.ts';
+
+type View = 'laid out' | 'table';
+const ALL = 'all';
+
+/** The Tray: pencils as they come out on the paper, searched and filtered, and where each of them is. */
+export function TrayScreen() {
+  const { trayId = 'my-pencils' } = useParams();
+  const [params, setParams] = useSearchParams();
+  const sheetId = params.get('sheet');
+  const { data: trays = [] } = useTraysQuery();
+  const { data: pencils, error } = usePencilsQuery(trayId);
+  const { data: sheet } = useSheetQuery(sheetId ?? '', { skip: !sheetId });
+  const [ownPaper, setPaper] = useState('white-book');
+  const [set, setSet] = useState(ALL);
+  const [where, setWhere] = useState(ALL);
+  const [view, setView] = useState<View>('laid out');
+  const words = params.get('words') ?? '';
+  if (error) return <Failed sentence={sentenceOf(error)} />;
+  if (!pencils) return <Waiting doing="opening the tray" />;
+  const tray = trays.find((each) => each.id === trayId);
+  const paper = sheet?.plan.page.paper ?? ownPaper;
+  const sets = [...new Set(pencils.map((pencil) => pencil.set))].filter(Boolean);
+  const shown = pencils.filter(
+    (pencil) =>
+      (set === ALL || pencil.set === set) &&
+      (where === ALL || pencil.whereabouts === where) &&
+      matchesWords(pencil, words),
+  );
+  const search = (value: string) => {
+    const next = new URLSearchParams(params);
+    if (value) next.set('words', value);
+    else next.delete('words');
+    setParams(next, { replace: true });
+  };
+  return (
+    <div className="flex h-dvh min-h-130 flex-col">
+      <Header sheetId={sheetId} />
+      <main className="flex min-h-0 flex-1">
+        <section className="flex min-w-0 flex-1 flex-col px-5 pt-3">
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pb-3">
+            <h1 className="text-2xl">{tray?.name ?? 'Tray'}</h1>
+            <p className="text-soft">{countsOf(pencils)}</p>
+            <div className="ml-auto w-52">
+              <Choice<View>
+                label="How the tray is shown"
+                value={view}
+                options={[
+                  { value: 'laid out', label: 'Laid out' },
+                  { value: 'table', label: 'Table' },
+                ]}
+                onChange={setView}
+              />
+            </div>
+          </div>
+          <div className="grid grid-cols-[minmax(12rem,1.3fr)_1fr_1fr_1fr] gap-2 pb-3">
+            <input
+              aria-label="Search pencils"
+              placeholder="code, name or words: dull green"
+              value={words}
+              onChange={(event) => search(event.target.value)}
+              className="h-10 min-w-0 border border-edge bg-leaf px-3 placeholder:text-soft"
+            />
+            <Pick
+              label="Set"
+              value={set}
+              options={[{ value: ALL, label: 'every set' }, ...sets.map((each) => ({ value: each, label: each }))]}
+              onChange={setSet}
+            />
+            <Pick
+              label="Where it is"
+              value={where}
+              options={[
+                { value: ALL, label: 'wherever it is' },
+                { value: 'here', label: 'here' },
+                { value: 'stub', label: 'worn to a stub' },
+                { value: 'missing', label: 'missing' },
+              ]}
+              onChange={setWhere}
+            />
+            {sheet ? (
+              <p className="flex items-center text-[0.95rem] text-soft">on {paperById(paper).name}</p>
+            ) : (
+              <Pick
+                label="Paper"
+                value={paper}
+                options={PAPERS.map(({ id, name }) => ({ value: id, label: `on ${name}` }))}
+                onChange={setPaper}
+              />
+            )}
+          </div>
+          <div className="min-h-0 flex-1 overflow-y-auto pb-6" tabIndex={0} role="region" aria-label="Pencils">
+            {pencils.length === 0 && <EmptyTray />}
+            {pencils.length > 0 && shown.length === 0 && (
+              <p className="py-8 text-soft">No pencil here fits that. Loosen the search.</p>
+            )}
+            {shown.length > 0 && view === 'laid out' && <LaidOut trayId={trayId} pencils={shown} paper={paper} />}
+            {shown.length > 0 && view === 'table' && <PencilTable trayId={trayId} pencils={shown} paper={paper} />}
+          </div>
+        </section>
+        <aside
+          aria-label="Trays"
+          className="flex w-92 shrink-0 flex-col overflow-y-auto border-l border-rule bg-card px-5 py-4"
+          tabIndex={0}
+        >
+          <TrayChooser trayId={trayId} sheetId={sheetId} />
+          <BringPencils trayId={trayId} />
+        </aside>
+      </main>
+    </div>
+  );
+}
+
+function countsOf(pencils: readonly Pencil[]): string {
+  const count = (where: Pencil['whereabouts']) => pencils.filter((pencil) => pencil.whereabouts === where).length;
+  const parts = [`${count('here')} here`];
+  if (count('stub')) parts.push(`${count('stub')} stubs`);
+  if (count('missing')) parts.push(`${count('missing')} missing`);
+  return pencils.length ? `${pencils.length} pencils: ${parts.join(', ')}` : 'no pencils yet';
+}
+
+function EmptyTray() {
+  return (
+    <div className="max-w-lg py-10">
+      <p className="text-xl">This tray is empty.</p>
+      <p className="mt-2 text-soft">
+        Copy a whole set beside this, paste a list of codes and colours, or open another tray and copy single pencils
+        into this one.
+      </p>
+    </div>
+  );
+}
+
+/** Which tray is open, and whether the sheet on the desk is planned with it. */
+function TrayChooser({ trayId, sheetId }: { trayId: string; sheetId: string | null }) {
+  const { data: trays = [] } = useTraysQuery();
+  const { data: sheet } = useSheetQuery(sheetId ?? '', { skip: !sheetId });
+  const [edit] = useEditSheetMutation();
+  const [params] = useSearchParams();
+  return (
+    <section className="border-b border-rule pb-4">
+      <h2 className="mb-2 text-[1.05rem]">Trays</h2>
+      <ul className="grid gap-1">
+        {trays.map((tray) => (
+          <li key={tray.id}>
+            <Link
+              to={`/tray/${tray.id}?${params}`}
+              aria-current={tray.id === trayId ? 'page' : undefined}
+              className={`flex min-h-10 items-center justify-between px-3 ${tray.id === trayId ? 'bg-strong font-semibold text-on-strong' : 'bg-leaf'}`}
+            >
+              <span>{tray.name}</span>
+              <span className="text-sm">{tray.pencils}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {sheet && sheet.trayId !== trayId && (
+        <>
+          <p className="mt-3 text-[0.95rem]">{sheet.title} is planned with another tray.</p>
+          <Button
+            look="strong"
+            className="mt-2 w-full"
+            onClick={() =>
+              void edit({ sheetId: sheet.id, edit: { trayId } }).then(({ error }) => {
+                if (error) toast.error(sentenceOf(error));
+              })
+            }
+          >
+            Plan it with this one
+          </Button>
+        </>
+      )}
+      {sheet && sheet.trayId === trayId && (
+        <p className="mt-2 text-[0.95rem] text-soft">{sheet.title} is planned with this tray.</p>
+      )}
+    </section>
+  );
+}

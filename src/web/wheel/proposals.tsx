@@ -1,0 +1,149 @@
+import { useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { type Proposal } from '../../core/palette/index.ts';
+import { asTrayPencil } from '../api/as-tray-pencil.ts';
+import { usePlanChange } from '../api/use-plan.ts';
+import { type Desk, useDesk } from '../desk/desk-context.ts';
+import { stageAddress } from '../desk/stages.ts';
+import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
+import { type Job, pencilWorker, startJob } from '../workers/index.ts';
+import { summariseSheet } from './summarise-sheet.ts';
+
+type Proposing =
+  | { state: 'idle' }
+  | { state: 'working'; share: number; doing: string }
+  | { state: 'refused'; sentence: string }
+  | { state: 'done'; proposals: Proposal[]; for: string };
+
+/** Palettes for the whole page from the pencils that are here, each with its reason. */
+export function Proposals() {
+  const desk = useDesk();
+  const { sheet, page, pencils } = desk;
+  const { wheel, things } = sheet.plan;
+  const [now, setNow] = useState<Proposing>({ state: 'idle' });
+  const job = useRef<Job<Proposal[]> | null>(null);
+  const change = usePlanChange(sheet.id, 'wheel');
+  const askedFor = `${Math.round(wheel.anchor)} ${wheel.scheme}`;
+  const propose = async () => {
+    if (!page) return;
+    const here = pencils.filter((pencil) => pencil.whereabouts !== 'missing').map(asTrayPencil);
+    const summary = summariseSheet(sheet.plan, page);
+    setNow({ state: 'working', share: 0, doing: 'looking at the tray' });
+    const started = startJob(
+      pencilWorker,
+      (jobId, report) => pencilWorker.propose(jobId, summary, here, sheet.plan.page.paper, { ...wheel }, report),
+      (share, doing) => setNow((was) => (was.state === 'working' ? { state: 'working', share, doing } : was)),
+    );
+    job.current = started;
+    const outcome = await started.outcome;
+    if (outcome.kind === 'done') setNow({ state: 'done', proposals: outcome.value, for: askedFor });
+    else setNow(outcome.kind === 'refused' ? { state: 'refused', sentence: outcome.sentence } : { state: 'idle' });
+  };
+  const take = (proposal: Proposal) =>
+    void change(`take the palette “${proposal.name}”`, {
+      families: {
+        ...sheet.plan.families,
+        ...Object.fromEntries(proposal.parts.map((part) => [part.thingId, part.family])),
+      },
+    });
+  const unready = whyNot(desk);
+  return (
+    <Section title="Palettes for this page">
+      {unready}
+      {!unready && now.state !== 'working' && (
+        <Button
+          look={now.state === 'done' && now.for === askedFor ? 'plain' : 'strong'}
+          className="w-full"
+          onClick={() => void propose()}
+        >
+          {now.state === 'done' ? 'Propose again' : `Propose palettes for ${things.length} things`}
+        </Button>
+      )}
+      {now.state === 'working' && (
+        <Progress share={now.share} doing={`${now.doing} …`} onCancel={() => job.current?.cancel()} />
+      )}
+      {now.state === 'refused' && <Notice kind="refused">{now.sentence}</Notice>}
+      {now.state === 'done' && (
+        <ul className="mt-2 grid gap-2">
+          {now.proposals.map((proposal) => (
+            <ProposalCard key={proposal.name} proposal={proposal} onTake={() => take(proposal)} />
+          ))}
+        </ul>
+      )}
+    </Section>
+  );
+}
+
+function whyNot({ sheet, page, pencils }: Desk) {
+  const link = 'font-semibold underline underline-offset-4';
+  if (!page || sheet.plan.things.length === 0) {
+    return (
+      <Notice>
+        Name at least one thing first, at the{' '}
+        <Link className={link} to={stageAddress(sheet.id, sheet.trayId, 'page')}>
+          Sheet
+        </Link>
+        .
+      </Notice>
+    );
+  }
+  if (!pencils.some((pencil) => pencil.whereabouts !== 'missing')) {
+    return (
+      <Notice>
+        The tray is empty: no pencil is here to choose from. Fill it at the{' '}
+        <Link className={link} to={stageAddress(sheet.id, sheet.trayId, 'tray')}>
+          Tray
+        </Link>
+        .
+      </Notice>
+    );
+  }
+  return null;
+}
+
+function ProposalCard({ proposal, onTake }: { proposal: Proposal; onTake(): void }) {
+  const { sheet, page, pencilById } = useDesk();
+  const area = new Map(
+    sheet.plan.things.map((thing) => [
+      thing.id,
+      thing.regionIds.reduce((sum, id) => sum + (page?.regions[id - 1]?.areaMm2 ?? 0), 0),
+    ]),
+  );
+  const { parting, fit, shares } = proposal.scores;
+  return (
+    <li className="bg-leaf p-2.5">
+      <div className="flex items-baseline justify-between">
+        <h3 className="text-base">{proposal.name}</h3>
+        <span className="text-sm text-soft">
+          {proposal.pencils} pencils <Why of={`palette ${proposal.name}`}>{proposal.reason}</Why>
+        </span>
+      </div>
+      <div className="my-1.5 flex h-7 gap-px bg-ground p-1" aria-hidden>
+        {[...proposal.parts]
+          .sort((p, q) => (area.get(q.thingId) ?? 0) - (area.get(p.thingId) ?? 0))
+          .map((part) => (
+            <span
+              key={part.thingId}
+              style={{
+                flexGrow: Math.sqrt(area.get(part.thingId) ?? 1),
+                background: pencilById.get(part.family.mid)?.colour,
+              }}
+            />
+          ))}
+      </div>
+      <div className="flex items-center justify-between gap-2">
+        <dl className="flex gap-3 text-sm">
+          {[['parting', parting] as const, ['fit', fit] as const, ['shares', shares] as const].map(([name, score]) => (
+            <div key={name}>
+              <dt className="inline text-soft">{name} </dt>
+              <dd className="inline font-figure font-bold">{score}</dd>
+            </div>
+          ))}
+        </dl>
+        <Button onClick={onTake} aria-label={`Take ${proposal.name}`}>
+          Take
+        </Button>
+      </div>
+    </li>
+  );
+}

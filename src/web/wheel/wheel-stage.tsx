@@ -1,0 +1,88 @@
+import { useCallback, useMemo } from 'react';
+import { paperById } from '../../core/laydown/index.ts';
+import { SCHEMES, schemeById } from '../../core/palette/index.ts';
+import { placeAt } from '../../core/colour/index.ts';
+import { usePlanChange } from '../api/use-plan.ts';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { chooseThing } from '../desk/at-the-desk.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { Frame } from '../desk/frame.tsx';
+import { SheetView } from '../desk/sheet-view.tsx';
+import { useLitRegions } from '../desk/use-lit.ts';
+import { usePreview } from '../desk/use-preview.ts';
+import { Pick, Section } from '../parts/index.ts';
+import { Families } from './families.tsx';
+import { Proposals } from './proposals.tsx';
+import { Wheel } from './wheel.tsx';
+
+const ALL_LAYERS = {};
+
+/** The Wheel stage: anchor and scheme on the wheel, palettes for the whole page, and each thing's family. */
+export function WheelStage() {
+  const { sheet, pencils, laid, recipes } = useDesk();
+  const { wheel, page, things } = sheet.plan;
+  const change = usePlanChange(sheet.id, 'wheel');
+  const dispatch = useAppDispatch();
+  const chosen = useAppSelector((state) => state.atTheDesk.regionIds);
+  const lit = useLitRegions();
+  const preview = usePreview(ALL_LAYERS);
+  const turnTo = useCallback(
+    (anchor: number) => void change(`turn the wheel to ${placeAt(anchor).name}`, { wheel: { ...wheel, anchor } }),
+    [change, wheel],
+  );
+  const here = useMemo(() => pencils.filter((pencil) => pencil.whereabouts !== 'missing'), [pencils]);
+  const inPlay = useMemo(
+    () => new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil))),
+    [recipes],
+  );
+  const pick = (regionId: number | null) => {
+    const thing = things.find((each) => regionId !== null && each.regionIds.includes(regionId));
+    dispatch(chooseThing(thing ?? null));
+  };
+  return (
+    <Frame
+      title="Wheel"
+      centre={
+        <div className="flex h-full items-center">
+          <div className="flex h-full min-w-0 flex-1 justify-center p-1">
+            <Wheel
+              paper={page.paper}
+              anchor={wheel.anchor}
+              hands={schemeById(wheel.scheme).hands}
+              pencils={here}
+              laid={laid}
+              inPlay={inPlay}
+              onTurn={turnTo}
+              onPencil={(pencil) => turnTo(Math.round(pencil.wheelAngle) % 360)}
+            />
+          </div>
+          <div className="h-72 w-66 shrink-0 self-end">
+            <SheetView
+              under={preview}
+              selected={chosen}
+              lit={lit}
+              onPick={pick}
+              paperTint={paperById(page.paper).tint}
+              fitKey="beside the wheel"
+            />
+          </div>
+        </div>
+      }
+      side={
+        <>
+          <Section title="Scheme" aside={`anchor: ${placeAt(wheel.anchor).name}`}>
+            <Pick
+              label="Scheme"
+              value={wheel.scheme}
+              options={SCHEMES.map(({ id, name, says }) => ({ value: id, label: name, says }))}
+              onChange={(scheme) => void change(`scheme ${schemeById(scheme).name}`, { wheel: { ...wheel, scheme } })}
+            />
+            <p className="mt-1.5 text-[0.95rem] text-soft">{schemeById(wheel.scheme).says}</p>
+          </Section>
+          <Proposals />
+          <Families />
+        </>
+      }
+    />
+  );
+}

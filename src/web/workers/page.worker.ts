@@ -1,0 +1,152 @@
+import { expose, transfer } from 'comlink';
+import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
+import {
+  type PencilDeclaration,
+  type PencilOptics,
+  bareGround,
+  paperById,
+  pencilOptics,
+} from '../../core/laydown/index.ts';
+import { type FormedThing, type Light, pageTone } from '../../core/light/index.ts';
+import { LINE_REACH_MM, type Region, findRegions, greyOfRgba, growLabels } from '../../core/lineart/index.ts';
+import { type PreviewWindow, type ToneTable, renderPreview, toneTables } from '../../core/preview/index.ts';
+import { type Recipe, layersFor } from '../../core/recipe/index.ts';
+import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
+
+/** A page as this worker keeps it, so that labels cross over once. */
+interface OpenPage {
+  width: number;
+  height: number;
+  pixelsPerMm: number;
+  labels: Uint16Array;
+  grown: Uint16Array;
+  regions: readonly Region[];
+  tone: { key: string; values: Uint8Array } | null;
+}
+
+export interface PreviewRequest {
+  things: readonly (FormedThing & { id: string; recipe: Recipe | null })[];
+  light: Light;
+  paper: string;
+  pencils: readonly (PencilDeclaration & { id: string })[];
+  /** How many layers of each thing are laid, by thing id; things that are not named show all of theirs. */
+  upTo: Readonly<Record<string, number>>;
+  window?: PreviewWindow;
+}
+
+const pages = new Map<string, OpenPage>();
+const optics = new Map<string, PencilOptics>();
+const tables = new Map<string, ToneTable[]>();
+
+const api = {
+  cancel: cancelJob,
+
+  /** Reads a picture and finds its regions. */
+  find(jobId: string, pictureUrl: string, pixelsPerMm: number, report: Report) {
+    return outcomeOf(async () => {
+      const run = runOf(jobId, report);
+      run.progress(0.01, 'reading the page');
+      const map = await findRegions(greyOfRgba(await readPicture(pictureUrl)), { pixelsPerMm }, run);
+      const { labels, ...meta } = map;
+      return transfer({ meta, labels }, [labels.buffer]);
+    });
+  },
+
+  /** Takes a page in under a key; the oldest but two is let go. */
+  open(
+    key: string,
+    page: { width: number; height: number; pixelsPerMm: number; labels: Uint16Array; regions: Region[] },
+  ) {
+    if (pages.has(key)) return;
+    const grown = growLabels(page.labels, page.width, page.height, Math.ceil(LINE_REACH_MM * page.pixelsPerMm));
+    pages.set(key, { ...page, grown, tone: null });
+    if (pages.size > 2) pages.delete(pages.keys().next().value!);
+  },
+
+  /** The tone of the page as a grey picture: what the light alone does. */
+  tonePicture(key: string, things: readonly FormedThing[], light: Light, step: number) {
+    const page = openPage(key);
+    const tone = toneOf(page, things, light);
+    const width = Math.ceil(page.width / step);
+    const height = Math.ceil(page.height / step);
+    const data = new Uint8ClampedArray(4 * width * height);
+    for (let y = 0, p = 0; y < height; y++) {
+      for (let x = 0; x < width; x++, p += 4) {
+        const i = y * step * page.width + x * step;
+        const value = page.grown[i] ? 96 + (tone[i] * 152) / 255 : 255;
+        data[p] = data[p + 1] = data[p + 2] = value;
+        data[p + 3] = 255;
+      }
+    }
+    return transfer({ width, height, data }, [data.buffer]);
+  },
+
+  /** What will come out on the page. */
+  preview(key: string, request: PreviewRequest) {
+    const page = openPage(key);
+    const paper = paperById(request.paper);
+    const ground = bareGround(paper);
+    const tone = toneOf(page, request.things, request.light);
+    const byId = new Map(request.pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
+    const widthOf = new Map(page.regions.map((region) => [region.id, region.usableWidthMm]));
+    const regionTables: (ToneTable | null)[] = new Array(page.regions.length + 1).fill(null);
+    for (const { id, regionIds, recipe } of request.things) {
+      if (!recipe) continue;
+      for (const regionId of regionIds) {
+        const layers = layersFor(recipe, widthOf.get(regionId) ?? 0);
+        const laid = recipe.layers.slice(0, request.upTo[id] ?? recipe.layers.length);
+        const count = layers.filter((layer) => laid.includes(layer)).length;
+        const key = JSON.stringify([
+          layers,
+          recipe.halfWidthMm,
+          paper.id,
+          layers.map((layer) => keyOf(request, layer.pencil)),
+        ]);
+        let built = tables.get(key);
+        if (!built) tables.set(key, (built = toneTables(layers, byId, ground, recipe.halfWidthMm)));
+        regionTables[regionId] = built[count];
+      }
+    }
+    const source = { ...page, labels: page.grown, tone, paper: rgbOfLab(labOfHex(paper.tint)), tables: regionTables };
+    const image = renderPreview(source, request.window);
+    if (tables.size > 600) tables.clear();
+    return transfer(image, [image.data.buffer]);
+  },
+};
+export type PageWorker = typeof api;
+expose(api);
+
+function openPage(key: string): OpenPage {
+  const page = pages.get(key);
+  if (!page) throw new Error(`Page ${key} has not been opened.`);
+  return page;
+}
+
+function toneOf(page: OpenPage, things: readonly FormedThing[], light: Light): Uint8Array {
+  const key = JSON.stringify([things.map(({ regionIds, form }) => [regionIds, form]), light]);
+  if (page.tone?.key !== key) page.tone = { key, values: pageTone(page, things, light) };
+  return page.tone.values;
+}
+
+function keyOf(request: PreviewRequest, pencilId: string): string {
+  return JSON.stringify(request.pencils.find((pencil) => pencil.id === pencilId));
+}
+
+function opticsOf(pencil: PencilDeclaration): PencilOptics {
+  const { masstone, type, opacity } = pencil;
+  const key = JSON.stringify([masstone, type, opacity]);
+  let found = optics.get(key);
+  if (!found) optics.set(key, (found = pencilOptics({ masstone, type, opacity })));
+  return found;
+}
+
+async function readPicture(url: string) {
+  const response = await fetch(url);
+  if (!response.ok) throw new RangeError('The picture of this page could not be read. Reload the page and try again.');
+  const bitmap = await createImageBitmap(await response.blob());
+  const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+  const context = canvas.getContext('2d', { willReadFrequently: true })!;
+  context.drawImage(bitmap, 0, 0);
+  bitmap.close();
+  return context.getImageData(0, 0, canvas.width, canvas.height);
+}
