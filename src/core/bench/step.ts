@@ -1,5 +1,5 @@
 import { type Pressure } from '../laydown/index.ts';
-import { type Point, type Stroke } from '../recipe/index.ts';
+import { type Point, type Stroke, type Zone } from '../recipe/index.ts';
 
 /** One pencil at one pressure on one or more regions of a thing, to be done in one go. */
 export interface Step {
@@ -13,8 +13,9 @@ export interface Step {
   passes: number;
   stroke: Stroke;
   point: Point;
-  /** Interval of tone that is covered. */
-  zone: { from: number; to: number };
+  zone: Zone;
+  /** What the zone's softness is measured against, mm. */
+  halfWidthMm: number;
   purpose: string;
   /** Minutes it takes, by the rates in minutes.ts. */
   minutes: number;

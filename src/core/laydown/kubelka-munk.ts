@@ -12,7 +12,18 @@ export function filmOver(k: number, s: number, t: number, ground: number): numbe
   if (k < 1e-9) return ((1 - ground) * s * t + ground) / ((1 - ground) * s * t + 1);
   const a = 1 + k / s;
   const b = Math.sqrt(a * a - 1);
-  const x = b * s * t;
-  const ct = x > 20 ? b : b / Math.tanh(x);
-  return (1 - ground * (a - ct)) / (a - ground + ct);
+  return throughFilm(a, bCothOf(b, s * t), ground);
+}
+
+/**
+ * b coth(b S t) of the formula above, from b and S t. Thin and thick films go over into their limits.
+ */
+export function bCothOf(b: number, st: number): number {
+  const decay = Math.exp(-2 * b * st);
+  return decay === 1 ? 1 / st : (b * (1 + decay)) / (1 - decay);
+}
+
+/** The last step of the formula: a ground seen through a film with these a and b coth(b S t). */
+export function throughFilm(a: number, bCoth: number, ground: number): number {
+  return (1 - ground * (a - bCoth)) / (a - ground + bCoth);
 }

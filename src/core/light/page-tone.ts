@@ -1,14 +1,16 @@
-import { type Region, distanceTo } from '../lineart/index.ts';
+import { type Region, LINE_REACH_MM } from '../lineart/index.ts';
 import { type Form, formById } from './forms/index.ts';
 import { type Light, regionFields } from './region-fields.ts';
 
-/** What the tone of a page is computed from. */
+/** What the tone of a page is computed from. Arrays are row by row. */
 export interface PageGeometry {
   width: number;
   height: number;
   pixelsPerMm: number;
-  /** Region id of each pixel. */
-  labels: Uint16Array;
+  /** Region id of each pixel, grown through the lines. */
+  grown: Uint16Array;
+  /** Pixels from each pixel to the nearest line, 0 on lines. */
+  distance: Float32Array;
   regions: readonly Region[];
 }
 
@@ -20,65 +22,61 @@ export interface FormedThing {
 
 /** The tone of every pixel of a page, 0 (deepest shadow) to 255 (highlight); regions outside every thing are taken as raised. */
 export function pageTone(page: PageGeometry, things: readonly FormedThing[], light: Light): Uint8Array {
-  const { width, height, pixelsPerMm, labels, regions } = page;
-  const edges = new Uint8Array(labels.length);
-  for (let i = 0; i < labels.length; i++) edges[i] = labels[i] === 0 ? 1 : 0;
-  const distance = distanceTo(edges, width, height);
-  const tone = new Uint8Array(labels.length);
+  const tone = new Uint8Array(page.grown.length);
   const formOf = formsByRegion(page, things);
-  for (const region of regions) {
-    const { form, top, bottom } = formOf.get(region.id) ?? {
-      form: formById('raised'),
-      ...boxOf([region], pixelsPerMm),
-    };
-    const window = boxOf([region], pixelsPerMm);
-    const across = window.right - window.left;
-    const at = (offset: number) => (window.top + Math.floor(offset / across)) * width + window.left + (offset % across);
-    const fields = regionFields(
-      {
-        ...window,
-        pixelsPerMm,
-        usableWidthMm: region.usableWidthMm,
-        inside: (offset) => labels[at(offset)] === region.id,
-        distance: (offset) => distance[at(offset)],
-        thing: { top, bottom },
-      },
+  const raised = formById('raised');
+  for (const region of page.regions) {
+    const own = boxOf([region], page.pixelsPerMm);
+    const { form, thing } = formOf.get(region.id) ?? { form: raised, thing: own };
+    regionFields(
+      { ...page, id: region.id, usableWidthMm: region.usableWidthMm, ...grownBox(own, page), thing },
       form,
       light,
+      {
+        tone,
+      },
     );
-    for (let i = 0; i < fields.tone.length; i++) {
-      const j = at(i);
-      if (labels[j] === region.id) tone[j] = fields.tone[i];
-    }
   }
   return tone;
 }
 
-interface FormAndExtent {
-  form: Form;
-  top: number;
-  bottom: number;
-}
-
-function formsByRegion(page: PageGeometry, things: readonly FormedThing[]): Map<number, FormAndExtent> {
+function formsByRegion(page: PageGeometry, things: readonly FormedThing[]) {
   const byId = new Map(page.regions.map((region) => [region.id, region]));
-  const out = new Map<number, FormAndExtent>();
-  for (const thing of things) {
-    const own = thing.regionIds.flatMap((id) => byId.get(id) ?? []);
+  const out = new Map<number, { form: Form; thing: { top: number; bottom: number } }>();
+  for (const { regionIds, form } of things) {
+    const own = regionIds.flatMap((id) => byId.get(id) ?? []);
     if (own.length === 0) continue;
-    const { top, bottom } = boxOf(own, page.pixelsPerMm);
-    for (const region of own) out.set(region.id, { form: formById(thing.form), top, bottom });
+    const thing = boxOf(own, page.pixelsPerMm);
+    for (const region of own) out.set(region.id, { form: formById(form), thing });
   }
   return out;
 }
 
+interface Box {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
 /** The window of pixels that holds all these regions, right and bottom exclusive. */
-function boxOf(regions: readonly Region[], pixelsPerMm: number) {
+function boxOf(regions: readonly Region[], pixelsPerMm: number): Box {
   const px = (mm: number) => Math.round(mm * pixelsPerMm);
   return {
     left: Math.min(...regions.map((r) => px(r.box.left))),
     top: Math.min(...regions.map((r) => px(r.box.top))),
     right: Math.max(...regions.map((r) => px(r.box.right))),
     bottom: Math.max(...regions.map((r) => px(r.box.bottom))),
+  };
+}
+
+/** A window with room for what a region grows into the lines around it. */
+function grownBox({ left, top, right, bottom }: Box, { width, height, pixelsPerMm }: PageGeometry): Box {
+  const reach = Math.ceil(LINE_REACH_MM * pixelsPerMm);
+  return {
+    left: Math.max(0, left - reach),
+    top: Math.max(0, top - reach),
+    right: Math.min(width, right + reach),
+    bottom: Math.min(height, bottom + reach),
   };
 }

@@ -11,18 +11,21 @@ export type Light =
       heightDegrees: number;
     };
 
-/** A region as a window on the page: its own pixels and how far each lies from the edge. */
+/** A region as a window on the page. Arrays are the whole page's, row by row. */
 export interface RegionGeometry {
-  /** Window in pixels, right and bottom exclusive. */
+  id: number;
+  /** Pixels a row of the page. */
+  width: number;
+  pixelsPerMm: number;
+  /** Region id of each pixel, grown through the lines. */
+  grown: Uint16Array;
+  /** Pixels from each pixel to the nearest line, 0 on lines. */
+  distance: Float32Array;
+  /** Window to look in, pixels, right and bottom exclusive. */
   left: number;
   top: number;
   right: number;
   bottom: number;
-  pixelsPerMm: number;
-  /** Whether the pixel at this offset of the window belongs to the region. */
-  inside(offset: number): boolean;
-  /** Pixels to the region's edge at this offset of the window. */
-  distance(offset: number): number;
   /** Usable width of the region, mm. */
   usableWidthMm: number;
   /** Top and bottom of the whole thing, pixels, for gradients that run over all its regions. */
@@ -33,51 +36,46 @@ export interface RegionGeometry {
 const SHADE_REACH_MM = 11;
 
 /**
- * The fields of one region. For now a single one: `tone`, 0 (deepest shadow) to 255 (highlight), one byte for each
- * pixel of the window, 0 outside the region.
+ * The fields of one region. For now a single one: `tone`, 0 (deepest shadow) to 255 (highlight), written to the
+ * region's pixels of the page-wide array given.
+ * @param fields page-wide arrays to write to, one byte a pixel
  * @throws RangeError for a light lower than 5 or higher than 90 degrees.
  */
-export function regionFields(geometry: RegionGeometry, form: Form, light: Light): { tone: Uint8Array } {
+export function regionFields(geometry: RegionGeometry, form: Form, light: Light, fields: { tone: Uint8Array }): void {
   if (light.kind === 'direction' && !(light.heightDegrees >= 5 && light.heightDegrees <= 90)) {
     throw new RangeError('The light stands between 5 and 90 degrees above the page.');
   }
-  const { left, top, right, bottom, pixelsPerMm, thing } = geometry;
-  const across = right - left;
-  const tone = new Uint8Array(across * (bottom - top));
-  const reach = Math.min((geometry.usableWidthMm * pixelsPerMm) / 2, SHADE_REACH_MM * pixelsPerMm);
-  const toLight = facing(geometry, light);
+  const { id, width, grown, distance, left, top, right, bottom, pixelsPerMm, thing } = geometry;
+  const reach = Math.max(1, pixelsPerMm * Math.min(geometry.usableWidthMm / 2, SHADE_REACH_MM));
+  const { dx, dy, middle, half } = sides(geometry, light);
   const onForm = { heightDegrees: light.kind === 'direction' ? light.heightDegrees : null };
   const tall = Math.max(1, thing.bottom - thing.top);
-  for (let i = 0; i < tone.length; i++) {
-    if (!geometry.inside(i)) continue;
-    const x = i % across;
-    const y = (i - x) / across;
-    const place = {
-      depth: Math.min(1, geometry.distance(i) / Math.max(1, reach)),
-      facing: toLight(x, y),
-      down: Math.min(1, Math.max(0, (top + y + 0.5 - thing.top) / tall)),
-    };
-    tone[i] = Math.round(255 * Math.min(1, Math.max(0, form.tone(place, onForm))));
+  const place = { depth: 0, facing: 0, down: 0 };
+  for (let y = top; y < bottom; y++) {
+    place.down = Math.min(1, Math.max(0, (y + 0.5 - thing.top) / tall));
+    for (let x = left, i = y * width + left; x < right; x++, i++) {
+      if (grown[i] !== id) continue;
+      place.depth = Math.min(1, distance[i] / reach);
+      place.facing = Math.min(1, Math.max(-1, (x * dx + y * dy - middle) / half));
+      fields.tone[i] = 255 * Math.min(1, Math.max(0, form.tone(place, onForm))) + 0.5;
+    }
   }
-  return { tone };
 }
 
-/** Position of each pixel between the region's far (-1) and near (1) side as the light sees it. */
-function facing(geometry: RegionGeometry, light: Light): (x: number, y: number) => number {
-  if (light.kind === 'ambient') return () => 0;
+/** Direction to the light, and where the region's middle and sides lie along it, pixels; all 0 for soft light. */
+function sides({ id, width, grown, left, top, right, bottom }: RegionGeometry, light: Light) {
+  if (light.kind === 'ambient') return { dx: 0, dy: 0, middle: 0, half: 1 };
   const angle = (light.azimuthDegrees * Math.PI) / 180;
   const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
-  const across = geometry.right - geometry.left;
   let nearest = -Infinity;
   let farthest = Infinity;
-  for (let i = 0; i < across * (geometry.bottom - geometry.top); i++) {
-    if (!geometry.inside(i)) continue;
-    const x = i % across;
-    const along = x * dx + ((i - x) / across) * dy;
-    if (along > nearest) nearest = along;
-    if (along < farthest) farthest = along;
+  for (let y = top; y < bottom; y++) {
+    for (let x = left, i = y * width + left; x < right; x++, i++) {
+      if (grown[i] !== id) continue;
+      const along = x * dx + y * dy;
+      if (along > nearest) nearest = along;
+      if (along < farthest) farthest = along;
+    }
   }
-  const middle = (nearest + farthest) / 2;
-  const half = Math.max(0.5, (nearest - farthest) / 2);
-  return (x, y) => (x * dx + y * dy - middle) / half;
+  return { dx, dy, middle: (nearest + farthest) / 2, half: Math.max(0.5, (nearest - farthest) / 2) };
 }

@@ -39,6 +39,13 @@ export function distanceTo(stops: Uint8Array, width: number, height: number): Fl
   return out;
 }
 
+/** Pixels from each pixel of a labelled page to the nearest line; 0 on lines, which have label 0. */
+export function distanceToLines(labels: Uint16Array, width: number, height: number): Float32Array {
+  const lines = new Uint8Array(labels.length);
+  for (let i = 0; i < labels.length; i++) lines[i] = labels[i] === 0 ? 1 : 0;
+  return distanceTo(lines, width, height);
+}
+
 function at(x: number, site: number, g: number): number {
   return (x - site) * (x - site) + g * g;
 }

@@ -7,7 +7,7 @@ import { type GreyImage, LineArtError } from './images.ts';
 import { dropSpecks, findInk } from './ink.ts';
 import { measureRegions } from './measures.ts';
 import { findNeighbours } from './neighbours.ts';
-import { type Doubt, type RegionMap } from './region-map.ts';
+import { type Doubt, NO_REGION, type RegionMap } from './region-map.ts';
 
 export interface FindOptions {
   /** Resolution of the picture on the real page. */
@@ -73,7 +73,7 @@ export function checkPage(grey: GreyImage): void {
 
 function keepRegions(parts: Components, width: number, height: number, pixelsPerMm: number, minRegionMm2: number) {
   const { boxes, areas, labels: all } = parts;
-  const idOf = new Uint16Array(parts.count + 1);
+  const idOf = new Uint16Array(parts.count + 1).fill(NO_REGION, 1);
   const doubts: Doubt[] = [];
   let count = 0;
   for (let label = 1; label <= parts.count; label++) {

@@ -1,8 +1,9 @@
 /**
- * Grows labels through the ink to the middle of each line, so that neighbours touch. Grows one pixel at a time from
+ * Grows labels through the ink to the middle of each line, so that neighbours touch. White paper that is no region
+ * grows too and keeps its NO_REGION, so that colour never runs over a line into the margin. Grows one pixel at a time from
  * all labels at once, by edges and corners in turn, which keeps the front near a circle. A pixel that two labels reach
  * in the same step goes to the smaller, so that the line between them is straight.
- * @param labels 0 where there is none
+ * @param labels 0 on ink
  * @param reachPx how far a label may grow; solid black shapes wider than twice this keep an unlabelled middle
  * @returns a new array; `labels` is not changed
  */

@@ -1,8 +1,8 @@
-import { type PointMm, type Region } from './region-map.ts';
+import { NO_REGION, type PointMm, type Region } from './region-map.ts';
 
 /**
  * Measures every region in one go over the page.
- * @param labels region id of each white pixel, 1..count
+ * @param labels region id of each white pixel, 1..count; 0 and NO_REGION are passed over
  * @param distance pixels from each pixel to the nearest ink
  * @returns regions in order of id
  */
@@ -16,7 +16,7 @@ export function measureRegions(
   const sums = Array.from({ length: count + 1 }, newSums);
   for (let y = 0, i = 0; y < height; y++) {
     for (let x = 0; x < width; x++, i++) {
-      if (labels[i] === 0) continue;
+      if (labels[i] === 0 || labels[i] === NO_REGION) continue;
       const s = sums[labels[i]];
       s.n++;
       s.x += x;

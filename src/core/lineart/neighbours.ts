@@ -1,4 +1,4 @@
-import { type Border } from './region-map.ts';
+import { type Border, NO_REGION } from './region-map.ts';
 
 /**
  * Length of a border, in pixels, per crossing of a line between neighbouring pixels, for the four directions of such
@@ -21,17 +21,19 @@ export function findNeighbours(
   const { width, height, pixelsPerMm } = size;
   const lengths = new Map<number, number>();
   const cross = (p: number, q: number, length: number) => {
-    if (p === q || p === 0 || q === 0) return;
+    if (p === 0 || q === 0 || p === NO_REGION || q === NO_REGION) return;
     const key = p < q ? p * 65536 + q : q * 65536 + p;
     lengths.set(key, (lengths.get(key) ?? 0) + length);
   };
   for (let y = 0, i = 0; y < height; y++) {
     for (let x = 0; x < width; x++, i++) {
       const down = y + 1 < height;
-      if (x + 1 < width) cross(grown[i], grown[i + 1], STRAIGHT);
-      if (down) cross(grown[i], grown[i + width], STRAIGHT);
-      if (down && x + 1 < width) cross(grown[i], grown[i + width + 1], DIAGONAL);
-      if (down && x > 0) cross(grown[i], grown[i + width - 1], DIAGONAL);
+      const right = x + 1 < width;
+      const own = grown[i];
+      if (right && grown[i + 1] !== own) cross(own, grown[i + 1], STRAIGHT);
+      if (down && grown[i + width] !== own) cross(own, grown[i + width], STRAIGHT);
+      if (down && right && grown[i + width + 1] !== own) cross(own, grown[i + width + 1], DIAGONAL);
+      if (down && x > 0 && grown[i + width - 1] !== own) cross(own, grown[i + width - 1], DIAGONAL);
     }
   }
   return [...lengths]

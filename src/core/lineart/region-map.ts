@@ -37,12 +37,15 @@ export interface Doubt {
   areaMm2: number;
 }
 
-/** What findRegions returns. Label 0 is no region (ink, or outside the drawing). */
+/** Label of white paper that belongs to no region: the margin around a drawing, and flecks too small to matter. */
+export const NO_REGION = 65_535;
+
+/** What findRegions returns. */
 export interface RegionMap {
   width: number;
   height: number;
   pixelsPerMm: number;
-  /** Region id of each white pixel. */
+  /** Region id of each white pixel, NO_REGION on other white paper, 0 on ink. */
   labels: Uint16Array;
   regions: Region[];
   neighbours: Border[];

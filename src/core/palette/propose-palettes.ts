@@ -66,7 +66,7 @@ const SHARES = [0.6, 0.3, 0.1];
 
 /**
  * Proposes palettes for a page: each thing gets a place in the scheme, a clarity and a key, and the family of pencils
- * that comes nearest. Proposals differ in which hand of the scheme rules the page. The search is greedy from the
+ * that comes nearest. Proposals differ in which hand of the scheme rules the page; the best by the sum of its scores comes first. The search is greedy from the
  * largest thing down, then improves one thing at a time until nothing gets better; the same seed gives the same result.
  * @throws RangeError for an empty tray, a page without things or an unknown scheme
  * @throws CancelledError when the run is cancelled
@@ -94,7 +94,11 @@ export async function proposePalettes(
     proposals.push(await solve(sheet, order, palette, random, breathe));
   }
   run.progress(1, 'done');
-  return proposals;
+  return proposals.sort((p, q) => total(q.scores) - total(p.scores));
+}
+
+function total({ parting, fit, shares }: Proposal['scores']): number {
+  return parting + fit + shares;
 }
 
 /** Families by part, each looked for once. */

@@ -1,14 +1,14 @@
 import { seededRandom } from '../random/index.ts';
 
 /** Side of the grain tile, pixels; a power of two so that coordinates wrap by masking. */
-export const TILE = 256;
-/** Grain pixels per mm of paper: one grain pixel is about an eighth of a millimetre. */
-export const GRAIN_PER_MM = 8;
+export const TILE = 512;
+/** Grain pixels per mm of paper. */
+export const GRAIN_PER_MM = 11;
 
 /**
  * The tooth of the paper as the pencil meets it: a tile that wraps, each value 0..255 equally common, so that the
- * pixels below a threshold cover exactly that share of the area. Low values are valleys that stay bare longest. Fibres
- * are round; the pencil's travel draws them out a little along the hand's natural slant.
+ * pixels below a threshold cover exactly that share of the area. Low values are valleys that stay bare longest. Most
+ * of it is fine and round, some is larger cloud, some is drawn out along the hand's natural slant.
  */
 export const paperGrain: Uint8Array = makeGrain();
 
@@ -16,31 +16,42 @@ function makeGrain(): Uint8Array {
   const random = seededRandom(20);
   const noise = Float32Array.from({ length: TILE * TILE }, () => random());
   const fine = blurAlong(blurAlong(noise, 1, 0, 1), 0, 1, 1);
-  const coarse = blurAlong(blurAlong(fine, 1, 0, 2), 0, 1, 2);
-  const strokes = blurAlong(blurAlong(noise, 2, -1, 7), 1, 1, 1);
-  const spread = (values: Float32Array) => {
-    const mean = values.reduce((a, b) => a + b, 0) / values.length;
-    return Math.sqrt(values.reduce((a, b) => a + (b - mean) ** 2, 0) / values.length);
-  };
-  const [f, c, s] = [1 / spread(fine), 0.55 / spread(coarse), 0.6 / spread(strokes)];
-  const mixed = fine.map((v, i) => v * f + coarse[i] * c + strokes[i] * s);
-  return equalised(mixed);
+  const coarse = blurAlong(blurAlong(fine, 1, 0, 3), 0, 1, 3);
+  const strokes = blurAlong(blurAlong(fine, 2, -1, 6), 1, 2, 1);
+  const [f, c, s] = [1 / spreadOf(fine), 0.34 / spreadOf(coarse), 0.3 / spreadOf(strokes)];
+  return equalised(fine.map((v, i) => v * f + coarse[i] * c + strokes[i] * s));
 }
 
+function spreadOf(values: Float32Array): number {
+  const mean = values.reduce((a, b) => a + b, 0) / values.length;
+  return Math.sqrt(values.reduce((a, b) => a + (b - mean) ** 2, 0) / values.length);
+}
+
+/** Sums over 2 x reach + 1 pixels along a direction, wrapping at the edges. */
 function blurAlong(values: Float32Array, dx: number, dy: number, reach: number): Float32Array {
   const mask = TILE - 1;
-  return values.map((_, i) => {
-    const x = i & mask;
-    const y = i >> 8;
-    let sum = 0;
-    for (let k = -reach; k <= reach; k++) sum += values[((y + k * dy) & mask) * TILE + ((x + k * dx) & mask)];
-    return sum;
-  });
+  const out = new Float32Array(values.length);
+  for (let y = 0, i = 0; y < TILE; y++) {
+    for (let x = 0; x < TILE; x++, i++) {
+      for (let k = -reach; k <= reach; k++) out[i] += values[((y + k * dy) & mask) * TILE + ((x + k * dx) & mask)];
+    }
+  }
+  return out;
 }
 
+/** Replaces each value by its rank, 0..255. */
 function equalised(values: Float32Array): Uint8Array {
-  const order = Uint32Array.from(values, (_, i) => i).sort((p, q) => values[p] - values[q]);
+  const order = Float32Array.from(values).sort();
   const ranks = new Uint8Array(values.length);
-  order.forEach((at, rank) => (ranks[at] = (rank * 256) / values.length));
+  for (let i = 0; i < values.length; i++) {
+    let low = 0;
+    let high = order.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (order[middle] < values[i]) low = middle + 1;
+      else high = middle;
+    }
+    ranks[i] = Math.min(255, (low * 256) / values.length);
+  }
   return ranks;
 }

@@ -26,10 +26,12 @@ export function laydownStrip(
   });
   const data = new Uint8ClampedArray(4 * width * height);
   const mask = TILE - 1;
+  // A strip is seen from further away than the page: two grain pixels to one of its own.
+  const coarse = 2;
   for (let y = 0, p = 0; y < height; y++) {
-    const row = ((y + shift * 37) & mask) * TILE;
+    const row = ((coarse * y + shift * 37) & mask) * TILE;
     for (let x = 0; x < width; x++, p += 4) {
-      const grain = paperGrain[row + ((x + shift * 91) & mask)];
+      const grain = paperGrain[row + ((coarse * x + shift * 91) & mask)];
       const at = (x / Math.max(1, width - 1)) * (SAMPLES - 1);
       const edge = Math.min(x, y, width - 1 - x, height - 1 - y);
       // Strokes turn back within a few pixels of the edge: bare valleys widen there.

@@ -48,29 +48,42 @@ export function renderPreview(source: PreviewSource, window?: PreviewWindow): Rg
   const across = Math.ceil(width / step);
   const down = Math.ceil(height / step);
   const data = new Uint8ClampedArray(4 * across * down);
-  const [paperRed, paperGreen, paperBlue] = source.paper.map(Math.round);
+  // Whole pixels are written at once; the bytes lie red, green, blue, alpha from the lowest on every machine that runs this.
+  const pixels = new Uint32Array(data.buffer);
+  const [red, green, blue] = source.paper.map(Math.round);
+  const bare = pack(red, green, blue);
+  const { labels, tone, tables } = source;
   const grainScale = GRAIN_PER_MM / source.pixelsPerMm;
   const mask = TILE - 1;
+  let label = -1;
+  let table: ToneTable | null = null;
   for (let oy = 0, p = 0; oy < down; oy++) {
     const y = Math.min(source.height - 1, top + oy * step);
     const grainRow = ((y * grainScale) & mask) * TILE;
-    for (let ox = 0; ox < across; ox++, p += 4) {
+    for (let ox = 0; ox < across; ox++, p++) {
       const x = Math.min(source.width - 1, left + ox * step);
       const i = y * source.width + x;
-      const table = source.tables[source.labels[i]];
-      data[p + 3] = 255;
-      if (!table) {
-        data[p] = paperRed;
-        data[p + 1] = paperGreen;
-        data[p + 2] = paperBlue;
+      if (labels[i] !== label) {
+        label = labels[i];
+        table = tables[label] ?? null;
+      }
+      if (table === null) {
+        pixels[p] = bare;
         continue;
       }
-      const t = ((source.tone[i] * (TONE_STEPS - 1) + 127) / 255) | 0;
+      const t = (tone[i] * (TONE_STEPS - 1) + 127) >> 8;
       const share = SHARE[(table.specks[t] << 8) | paperGrain[grainRow + ((x * grainScale) & mask)]];
-      data[p] = paperRed + ((table.rgb[3 * t] - paperRed) * share) / 255;
-      data[p + 1] = paperGreen + ((table.rgb[3 * t + 1] - paperGreen) * share) / 255;
-      data[p + 2] = paperBlue + ((table.rgb[3 * t + 2] - paperBlue) * share) / 255;
+      const rest = 255 - share;
+      pixels[p] = pack(
+        ((red * rest + table.rgb[3 * t] * share) * 257) >> 16,
+        ((green * rest + table.rgb[3 * t + 1] * share) * 257) >> 16,
+        ((blue * rest + table.rgb[3 * t + 2] * share) * 257) >> 16,
+      );
     }
   }
   return { width: across, height: down, data };
+}
+
+function pack(red: number, green: number, blue: number): number {
+  return 0xff000000 | (blue << 16) | (green << 8) | red;
 }

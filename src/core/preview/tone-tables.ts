@@ -4,9 +4,9 @@ import { type Layer, shareInZone } from '../recipe/index.ts';
 import { shadeOf } from './shade.ts';
 
 /** Steps of the tone that are computed; the 256 tones of a page fall on the nearest. */
-export const TONE_STEPS = 128;
+export const TONE_STEPS = 64;
 
-/** How a recipe looks at every tone after some of its layers: for each of the 128 tones red, green, blue and specks. */
+/** How a recipe looks at every tone after some of its layers: for each tone step red, green, blue and specks. */
 export interface ToneTable {
   /** TONE_STEPS x 3, sRGB of the pigment. */
   rgb: Uint8Array;

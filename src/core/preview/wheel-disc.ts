@@ -1,7 +1,7 @@
 import { hueOfWheel, labOfOklch, labOfSpectrum, rgbOfLab } from '../colour/index.ts';
 import { type Paper, bareGround, layPasses, pencilOptics } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
-import { GRAIN_PER_MM, TILE, paperGrain } from './grain.ts';
+import { TILE, paperGrain } from './grain.ts';
 import { type Shade, pigmentShare, shadeOf } from './shade.ts';
 
 /** Chroma (OKLCH) at the rim of the wheel; pencils are plotted on the same scale. */
@@ -38,7 +38,6 @@ export function wheelDisc(paper: Paper, size: number): RgbaImage {
   const data = new Uint8ClampedArray(4 * size * size);
   const mask = TILE - 1;
   const middle = size / 2;
-  const perGrain = GRAIN_PER_MM / 8;
   for (let y = 0, p = 0; y < size; y++) {
     for (let x = 0; x < size; x++, p += 4) {
       const dx = x + 0.5 - middle;
@@ -46,15 +45,13 @@ export function wheelDisc(paper: Paper, size: number): RgbaImage {
       const radius = Math.hypot(dx, dy) / middle;
       if (radius > 1) continue;
       const angle = ((Math.atan2(dx, -dy) * 180) / Math.PI + 360) % 360;
-      // Sectors are laid side by side: a hair of bare paper stays between the twelve.
-      const fromSeam = Math.abs(((angle + 15) % 30) - 15 - 15 * Math.sign(((angle + 15) % 30) - 15)) * radius * middle;
-      const grain = paperGrain[((y * perGrain) & mask) * TILE + ((x * perGrain) & mask)];
+      const grain = paperGrain[(y & mask) * TILE + (x & mask)];
       const out = (radius - HUB) / (1 - HUB);
-      const seam = fromSeam < 60 ? (60 - fromSeam) * 1.6 : 0;
-      const rim = out > 0.97 ? (out - 0.97) * 9000 : 0;
+      // The rim is ragged as a hand leaves it: what the last strokes miss there is not paper but nothing.
+      if (out > 0.975 && grain < (out - 0.975) * 10000) continue;
       const ring = Math.min(RINGS - 1, Math.max(0, Math.floor(out * RINGS)));
       const shade = shades[Math.round((angle / 360) * SECTORS) % SECTORS][ring];
-      const share = out < 0 ? 0 : pigmentShare(grain - seam * (1 - out * 0.6) - rim, shade.specks);
+      const share = out < 0 ? 0 : pigmentShare(grain, shade.specks);
       for (let c = 0; c < 3; c++) data[p + c] = bare[c] + (shade.covered[c] - bare[c]) * share;
       data[p + 3] = 255;
     }

@@ -1,6 +1,7 @@
 import { gunzipSync } from 'node:zlib';
 import { eq } from 'drizzle-orm';
 import { type PlanChange, type RegionsMeta, type SheetState, type Thing } from '../../contracts/index.ts';
+import { NO_REGION } from '../../core/lineart/index.ts';
 import { keepBlob, readBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { commands, regionMaps, sheets } from '../db/schema.ts';
@@ -25,7 +26,7 @@ async function stored(db: Querying, sheetId: string) {
 /**
  * Stores the regions found on a sheet. Where regions stood before, things keep theirs: each old region goes over to
  * the new one at its widest place, in the plan and in everything that undo remembers.
- * @param labels gzip of 16-bit little-endian region ids, width x height
+ * @param labels gzip of 16-bit little-endian labels as findRegions gives them, width x height
  */
 export async function storeRegions(
   db: Database,
@@ -61,7 +62,7 @@ function unpack(labels: Uint8Array, { width, height, regions }: RegionsMeta): Ui
   })();
   if (bytes.length !== 2 * width * height) throw new Refused(422, 'The raster of regions is not as large as its page.');
   const raster = new Uint16Array(new Uint8Array(bytes).buffer);
-  const highest = raster.reduce((a, b) => Math.max(a, b), 0);
+  const highest = raster.reduce((a, b) => (b === NO_REGION ? a : Math.max(a, b)), 0);
   if (highest !== regions.length) throw new Refused(422, 'The raster of regions and their list do not agree.');
   return raster;
 }
@@ -71,7 +72,8 @@ async function carryOver(tx: Querying, sheet: typeof sheets.$inferSelect, old: R
     old.regions.map(({ id, pole }) => {
       const x = Math.floor(pole.x * old.pixelsPerMm);
       const y = Math.floor(pole.y * old.pixelsPerMm);
-      return [id, raster[y * old.width + x] ?? 0];
+      const now = raster[y * old.width + x] ?? 0;
+      return [id, now === NO_REGION ? 0 : now];
     }),
   );
   const moved = (things: Thing[]): Thing[] => {

@@ -8,9 +8,8 @@ import { useLogStepMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { SheetView } from '../desk/sheet-view.tsx';
-import { usePreview } from '../desk/use-preview.ts';
-import { Button, Laydown, PointMark, PressureMark, StrokeMark } from '../parts/index.ts';
-import { zoneWords } from '../layers/thing-layers.tsx';
+import { usePreview, useZoneVeil } from '../desk/use-preview.ts';
+import { Button, Laydown, PointMark, PressureMark, StrokeMark, ZoneBar, zoneWords } from '../parts/index.ts';
 import { about } from './about.ts';
 import { useAwake } from './use-awake.ts';
 import { useLaidByDone } from './use-laid-by-done.ts';
@@ -32,7 +31,8 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
   const { markDone, takeBack } = useMarking(plan, step?.id, done.at(-1)?.stepId);
   // The preview runs one layer ahead: it shows what this step should leave behind.
   const afterStep = useMemo(() => (step ? [...done, { stepId: step.id } as LogEntry] : done), [done, step]);
-  const preview = usePreview(useLaidByDone({ plan, done: afterStep as LogEntry[] }));
+  const preview = usePreview(useLaidByDone({ plan, done: afterStep as LogEntry[] }), true);
+  const veil = useZoneVeil(step);
   const regionIds = useMemo(() => step?.regionIds ?? [], [step]);
 
   if (!step) {
@@ -69,6 +69,7 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
         <div className="min-h-0">
           <SheetView
             under={preview}
+            veil={veil}
             selected={regionIds}
             paperTint={paperById(sheet.plan.page.paper).tint}
             fitRegions={regionIds}
@@ -93,8 +94,11 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
           </div>
           <h1 className="mt-4 text-3xl">{nameOf.get(step.thingId)}</h1>
           <p className="mt-0.5 text-lg">
-            {step.regionIds.length === 1 ? '1 region' : `${step.regionIds.length} regions`}, {zoneWords(step)}
+            {step.regionIds.length === 1 ? '1 region' : `${step.regionIds.length} regions`}, {zoneWords(step.zone)}
           </p>
+          <div className="mt-2">
+            <ZoneBar zone={step.zone} />
+          </div>
           <dl className="mt-4 grid grid-cols-3 gap-2">
             <Fact name="pressure" value={step.pressure} mark={<PressureMark pressure={step.pressure} size={84} />} />
             <Fact name="stroke" value={step.stroke} mark={<StrokeMark stroke={step.stroke} size={76} />} />
@@ -116,11 +120,12 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
             )}
           </p>
           <div className="mt-auto flex gap-2 pt-4">
-            <Button look="strong" className="min-h-16 flex-1 text-2xl" onClick={markDone} aria-keyshortcuts="Space">
+            <Button look="strong" large className="flex-1" onClick={markDone} aria-keyshortcuts="Space">
               Done
             </Button>
             <Button
-              className="min-h-16 w-20"
+              large
+              className="w-20"
               onClick={takeBack}
               disabled={done.length === 0}
               aria-label="Take the last step back"

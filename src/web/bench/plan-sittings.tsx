@@ -34,6 +34,7 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
   return (
     <Frame
       title="Bench"
+      wholeRest
       centre={
         <div className="flex h-full">
           <div className="min-w-0 flex-1">

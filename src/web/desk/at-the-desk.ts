@@ -38,8 +38,10 @@ export const atTheDesk = createSlice({
     pointAtPencil(state, { payload }: PayloadAction<string | null>) {
       state.pencilId = payload;
     },
-    zoomTo(state, { payload }: PayloadAction<{ sheetId: string; view: { k: number; x: number; y: number } }>) {
-      state.views[payload.sheetId] = payload.view;
+    /** Keeps a place that the user zoomed to, or with null goes back to fitting the page. */
+    zoomTo(state, { payload }: PayloadAction<{ sheetId: string; view: { k: number; x: number; y: number } | null }>) {
+      if (payload.view) state.views[payload.sheetId] = payload.view;
+      else delete state.views[payload.sheetId];
     },
     showUpTo(state, { payload }: PayloadAction<number | null>) {
       state.upToLayer = payload;

@@ -2,6 +2,7 @@
 export interface Painting {
   picture: ImageBitmap;
   under: CanvasImageSource | null;
+  veil: CanvasImageSource | null;
   /** Scale and offset, CSS pixels. */
   view: { k: number; x: number; y: number };
   size: { width: number; height: number };
@@ -11,7 +12,7 @@ export interface Painting {
   hovered: Path2D | null;
 }
 
-const VEIL = 'rgba(226, 226, 224, 0.66)';
+const VEIL = 'rgba(226, 226, 224, 0.56)';
 
 /** Paints paper, prediction and ink, veils what is not chosen, and outlines what is in black and white. */
 export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void {
@@ -36,7 +37,8 @@ export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void 
   context.globalCompositeOperation = 'source-over';
 
   const shown = [...painting.chosen, ...painting.lit];
-  if (shown.length) veilAllBut(context, shown, picture);
+  if (painting.veil) context.drawImage(painting.veil, 0, 0, picture.width, picture.height);
+  else if (shown.length) veilAllBut(context, shown, picture);
   for (const path of shown) outline(context, path, view.k, 1);
   if (painting.hovered) outline(context, painting.hovered, view.k, 0.8);
 }

@@ -7,10 +7,11 @@ import { pointAtPencil } from './at-the-desk.ts';
 import { useDesk } from './desk-context.ts';
 
 /** The pencils in play in the order in which they will be picked up; pointing at one lights its places on the sheet. */
-export function PencilRest() {
+export function PencilRest({ whole }: { whole: boolean }) {
   const { sheet, pencilById } = useDesk();
   const dispatch = useAppDispatch();
-  const thingId = useAppSelector((state) => state.atTheDesk.thingId);
+  const chosen = useAppSelector((state) => state.atTheDesk.thingId);
+  const thingId = whole ? null : chosen;
   const pointed = useAppSelector((state) => state.atTheDesk.pencilId);
   const ids = usePencilsInPlay(thingId);
   const pencils = ids.flatMap((id) => pencilById.get(id) ?? []);
@@ -46,7 +47,7 @@ export function PencilRest() {
               >
                 <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={96} height={44} />
                 <span className="flex items-baseline justify-between gap-1 leading-tight">
-                  <span className="font-figure text-[0.98rem] font-bold">{pencil.code}</span>
+                  <span className="font-figure text-[0.98rem] font-bold whitespace-nowrap">{pencil.code}</span>
                   <span className="truncate text-[0.72rem]">{pencil.ownName || pencil.name}</span>
                 </span>
               </button>

@@ -1,3 +1,4 @@
+import { NO_REGION } from '../../core/lineart/index.ts';
 import { type PageRegions } from './desk-context.ts';
 
 /**
@@ -7,8 +8,11 @@ import { type PageRegions } from './desk-context.ts';
 export function regionAt({ labels, width, height }: PageRegions, x: number, y: number, reach: number): number | null {
   const cx = Math.floor(x);
   const cy = Math.floor(y);
-  const at = (px: number, py: number) =>
-    px < 0 || py < 0 || px >= width || py >= height ? 0 : labels[py * width + px];
+  const at = (px: number, py: number) => {
+    if (px < 0 || py < 0 || px >= width || py >= height) return 0;
+    const label = labels[py * width + px];
+    return label === NO_REGION ? 0 : label;
+  };
   if (at(cx, cy)) return at(cx, cy);
   let best: number | null = null;
   let nearest = reach * reach;

@@ -1,5 +1,5 @@
 import { select } from 'd3-selection';
-import { type D3ZoomEvent, type ZoomBehavior, zoom, zoomIdentity } from 'd3-zoom';
+import { type D3ZoomEvent, type ZoomBehavior, zoom, zoomIdentity, zoomTransform } from 'd3-zoom';
 import { Maximize, Minus, Plus } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
@@ -17,9 +17,13 @@ interface Props {
   lit?: readonly number[];
   /** Called with the region clicked, or null beside all; with shift or ctrl to add to the choice. */
   onPick?(regionId: number | null, add: boolean): void;
-  /** Shown at the pointer while it is over a region. */
+  /** Called with the region pointed at, by mouse or by the arrow keys, or null. */
   onHover?(regionId: number | null): void;
   paperTint: string;
+  /** A picture laid over the page that veils what does not matter now, instead of veiling all that is not selected. */
+  veil?: CanvasImageSource | null;
+  /** Without the zoom buttons, where the sheet is only shown. */
+  bare?: boolean;
   /** Zooms to these regions each time `fitKey` changes, instead of keeping the sheet's own place. */
   fitRegions?: readonly number[];
   fitKey?: string;
@@ -28,7 +32,18 @@ interface Props {
 const MARGIN = 18;
 
 /** The sheet on the desk: paper, prediction, ink and what is chosen, with pan, pinch and wheel zoom. */
-export function SheetView({ under, selected = [], lit = [], onPick, onHover, paperTint, fitRegions, fitKey }: Props) {
+export function SheetView({
+  under,
+  selected = [],
+  lit = [],
+  onPick,
+  onHover,
+  paperTint,
+  veil,
+  bare,
+  fitRegions,
+  fitKey,
+}: Props) {
   const { sheet, picture, page } = useDesk();
   const dispatch = useAppDispatch();
   const holder = useRef<HTMLDivElement>(null);
@@ -71,8 +86,8 @@ export function SheetView({ under, selected = [], lit = [], onPick, onHover, pap
       .scaleExtent([least, 12])
       .clickDistance(5)
       .on('zoom', ({ transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => setView({ k, x, y }))
-      .on('end', ({ transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => {
-        if (!own) dispatch(zoomTo({ sheetId: sheet.id, view: { k, x, y } }));
+      .on('end', ({ sourceEvent, transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => {
+        if (!own && sourceEvent) dispatch(zoomTo({ sheetId: sheet.id, view: { k, x, y } }));
       });
     const target = select(canvas.current);
     target.call(behaviour.current).on('dblclick.zoom', null);
@@ -85,14 +100,14 @@ export function SheetView({ under, selected = [], lit = [], onPick, onHover, pap
   useEffect(() => {
     if (!canvas.current || !size || !view) return;
     const painting: Painting = {
-      ...{ picture, under: under ?? null, view, size, paperTint },
+      ...{ picture, under: under ?? null, veil: veil ?? null, view, size, paperTint },
       chosen: page ? selected.map((id) => outlineOf(page, id)) : [],
       lit: page ? lit.map((id) => outlineOf(page, id)) : [],
       hovered: page && hovered ? outlineOf(page, hovered) : null,
     };
     const frame = requestAnimationFrame(() => canvas.current && paintSheet(canvas.current, painting));
     return () => cancelAnimationFrame(frame);
-  }, [picture, under, view, size, paperTint, page, selected, lit, hovered]);
+  }, [picture, under, veil, view, size, paperTint, page, selected, lit, hovered]);
 
   const regionUnder = (event: React.MouseEvent) => {
     if (!page || !view) return null;
@@ -106,11 +121,25 @@ export function SheetView({ under, selected = [], lit = [], onPick, onHover, pap
     setHovered(id);
     onHover?.(id);
   };
-  const scaleBy = (factor: number) =>
-    canvas.current && behaviour.current && select(canvas.current).call(behaviour.current.scaleBy, factor);
+  const scaleBy = (factor: number) => {
+    if (!canvas.current || !behaviour.current) return;
+    select(canvas.current).call(behaviour.current.scaleBy, factor);
+    const { k, x, y } = zoomTransform(canvas.current);
+    if (!own) dispatch(zoomTo({ sheetId: sheet.id, view: { k, x, y } }));
+  };
+  /** Arrow keys step through the regions in reading order, Enter chooses, Space adds to the choice. */
+  const onKey = (event: React.KeyboardEvent) => {
+    if (!page || !onPick) return;
+    const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+    if (by) hover((((hovered ?? (by > 0 ? 0 : 1)) - 1 + by + page.regions.length) % page.regions.length) + 1);
+    else if (event.key === 'Enter' || event.key === ' ') onPick(hovered, event.key === ' ');
+    else return;
+    event.preventDefault();
+  };
   const refit = () => {
     if (canvas.current && behaviour.current && fit) {
       select(canvas.current).call(behaviour.current.transform, zoomIdentity.translate(fit.x, fit.y).scale(fit.k));
+      if (!own) dispatch(zoomTo({ sheetId: sheet.id, view: null }));
     }
   };
 
@@ -123,15 +152,19 @@ export function SheetView({ under, selected = [], lit = [], onPick, onHover, pap
         role="img"
         className="absolute inset-0 h-full w-full touch-none"
         style={{ cursor: hovered && onPick ? 'pointer' : 'grab' }}
+        tabIndex={onPick ? 0 : undefined}
+        onKeyDown={onKey}
         onMouseMove={(event) => hover(regionUnder(event))}
         onMouseLeave={() => hover(null)}
         onClick={(event) => onPick?.(regionUnder(event), event.shiftKey || event.ctrlKey || event.metaKey)}
       />
-      <div className="absolute bottom-3 left-3 flex border border-edge bg-leaf">
-        <ZoomButton label="Zoom out" onClick={() => scaleBy(1 / 1.5)} icon={<Minus size={17} />} />
-        <ZoomButton label="Zoom in" onClick={() => scaleBy(1.5)} icon={<Plus size={17} />} />
-        <ZoomButton label="Fit the page" onClick={refit} icon={<Maximize size={16} />} />
-      </div>
+      {!bare && (
+        <div className="absolute bottom-3 left-3 flex border border-edge bg-leaf">
+          <ZoomButton label="Zoom out" onClick={() => scaleBy(1 / 1.5)} icon={<Minus size={17} />} />
+          <ZoomButton label="Zoom in" onClick={() => scaleBy(1.5)} icon={<Plus size={17} />} />
+          <ZoomButton label="Fit the page" onClick={refit} icon={<Maximize size={16} />} />
+        </div>
+      )}
     </div>
   );
 }

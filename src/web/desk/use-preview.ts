@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PreviewRequest, pageWorker } from '../workers/index.ts';
+import { type Step } from '../../core/bench/index.ts';
 import { type Light } from '../../core/light/index.ts';
 import { asTrayPencil } from '../api/as-tray-pencil.ts';
 import { type Desk, useDesk } from './desk-context.ts';
@@ -21,8 +22,9 @@ function stepFor({ picture }: Desk): number {
 /**
  * What will come out on the page, as a canvas; null until it is there or while nothing has a family.
  * @param upTo layers laid so far by thing id; things that are not named show all of theirs
+ * @param fine at the full resolution of the working picture, for looking closely
  */
-export function usePreview(upTo: Readonly<Record<string, number>>): HTMLCanvasElement | null {
+export function usePreview(upTo: Readonly<Record<string, number>>, fine = false): HTMLCanvasElement | null {
   const desk = useDesk();
   const { sheet, page, recipes, forms, pencilById } = desk;
   const request = useMemo((): PreviewRequest => {
@@ -40,7 +42,7 @@ export function usePreview(upTo: Readonly<Record<string, number>>): HTMLCanvasEl
       upTo,
     };
   }, [sheet.plan.things, sheet.plan.light, sheet.plan.page.paper, recipes, forms, pencilById, upTo]);
-  const step = stepFor(desk);
+  const step = fine ? 1 : stepFor(desk);
   const wanted = page !== null && recipes.size > 0;
   const size = { width: page?.width ?? 0, height: page?.height ?? 0 };
   const key = page?.key ?? '';
@@ -54,14 +56,39 @@ export function usePreview(upTo: Readonly<Record<string, number>>): HTMLCanvasEl
 /** What the light alone does, as grey. */
 export function useTonePicture(light: Light): HTMLCanvasElement | null {
   const desk = useDesk();
-  const { sheet, page, forms } = desk;
-  const things = useMemo(
-    () => sheet.plan.things.map(({ id, regionIds }) => ({ regionIds, form: forms.get(id) ?? 'raised' })),
-    [sheet.plan.things, forms],
-  );
+  const { page } = desk;
+  const things = useFormedThings();
   const step = stepFor(desk);
   const key = page?.key ?? '';
   return usePixels(page !== null, () => pageWorker.tonePicture(key, things, light, step), [key, things, light, step]);
+}
+
+/** A veil over all but the zone of a step; null until it is there. */
+export function useZoneVeil(
+  step: Pick<Step, 'regionIds' | 'zone' | 'halfWidthMm'> | undefined,
+): HTMLCanvasElement | null {
+  const desk = useDesk();
+  const { sheet, page } = desk;
+  const things = useFormedThings();
+  const key = page?.key ?? '';
+  const { light } = sheet.plan;
+  const every = stepFor(desk);
+  return usePixels(
+    page !== null && step !== undefined,
+    () => {
+      const { regionIds, zone, halfWidthMm } = step!;
+      return pageWorker.zoneVeil(key, things, light, { regionIds, zone, halfWidthMm, step: every });
+    },
+    [key, things, light, step, every],
+  );
+}
+
+function useFormedThings() {
+  const { sheet, forms } = useDesk();
+  return useMemo(
+    () => sheet.plan.things.map(({ id, regionIds }) => ({ regionIds, form: forms.get(id) ?? 'raised' })),
+    [sheet.plan.things, forms],
+  );
 }
 
 /** The newest pixels asked for: while one request is under way only the latest of the following is kept. */

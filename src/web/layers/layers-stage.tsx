@@ -37,6 +37,7 @@ export function LayersStage() {
   return (
     <Frame
       title="Layers"
+      topOn={thingId}
       centre={
         <div className="flex h-full flex-col">
           <div className="min-h-0 flex-1">

@@ -16,6 +16,7 @@ import {
   Section,
   StrokeMark,
   ToothGauge,
+  zoneWords,
 } from '../parts/index.ts';
 import { pencilWorker } from '../workers/index.ts';
 
@@ -126,7 +127,7 @@ function LayerRow({ layer, number, toothLeft, onEdit }: RowProps) {
       <p className="mt-1 pl-6 text-[0.95rem] leading-snug">
         {layer.purpose}{' '}
         <span className="text-soft">
-          {zoneWords(layer)}, {layer.stroke},{' '}
+          {zoneWords(layer.zone)}, {layer.stroke},{' '}
           {layer.point === 'side of the lead' ? layer.point : `${layer.point} point`}.
         </span>
       </p>
@@ -173,14 +174,6 @@ function Stepper({ value, onChange, label }: { value: number; onChange(value: nu
       </button>
     </span>
   );
-}
-
-/** Which part of the shape a layer covers, in words. */
-export function zoneWords({ zone: { from, to } }: { zone: { from: number; to: number } }): string {
-  if (from <= 0 && to >= 1) return 'everywhere';
-  if (from <= 0) return `the darkest ${Math.round(100 * to)}% of the values`;
-  if (to >= 1) return `all but the darkest ${Math.round(100 * from)}% of the values`;
-  return `all but the darkest ${Math.round(100 * from)}% and the lightest ${Math.round(100 * (1 - to))}% of the values`;
 }
 
 function useChecked(recipe: Recipe, widthsMm: readonly number[]): Checked | null {

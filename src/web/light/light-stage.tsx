@@ -36,6 +36,7 @@ export function LightStage() {
   return (
     <Frame
       title="Light"
+      topOn={thingId}
       centre={<SheetView under={tone} selected={regionIds} lit={lit} onPick={pick} paperTint="#ffffff" />}
       side={
         <>

@@ -19,8 +19,10 @@ export function PageStage() {
   const chosen = useAppSelector((state) => state.atTheDesk.regionIds);
   const lit = useLitRegions();
   const [hovered, setHovered] = useState<number | null>(null);
+  const [picked, setPicked] = useState<number | null>(null);
   const finding = useRegionFinding();
   const pick = (regionId: number | null, add: boolean) => {
+    setPicked(regionId);
     if (regionId === null) dispatch(chooseRegions([]));
     else if (add) dispatch(toggleRegion(regionId));
     else {
@@ -30,7 +32,7 @@ export function PageStage() {
       else dispatch(chooseRegions([regionId]));
     }
   };
-  const shown = hovered ?? (chosen.length === 1 ? chosen[0] : null);
+  const shown = hovered ?? (chosen.length === 1 ? chosen[0] : chosen.includes(picked ?? 0) ? picked : null);
   return (
     <Frame
       title="Sheet"

@@ -8,4 +8,5 @@ export { Progress } from './progress.tsx';
 export { Section } from './section.tsx';
 export { Laydown } from './laydown.tsx';
 export { PressureMark, StrokeMark, PointMark, ToothGauge } from './pictograms.tsx';
+export { ZoneBar, zoneWords } from './zone-bar.tsx';
 export { PixelCanvas } from './pixel-canvas.tsx';

@@ -41,6 +41,7 @@ function RecordOf({ entries, bench }: { entries: readonly RecordEntry[]; bench: 
   return (
     <Frame
       title="Record"
+      wholeRest
       centre={
         <div className="flex h-full">
           <div className="min-w-0 flex-1">

@@ -58,10 +58,10 @@ function SheetOnShelf({ card }: { card: SheetCard }) {
   const { data: sheet } = useSheetQuery(card.id);
   const share = card.steps ? card.stepsDone / card.steps : 0;
   return (
-    <li className="w-80">
+    <li className="w-96">
       <Link to={`/sheets/${card.id}/${card.steps ? 'bench' : 'page'}`} className="group block">
         <span
-          className="flex h-80 items-center justify-center p-3 shadow-md transition-transform group-hover:-translate-y-1"
+          className="flex h-96 items-center justify-center p-3 shadow-md transition-transform group-hover:-translate-y-1"
           style={{ background: paperById(card.paper).tint }}
         >
           {sheet && (
@@ -99,7 +99,7 @@ function progressOf({ regions, things, steps, stepsDone }: SheetCard): string {
 function BringIn({ busy, onFile }: { busy: boolean; onFile(file: File): void }) {
   const input = useRef<HTMLInputElement>(null);
   return (
-    <div className="flex h-80 w-80 flex-col items-start justify-between border border-dashed border-edge p-6">
+    <div className="flex h-96 w-80 flex-col items-start justify-between border border-dashed border-edge p-6">
       <FilePlus2 size={34} strokeWidth={1.4} aria-hidden />
       <div>
         <h2 className="text-xl">A page of your own</h2>

@@ -1,4 +1,4 @@
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { paperById } from '../../core/laydown/index.ts';
 import { SCHEMES, schemeById } from '../../core/palette/index.ts';
 import { placeAt } from '../../core/colour/index.ts';
@@ -12,6 +12,7 @@ import { useLitRegions } from '../desk/use-lit.ts';
 import { usePreview } from '../desk/use-preview.ts';
 import { Pick, Section } from '../parts/index.ts';
 import { Families } from './families.tsx';
+import { PointedPencil } from './pointed-pencil.tsx';
 import { Proposals } from './proposals.tsx';
 import { Wheel } from './wheel.tsx';
 
@@ -26,6 +27,7 @@ export function WheelStage() {
   const chosen = useAppSelector((state) => state.atTheDesk.regionIds);
   const lit = useLitRegions();
   const preview = usePreview(ALL_LAYERS);
+  const [pointed, setPointed] = useState<string | null>(null);
   const turnTo = useCallback(
     (anchor: number) => void change(`turn the wheel to ${placeAt(anchor).name}`, { wheel: { ...wheel, anchor } }),
     [change, wheel],
@@ -54,17 +56,22 @@ export function WheelStage() {
               inPlay={inPlay}
               onTurn={turnTo}
               onPencil={(pencil) => turnTo(Math.round(pencil.wheelAngle) % 360)}
+              onPoint={setPointed}
             />
           </div>
-          <div className="h-72 w-66 shrink-0 self-end">
-            <SheetView
-              under={preview}
-              selected={chosen}
-              lit={lit}
-              onPick={pick}
-              paperTint={paperById(page.paper).tint}
-              fitKey="beside the wheel"
-            />
+          <div className="flex h-full w-68 shrink-0 flex-col pt-4 pr-4">
+            <PointedPencil pencilId={pointed} />
+            <div className="mt-auto h-68">
+              <SheetView
+                under={preview}
+                selected={chosen}
+                lit={lit}
+                onPick={pick}
+                paperTint={paperById(page.paper).tint}
+                fitKey="beside the wheel"
+                bare
+              />
+            </div>
           </div>
         </div>
       }

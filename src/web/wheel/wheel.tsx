@@ -29,10 +29,12 @@ interface Props {
   inPlay: ReadonlySet<string>;
   onTurn(anchor: number): void;
   onPencil(pencil: LaidPencil): void;
+  /** Called with the pencil pointed at, or null. */
+  onPoint(pencilId: string | null): void;
 }
 
 /** The painter's wheel as laydowns, the tray's pencils where they really fall, and the scheme's hands, which turn together. */
-export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onPencil }: Props) {
+export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onPencil, onPoint }: Props) {
   const disc = useDisc(paper);
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<number | null>(null);
@@ -45,18 +47,18 @@ export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onP
   };
   return (
     <div className="relative aspect-square h-full max-h-full max-w-full">
-      <div className="absolute inset-[7%]">
+      <div className="absolute inset-[5.5%]">
         <PixelCanvas pixels={disc} label="" className="h-full w-full" />
       </div>
       <svg
         ref={svg}
-        viewBox="-116.3 -116.3 232.6 232.6"
+        viewBox="-112.4 -112.4 224.8 224.8"
         className="absolute inset-0 h-full w-full"
         role="group"
         aria-label="Painter's wheel"
       >
         {WHEEL_PLACES.map(({ name, angle }) => {
-          const [x, y] = polar(angle, RIM + 9);
+          const [x, y] = polar(angle, RIM + 6.2);
           return (
             <text
               key={name}
@@ -78,7 +80,14 @@ export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onP
           const [x, y] = polar(on.wheelAngle, radiusOf(on.chroma));
           const playing = inPlay.has(pencil.id);
           return (
-            <g key={pencil.id} onClick={() => onPencil(on)} className="cursor-pointer" data-pencil={pencil.code}>
+            <g
+              key={pencil.id}
+              onClick={() => onPencil(on)}
+              className="cursor-pointer"
+              onMouseEnter={() => onPoint(pencil.id)}
+              onMouseLeave={() => onPoint(null)}
+              data-pencil={pencil.code}
+            >
               <title>{`${pencil.code} ${pencil.ownName || pencil.name}`}</title>
               <circle cx={x} cy={y} r={playing ? 3.4 : 2.1} fill={pencil.colour} stroke="#fff" strokeWidth="1.5" />
               <circle cx={x} cy={y} r={playing ? 4.1 : 2.8} fill="none" stroke="#000" strokeWidth={playing ? 1 : 0.5} />

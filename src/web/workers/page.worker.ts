@@ -8,9 +8,17 @@ import {
   pencilOptics,
 } from '../../core/laydown/index.ts';
 import { type FormedThing, type Light, pageTone } from '../../core/light/index.ts';
-import { LINE_REACH_MM, type Region, findRegions, greyOfRgba, growLabels } from '../../core/lineart/index.ts';
+import {
+  LINE_REACH_MM,
+  NO_REGION,
+  type Region,
+  distanceToLines,
+  findRegions,
+  greyOfRgba,
+  growLabels,
+} from '../../core/lineart/index.ts';
 import { type PreviewWindow, type ToneTable, renderPreview, toneTables } from '../../core/preview/index.ts';
-import { type Recipe, layersFor } from '../../core/recipe/index.ts';
+import { type Recipe, type Zone, layersFor, shareInZone } from '../../core/recipe/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
 /** A page as this worker keeps it, so that labels cross over once. */
@@ -18,8 +26,8 @@ interface OpenPage {
   width: number;
   height: number;
   pixelsPerMm: number;
-  labels: Uint16Array;
   grown: Uint16Array;
+  distance: Float32Array;
   regions: readonly Region[];
   tone: { key: string; values: Uint8Array } | null;
 }
@@ -33,6 +41,19 @@ export interface PreviewRequest {
   upTo: Readonly<Record<string, number>>;
   window?: PreviewWindow;
 }
+
+export interface ZoneOnPage {
+  regionIds: readonly number[];
+  zone: Zone;
+  halfWidthMm: number;
+  /** Every how many pixels to look. */
+  step: number;
+}
+
+/** Opacity of the veil beside the chosen regions and inside them, 0..255, and its grey. */
+const VEIL_OUTSIDE = 176;
+const VEIL_INSIDE = 120;
+const VEIL_GREY = 226;
 
 const pages = new Map<string, OpenPage>();
 const optics = new Map<string, PencilOptics>();
@@ -59,7 +80,8 @@ const api = {
   ) {
     if (pages.has(key)) return;
     const grown = growLabels(page.labels, page.width, page.height, Math.ceil(LINE_REACH_MM * page.pixelsPerMm));
-    pages.set(key, { ...page, grown, tone: null });
+    const distance = distanceToLines(page.labels, page.width, page.height);
+    pages.set(key, { ...page, grown, distance, tone: null });
     if (pages.size > 2) pages.delete(pages.keys().next().value!);
   },
 
@@ -73,9 +95,40 @@ const api = {
     for (let y = 0, p = 0; y < height; y++) {
       for (let x = 0; x < width; x++, p += 4) {
         const i = y * step * page.width + x * step;
-        const value = page.grown[i] ? 96 + (tone[i] * 152) / 255 : 255;
+        const value = page.grown[i] && page.grown[i] !== NO_REGION ? 96 + (tone[i] * 152) / 255 : 255;
         data[p] = data[p + 1] = data[p + 2] = value;
         data[p + 3] = 255;
+      }
+    }
+    return transfer({ width, height, data }, [data.buffer]);
+  },
+
+  /**
+   * A veil over everything but one zone of some regions, as a picture to lay over the page: thick beside the regions,
+   * thinner inside them where the zone fades out.
+   */
+  zoneVeil(
+    key: string,
+    things: readonly FormedThing[],
+    light: Light,
+    { regionIds, zone, halfWidthMm, step }: ZoneOnPage,
+  ) {
+    const page = openPage(key);
+    const tone = toneOf(page, things, light);
+    const inZone = Uint8Array.from(
+      { length: 256 },
+      (_, t) => VEIL_INSIDE * (1 - shareInZone(zone, t / 255, halfWidthMm)),
+    );
+    const chosen = new Uint8Array(65_536);
+    for (const id of regionIds) chosen[id] = 1;
+    const width = Math.ceil(page.width / step);
+    const height = Math.ceil(page.height / step);
+    const data = new Uint8ClampedArray(4 * width * height);
+    for (let y = 0, p = 0; y < height; y++) {
+      for (let x = 0; x < width; x++, p += 4) {
+        const i = y * step * page.width + x * step;
+        data[p] = data[p + 1] = data[p + 2] = VEIL_GREY;
+        data[p + 3] = chosen[page.grown[i]] ? inZone[tone[i]] : VEIL_OUTSIDE;
       }
     }
     return transfer({ width, height, data }, [data.buffer]);

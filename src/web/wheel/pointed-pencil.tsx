@@ -1,0 +1,36 @@
+import { placeAt, wordsFor } from '../../core/colour/index.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { Laydown } from '../parts/index.ts';
+
+/** The pencil pointed at on the wheel, or how to read the wheel. */
+export function PointedPencil({ pencilId }: { pencilId: string | null }) {
+  const { pencilById, laid, sheet } = useDesk();
+  const pencil = pencilById.get(pencilId ?? '');
+  const on = laid.get(pencilId ?? '');
+  if (!pencil || !on) {
+    return (
+      <div className="text-[0.95rem] text-soft">
+        <p>
+          Each mark is a pencil of the tray where it really falls on this paper: round the wheel by hue, outwards by
+          chroma. Large marks are in the palette.
+        </p>
+        <p className="mt-2">
+          Turn the hands by the ring at the end of the first one, by the arrow keys, or by clicking a pencil.
+        </p>
+      </div>
+    );
+  }
+  return (
+    <div>
+      <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={240} height={76} />
+      <p className="mt-2 flex items-baseline gap-3">
+        <span className="font-figure text-2xl font-bold">{pencil.code}</span>
+        <span>{pencil.ownName || pencil.name}</span>
+      </p>
+      <p className="text-[0.95rem] text-soft">
+        {wordsFor(on.body)}, L* {on.body[0].toFixed(0)}, nearest {placeAt(on.wheelAngle).name}. From{' '}
+        {pencil.set || 'no set'}; its colour is as declared, not measured.
+      </p>
+    </div>
+  );
+}
