@@ -13,7 +13,7 @@ export function wordsFor(lab: Lab): string {
   const hue = placeAt(wheelOfHue(h)).name;
   const earth = c < 0.11 && l < 0.62 && h > 30 && h < 100;
   if (earth) return join(value, l < 0.42 ? 'brown' : `${hue} brown`);
-  return join(value, c < 0.06 ? 'dull' : c > 0.16 ? 'clear' : '', hue);
+  return join(value, c < 0.09 ? 'dull' : c > 0.16 ? 'clear' : '', hue);
 }
 
 function join(...words: string[]): string {

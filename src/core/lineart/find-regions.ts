@@ -4,7 +4,7 @@ import { distanceTo } from './distance.ts';
 import { flattenLight } from './flatten.ts';
 import { growLabels } from './grow.ts';
 import { type GreyImage, LineArtError } from './images.ts';
-import { dropSpecks, findInk } from './ink.ts';
+import { dropSpecks, findInk, refuseDarkPage } from './ink.ts';
 import { measureRegions } from './measures.ts';
 import { findNeighbours } from './neighbours.ts';
 import { type Doubt, NO_REGION, type RegionMap } from './region-map.ts';
@@ -43,6 +43,7 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
     throw new RangeError('The page needs a real size above 0 mm before its regions can be measured.');
   const breathe = breather(run);
 
+  refuseDarkPage(grey);
   await breathe(0.02, 'evening out the light');
   const flat = flattenLight(grey);
   await breathe(0.2, 'telling ink from paper');
@@ -68,6 +69,7 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
  * @throws LineArtError when it is blank or nearly all dark
  */
 export function checkPage(grey: GreyImage): void {
+  refuseDarkPage(grey);
   findInk(flattenLight(grey));
 }
 

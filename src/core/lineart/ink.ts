@@ -4,6 +4,8 @@ import { labelComponents } from './components.ts';
 /** Ink and paper must lie at least this far apart (of 255) for lines to be told from paper. */
 const LEAST_CONTRAST = 48;
 const MOST_INK = 0.92;
+/** Paper, however badly lit, is brighter than this on some part of the page. */
+const DARKEST_PAPER = 70;
 
 /**
  * Tells ink from paper by one threshold for the whole page. Source: N. Otsu, A threshold selection method from
@@ -23,12 +25,24 @@ export function findInk({ data }: GreyImage): Uint8Array {
       'This page is blank: no outline stands out from the paper. Choose a page with printed lines.',
     );
   }
-  if (dark > MOST_INK * data.length) {
-    throw new LineArtError(
-      'This page is almost all dark, so there is no white area to colour. Choose a page of line art.',
-    );
-  }
+  if (dark > MOST_INK * data.length) throw allDark();
   return ink;
+}
+
+/**
+ * Looks at a page before its light is evened out: afterwards black paper could not be told from white.
+ * @throws LineArtError when nearly all of it is dark
+ */
+export function refuseDarkPage({ data }: GreyImage): void {
+  let dark = 0;
+  for (let i = 0; i < data.length; i++) if (data[i] < DARKEST_PAPER) dark++;
+  if (dark > MOST_INK * data.length) throw allDark();
+}
+
+function allDark(): LineArtError {
+  return new LineArtError(
+    'This page is almost all dark, so there is no white area to colour. Choose a page of line art.',
+  );
 }
 
 function otsu(histogram: Float64Array, total: number): { threshold: number; contrast: number } {

@@ -51,7 +51,7 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
   const nextPencil = next && pencilThen.get(next.pencil);
   return (
     <div className="flex h-dvh flex-col">
-      <div className="flex h-13 shrink-0 items-center gap-3 px-4">
+      <header className="flex h-13 shrink-0 items-center gap-3 px-4">
         <button type="button" onClick={onLeave} className="flex h-10 items-center gap-2 pr-3 hover:bg-card">
           <ArrowLeft size={20} /> Leave the table
         </button>
@@ -64,7 +64,7 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
             style={{ width: `${(100 * (plan.order.length - left.length)) / plan.order.length}%` }}
           />
         </div>
-      </div>
+      </header>
       <main className="grid min-h-0 flex-1 grid-rows-[minmax(0,2fr)_auto] md:grid-cols-[minmax(0,1fr)_minmax(23rem,27rem)] md:grid-rows-1">
         <div className="min-h-0">
           <SheetView

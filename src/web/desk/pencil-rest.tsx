@@ -47,7 +47,7 @@ export function PencilRest({ whole }: { whole: boolean }) {
               >
                 <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={96} height={44} />
                 <span className="flex items-baseline justify-between gap-1 leading-tight">
-                  <span className="font-figure text-[0.98rem] font-bold whitespace-nowrap">{pencil.code}</span>
+                  <span className="font-figure text-[0.98rem] font-bold whitespace-nowrap">{pencil.code}</span>{' '}
                   <span className="truncate text-[0.72rem]">{pencil.ownName || pencil.name}</span>
                 </span>
               </button>

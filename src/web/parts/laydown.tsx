@@ -19,7 +19,7 @@ interface Props {
   className?: string;
 }
 
-/** A pencil as its computed laydown on the paper, from a whisper at the left to burnished at the right. */
+/** A pencil as its computed laydown on the paper, from a whisper at the left to burnished at the right. Stands beside its code. */
 export function Laydown({ pencil, paper, width, height, className }: Props) {
   const [strip, setStrip] = useState<Strip | null>(null);
   const { id, colour, type, opacity } = pencil;
@@ -43,7 +43,7 @@ export function Laydown({ pencil, paper, width, height, className }: Props) {
   }, [id, colour, type, opacity, paper, width, height]);
   return (
     <span className={clsx('block overflow-hidden bg-white', className)} style={{ width, height }}>
-      <PixelCanvas pixels={strip} label={`laydown of ${pencil.code}`} className="block h-full w-full" />
+      <PixelCanvas pixels={strip} className="block h-full w-full" />
     </span>
   );
 }

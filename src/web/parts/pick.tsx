@@ -16,13 +16,15 @@ export function Pick<T extends string>({ label, value, options, onChange, classN
   return (
     <Listbox value={value} onChange={onChange}>
       <ListboxButton
-        aria-label={label}
         className={clsx(
           'flex min-h-10 w-full items-center justify-between gap-2 border border-edge bg-leaf px-3 text-left',
           className,
         )}
       >
-        <span className="min-w-0 truncate">{options.find((option) => option.value === value)?.label ?? '—'}</span>
+        <span className="min-w-0 truncate">
+          <span className="sr-only">{label}: </span>
+          {options.find((option) => option.value === value)?.label ?? '—'}
+        </span>
         <ChevronDown size={18} className="shrink-0" aria-hidden />
       </ListboxButton>
       <ListboxOptions

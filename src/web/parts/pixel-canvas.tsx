@@ -6,25 +6,24 @@ interface Pixels {
   data: Uint8ClampedArray;
 }
 
-/** Computed pixels on the page, shown at the given CSS size. */
-export function PixelCanvas({
-  pixels,
-  className,
-  label,
-}: {
+interface Props {
   pixels: Pixels | null;
   className?: string;
-  label: string;
-}) {
+  /** What the picture shows; left out where a text beside it says the same. */
+  label?: string;
+}
+
+/** Computed pixels on the page. */
+export function PixelCanvas({ pixels, className, label }: Props) {
   const ref = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const canvas = ref.current;
     if (!canvas || !pixels) return;
     canvas.width = pixels.width;
     canvas.height = pixels.height;
-    canvas
-      .getContext('2d')!
-      .putImageData(new ImageData(pixels.data as Uint8ClampedArray<ArrayBuffer>, pixels.width), 0, 0);
+    const image = new ImageData(pixels.data as Uint8ClampedArray<ArrayBuffer>, pixels.width);
+    canvas.getContext('2d')!.putImageData(image, 0, 0);
   }, [pixels]);
-  return <canvas ref={ref} role="img" aria-label={label} className={className} />;
+  const meaning = label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true };
+  return <canvas ref={ref} {...meaning} className={className} />;
 }

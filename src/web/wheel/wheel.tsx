@@ -48,7 +48,7 @@ export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onP
   return (
     <div className="relative aspect-square h-full max-h-full max-w-full">
       <div className="absolute inset-[5.5%]">
-        <PixelCanvas pixels={disc} label="" className="h-full w-full" />
+        <PixelCanvas pixels={disc} className="h-full w-full" />
       </div>
       <svg
         ref={svg}

@@ -12,6 +12,6 @@ export const raised: Form = {
     const brightest = Math.cos((heightDegrees * Math.PI) / 180) * 0.75;
     const reach = facing < brightest ? 1 + brightest : 2.2 * (1 - brightest);
     const side = Math.max(0, 1 - ((facing - brightest) / reach) ** 2);
-    return side * (0.55 + 0.45 * dome);
+    return side * (0.75 + 0.25 * dome);
   },
 };

@@ -1,0 +1,160 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { CancelledError, quietRun } from '../run/index.ts';
+import { compileRecipe } from '../recipe/index.ts';
+import { type Step, makeSteps, minutesFor, sequence, validateSequence } from './index.ts';
+
+const step = (thingId: string, layerId: string, pencil: string, after: string[] = [], minutes = 2): Step => ({
+  ...{ id: `${thingId}/${layerId}`, thingId, layerId, pencil, after, minutes },
+  ...{
+    regionIds: [1],
+    pressure: 'light',
+    passes: 1,
+    stroke: 'small circles',
+    point: 'normal',
+    purpose: 'Test.',
+    value: 50,
+  },
+  zone: { field: 'tone', from: 0, to: 1, softnessMm: 0 },
+  halfWidthMm: 2,
+});
+
+/** A page of things, each a chain of layers with pencils from a small set. */
+const page = fc
+  .array(fc.array(fc.integer({ min: 0, max: 4 }), { minLength: 1, maxLength: 5 }), { minLength: 1, maxLength: 7 })
+  .map((things) =>
+    things.flatMap((pencils, t) =>
+      pencils.map((pencil, l) =>
+        step(
+          `thing${t}`,
+          `layer${l}`,
+          `p${pencil}`,
+          l > 0 ? [`thing${t}/layer${l - 1}`] : [],
+          1 + ((t * 7 + l * 3) % 9),
+        ),
+      ),
+    ),
+  );
+
+const region = (id: number, usableWidthMm: number, areaMm2: number) => ({
+  ...{ id, usableWidthMm, areaMm2, pole: { x: 0, y: 0 }, centroid: { x: 0, y: 0 }, axisDegrees: 0, lengthMm: 1 },
+  box: { left: 0, top: 0, right: 1, bottom: 1 },
+});
+
+describe('steps', () => {
+  const recipe = compileRecipe('blend', 'base-coat-first', { dark: 'd', mid: 'm', light: 'l' }, { widthsMm: [1, 8] });
+
+  it('are one for each layer that some region has room for, each after the one before it', () => {
+    const steps = makeSteps([{ id: 'bell', regions: [region(1, 1, 4), region(2, 8, 60)], recipe }], () => 50);
+    expect(steps).to.have.length(recipe.layers.length);
+    expect(steps[0].regionIds).to.deep.equal([1, 2]);
+    expect(steps[1].regionIds).to.deep.equal([2]);
+    expect(steps[2].after).to.deep.equal([steps[1].id]);
+  });
+
+  it('leave out layers that no region has room for', () => {
+    const steps = makeSteps([{ id: 'rope', regions: [region(1, 0.8, 3)], recipe }], () => 50);
+    expect(steps.map((each) => each.layerId)).to.deep.equal(['base', 'middle']);
+    expect(steps[1].after).to.deep.equal([steps[0].id]);
+  });
+
+  it('take longer for more area, more passes, a sharper point and more regions', () => {
+    const base = { passes: 1, point: 'normal' as const, regions: 1 };
+    expect(minutesFor(200, 1, base)).to.be.above(minutesFor(100, 1, base));
+    expect(minutesFor(100, 1, { ...base, passes: 2 })).to.be.above(minutesFor(100, 1, base));
+    expect(minutesFor(100, 1, { ...base, point: 'sharp' })).to.be.above(minutesFor(100, 1, base));
+    expect(minutesFor(100, 1, { ...base, regions: 9 })).to.be.above(minutesFor(100, 1, base));
+  });
+});
+
+describe('the order of steps', () => {
+  it('is valid for every page and every number of open things', async () => {
+    await fc.assert(
+      fc.asyncProperty(page, fc.integer({ min: 1, max: 6 }), async (steps, openThings) => {
+        const { order } = await sequence(steps, { openThings, maxIterations: 8 });
+        expect(validateSequence(steps, order, openThings)).to.deep.equal([]);
+      }),
+    );
+  });
+
+  it('counts its own pick-ups truly, never fewer than the bound says are needed', async () => {
+    await fc.assert(
+      fc.asyncProperty(page, async (steps) => {
+        const { order, pickUps, lowerBound } = await sequence(steps, { maxIterations: 8 });
+        const pencilOf = new Map(steps.map((each) => [each.id, each.pencil]));
+        const counted = order.filter((id, i) => i === 0 || pencilOf.get(order[i - 1]) !== pencilOf.get(id)).length;
+        expect(pickUps).to.equal(counted);
+        expect(lowerBound).to.be.at.most(pickUps);
+      }),
+    );
+  });
+
+  it('is never worse with more tries', async () => {
+    await fc.assert(
+      fc.asyncProperty(page, async (steps) => {
+        const [few, many] = [await sequence(steps, { maxIterations: 3 }), await sequence(steps, { maxIterations: 40 })];
+        expect(many.pickUps).to.be.at.most(few.pickUps);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('picks one pencil up once when three things want the same two', async () => {
+    const steps = ['a', 'b', 'c'].flatMap((thing) => [
+      step(thing, 'base', 'light'),
+      step(thing, 'shadow', 'dark', [`${thing}/base`]),
+    ]);
+    expect((await sequence(steps)).pickUps).to.equal(2);
+    expect((await sequence(steps, { openThings: 1 })).pickUps).to.be.above(2);
+  });
+
+  it('is the same again with the same seed', async () => {
+    const steps = fc.sample(page, { seed: 3, numRuns: 1 })[0];
+    expect(await sequence(steps, { seed: 9 })).to.deep.equal(await sequence(steps, { seed: 9 }));
+  });
+
+  it('falls into sittings that hold every step once, cut where the pencil changes', async () => {
+    await fc.assert(
+      fc.asyncProperty(page, async (steps) => {
+        const { order, sittings } = await sequence(steps, { sittingMinutes: 10, maxIterations: 4 });
+        expect(sittings.flatMap((sitting) => sitting.steps)).to.deep.equal(order);
+        const pencilOf = new Map(steps.map((each) => [each.id, each.pencil]));
+        for (let i = 1; i < sittings.length; i++) {
+          expect(pencilOf.get(sittings[i].steps[0])).to.not.equal(pencilOf.get(sittings[i - 1].steps.at(-1)!));
+        }
+      }),
+    );
+  });
+
+  it('is empty for an empty page, and refuses steps that wait for each other', async () => {
+    expect(await sequence([])).to.include({ pickUps: 0, minutes: 0, lowerBound: 0 });
+    const fault = (promise: Promise<unknown>) =>
+      promise.then(
+        () => null,
+        (error: Error) => error,
+      );
+    const circle = [step('a', 'x', 'p', ['b/y']), step('b', 'y', 'p', ['a/x'])];
+    expect((await fault(sequence(circle)))!.message).to.contain('wait for each other');
+    expect((await fault(sequence([], { openThings: 0 })))!.message).to.contain('At least one thing');
+    expect(
+      await fault(sequence(circle.slice(0, 0).concat(step('a', 'x', 'p')), {}, { ...quietRun, cancelled: () => true })),
+    ).to.be.instanceOf(CancelledError);
+  });
+});
+
+describe('the validator', () => {
+  const steps = [step('a', '1', 'p'), step('a', '2', 'q', ['a/1']), step('b', '1', 'p')];
+  for (const [what, order, openThings, fault] of [
+    ['a step that comes too early', ['a/2', 'a/1', 'b/1'], 9, 'before a/1'],
+    ['a missing step', ['a/1', 'a/2'], 9, 'b/1 is missing'],
+    ['a step that stands twice', ['a/1', 'a/1', 'a/2', 'b/1'], 9, 'twice'],
+    ['a step of another page', ['a/1', 'a/2', 'b/1', 'c/1'], 9, 'not on this page'],
+  ] as const) {
+    it(`finds ${what}`, () => expect(validateSequence(steps, order, openThings).join(' ')).to.contain(fault));
+  }
+
+  it('finds too many open things', () => {
+    const two = [...steps, step('b', '2', 'q', ['b/1'])];
+    expect(validateSequence(two, ['a/1', 'b/1', 'a/2', 'b/2'], 1).join(' ')).to.contain('2 things are open');
+  });
+});

@@ -1,0 +1,45 @@
+import { expect } from 'chai';
+import { readPencilRows } from './index.ts';
+
+describe('a list of pencils', () => {
+  it('is read whatever the columns are called and in whatever order they stand', () => {
+    const { pencils, faults } = readPencilRows([
+      ['Hex', 'No', 'Kind', 'Opacity'],
+      ['#C8202F', '12', 'oil', '0,2'],
+      ['2b4', '13', '', ''],
+    ]);
+    expect(faults).to.deep.equal([]);
+    expect(pencils).to.deep.equal([
+      { code: '12', name: '', set: '', type: 'oil', colour: '#c8202f', opacity: 0.2 },
+      { code: '13', name: '', set: '', type: 'wax', colour: '#22bb44', opacity: null },
+    ]);
+  });
+
+  it('keeps the good rows and says of each bad one what is wrong and where', () => {
+    const { pencils, faults } = readPencilRows([
+      ['code', 'colour', 'type', 'opacity'],
+      ['A1', '#112233', '', ''],
+      ['', '#112233', '', ''],
+      ['A2', 'reddish', '', ''],
+      ['A3', '#112233', 'crayon', ''],
+      ['A4', '#112233', '', '7'],
+      ['A1', '#445566', '', ''],
+      ['', '', '', ''],
+    ]);
+    expect(pencils.map((pencil) => pencil.code)).to.deep.equal(['A1']);
+    expect(faults.map((fault) => fault.line)).to.deep.equal([3, 4, 5, 6, 7]);
+    expect(faults.map((fault) => fault.sentence).join(' ')).to.match(
+      /no code.*reddish.*crayon.*between 0 and 1.*twice/,
+    );
+  });
+
+  it('asks for the columns it needs when they are not named', () => {
+    expect(
+      readPencilRows([
+        ['a', 'b'],
+        ['1', '2'],
+      ]).faults[0].sentence,
+    ).to.contain('code,name,colour,type');
+    expect(readPencilRows([]).faults).to.have.length(1);
+  });
+});

@@ -1,0 +1,195 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { type Lab, deltaE2000, labOfHex, oklchOfLab, turnBetween } from '../colour/index.ts';
+import {
+  MASSTONE_PASSES,
+  PAPERS,
+  PENCIL_TYPES,
+  PRESSURES,
+  type Pass,
+  type Pressure,
+  bareGround,
+  layPasses,
+  paperById,
+  pencilOptics,
+  pencilTypeById,
+  seen,
+  whiteBook,
+} from './index.ts';
+
+const pencil = (hex: string, opacity = 0.15, type = 'oil') => pencilOptics({ masstone: labOfHex(hex), type, opacity });
+const red = pencil('#c8202f');
+const blue = pencil('#2b4fa3');
+const yellow = pencil('#f7d117');
+const white = bareGround(whiteBook);
+const lay = (...passes: [typeof red, Pressure | number][]) =>
+  layPasses(
+    white,
+    passes.map(([pencil, pressure]): Pass => ({ pencil, pressure })),
+  );
+const chroma = (lab: Lab) => Math.hypot(lab[1], lab[2]);
+
+describe('one pass of a clear red oil pencil on a smooth white page', () => {
+  const CHECK: [Pressure, specks: number, filled: number, Lab][] = [
+    ['whisper', 0.633, 0.041, [82.6, 17.4, 10.8]],
+    ['light', 0.553, 0.098, [74.5, 26.3, 14.2]],
+    ['medium', 0.484, 0.224, [67.9, 31.4, 15.3]],
+    ['firm', 0.245, 0.443, [55.8, 49.7, 26.4]],
+    ['burnish', 0.014, 0.608, [49.3, 64.1, 43.4]],
+  ];
+  for (const [pressure, specks, filled, lab] of CHECK) {
+    it(`at ${pressure} leaves ${Math.round(100 * specks)}% specks and fills ${Math.round(100 * filled)}% of the tooth`, () => {
+      const result = lay([red, pressure]);
+      expect(result.specks).to.be.closeTo(specks, 0.001);
+      expect(1 - result.toothLeft).to.be.closeTo(filled, 0.001);
+      expect(deltaE2000(result.lab, lab)).to.be.below(0.3);
+    });
+  }
+});
+
+describe('what a colourist knows of layers', () => {
+  it('yellow lightly over blue is green', () => {
+    const { lab, specks } = lay([blue, 'light'], [yellow, 'light']);
+    expect(oklchOfLab(lab).h).to.be.within(110, 170);
+    expect(specks).to.be.closeTo(0.5015, 0.001);
+    expect(deltaE2000(lab, [74.91, -11.89, 9.24])).to.be.below(0.2);
+  });
+
+  it('evenly layered complements go neutral: below 45% of their mean chroma', () => {
+    const green = pencil('#2c7f45');
+    const mixed = lay([red, 'medium'], [green, 'medium'], [red, 'medium'], [green, 'medium']);
+    const alone =
+      (chroma(lay([red, 'medium'], [red, 'medium']).lab) + chroma(lay([green, 'medium'], [green, 'medium']).lab)) / 2;
+    expect(chroma(mixed.lab)).to.be.below(0.45 * alone);
+  });
+
+  it('many light layers go on changing the colour, but after two firm passes a light one does little', () => {
+    const layers: [typeof red, Pressure][] = [];
+    let before = lay([red, 'light']).lab;
+    layers.push([red, 'light']);
+    for (const next of [blue, yellow, pencil('#2c7f45'), pencil('#c43d85'), pencil('#8e2a23')]) {
+      layers.push([next, 'light']);
+      const after = lay(...layers).lab;
+      expect(deltaE2000(before, after)).to.be.above(1.5);
+      before = after;
+    }
+    const fresh = deltaE2000(lay([red, 'light']).lab, lay([red, 'light'], [blue, 'light']).lab);
+    const full = deltaE2000(
+      lay([red, 'firm'], [red, 'firm']).lab,
+      lay([red, 'firm'], [red, 'firm'], [blue, 'light']).lab,
+    );
+    expect(full).to.be.below(0.4 * fresh);
+  });
+
+  it('one light pass leaves over 45% specks, burnishing under 5%', () => {
+    expect(lay([blue, 'light']).specks).to.be.above(0.45);
+    expect(lay([blue, 'burnish']).specks).to.be.below(0.05);
+  });
+
+  it('the order of two pencils can be seen', () => {
+    const darkFirst = lay([blue, 'medium'], [yellow, 'medium']).lab;
+    const lightFirst = lay([yellow, 'medium'], [blue, 'medium']).lab;
+    expect(deltaE2000(darkFirst, lightFirst)).to.be.within(2, 20);
+  });
+
+  it('grey over green, then green again, deepens the green and keeps its hue', () => {
+    const green = pencil('#2c7f45');
+    const grey = pencil('#6a7681');
+    const plain = lay([green, 'medium'], [green, 'medium']).lab;
+    const deepened = lay([green, 'medium'], [grey, 'medium'], [green, 'medium']).lab;
+    expect(deepened[0]).to.be.below(plain[0]);
+    expect(Math.abs(turnBetween(oklchOfLab(plain).h, oklchOfLab(deepened).h))).to.be.below(12);
+  });
+
+  it('three whispers come near one medium pass and are not the same', () => {
+    const away = deltaE2000(lay([red, 'whisper'], [red, 'whisper'], [red, 'whisper']).lab, lay([red, 'medium']).lab);
+    expect(away).to.be.within(1, 7);
+  });
+
+  it('three primaries laid lightly give a neutral', () => {
+    expect(chroma(lay([red, 'light'], [yellow, 'light'], [blue, 'light']).lab)).to.be.below(18);
+  });
+
+  it('the masstone passes give the declared colour, for every type of pencil', () => {
+    for (const { id, opacity } of PENCIL_TYPES) {
+      for (const hex of ['#c8202f', '#2b4fa3', '#5d6d2a', '#9c9284']) {
+        const optics = pencilOptics({ masstone: labOfHex(hex), type: id, opacity });
+        const made = lay(...MASSTONE_PASSES.map((pressure): [typeof red, Pressure] => [optics, pressure]));
+        expect(deltaE2000(made.lab, labOfHex(hex)), `${hex} ${id}`).to.be.below(1.5);
+      }
+    }
+  });
+
+  it('the darker the paper, the darker the same laydown', () => {
+    const values = ['white-book', 'cream-sheet', 'toned-grey-card', 'kraft-card'].map(
+      (id) => layPasses(bareGround(paperById(id)), [{ pencil: blue, pressure: 'light' }]).lab[0],
+    );
+    expect(values).to.deep.equal([...values].sort((a, b) => b - a));
+  });
+});
+
+describe('laws of laying', () => {
+  const passes = fc.array(
+    fc.record({
+      pencil: fc.constantFrom(red, blue, yellow, pencil('#f6f4ee', 0.85, 'wax'), pencil('#1f1d1e', 0.7, 'pastel')),
+      pressure: fc.constantFrom(...PRESSURES),
+    }),
+    { minLength: 1, maxLength: 10 },
+  );
+  const paper = fc.constantFrom(...PAPERS);
+
+  it('what is seen reflects between nothing and everything, on any paper after any passes', () => {
+    fc.assert(
+      fc.property(paper, passes, (on, laid) => {
+        const spectrum = seen(layPasses(bareGround(on), laid).ground);
+        expect(Math.min(...spectrum)).to.be.at.least(0);
+        expect(Math.max(...spectrum)).to.be.at.most(1);
+      }),
+    );
+  });
+
+  it('tooth only fills and specks only close', () => {
+    fc.assert(
+      fc.property(paper, passes, (on, laid) => {
+        let before = { specks: 1, toothLeft: 1 };
+        for (const now of layPasses(bareGround(on), laid).after) {
+          expect(now.toothLeft).to.be.at.most(before.toothLeft + 1e-12);
+          expect(now.specks).to.be.at.most(before.specks + 1e-12);
+          before = now;
+        }
+      }),
+    );
+  });
+
+  it('a pass of no pressure changes nothing', () => {
+    fc.assert(
+      fc.property(passes, (laid) => {
+        const before = layPasses(white, laid);
+        const after = layPasses(before.ground, [{ pencil: red, pressure: 0 }]);
+        expect(after.lab).to.deep.equal(before.lab);
+        expect(after.toothLeft).to.equal(before.toothLeft);
+      }),
+    );
+  });
+
+  it('more passes of one pencil come nearer to its masstone until they reach it', () => {
+    const masstone = labOfHex('#2b4fa3');
+    const { after } = layPasses(white, new Array(4).fill({ pencil: blue, pressure: 'light' }));
+    const distances = after.map(({ lab }) => deltaE2000(lab, masstone));
+    expect(distances).to.deep.equal([...distances].sort((a, b) => b - a));
+  });
+
+  it('a harder hand lays more', () => {
+    const soft = layPasses(white, [{ pencil: red, pressure: 'light' }], { light: 0.7 });
+    const hard = layPasses(white, [{ pencil: red, pressure: 'light' }], { light: 1.4 });
+    expect(hard.lab[0]).to.be.below(soft.lab[0]);
+  });
+});
+
+describe('refusals', () => {
+  it('names what it does not know', () => {
+    expect(() => paperById('vellum')).to.throw(RangeError, 'no paper called "vellum"');
+    expect(() => pencilTypeById('crayon')).to.throw(RangeError, 'no pencil type');
+    expect(() => pencilOptics({ masstone: [50, 0, 0], type: 'oil', opacity: 2 })).to.throw(RangeError, 'from 0 to 1');
+  });
+});

@@ -1,0 +1,102 @@
+import { expect } from 'chai';
+import { type Lab, deltaE2000, labOfHex, labOfRgb, rgbOfLab } from '../colour/index.ts';
+import { bareGround, layPasses, pencilOptics, whiteBook } from '../laydown/index.ts';
+import { compileRecipe } from '../recipe/index.ts';
+import { paperGrain } from './grain.ts';
+import { TONE_STEPS, laydownStrip, renderPreview, toneTables, wheelDisc } from './index.ts';
+
+const blue = pencilOptics({ masstone: labOfHex('#2b4fa3'), type: 'oil' });
+const optics = new Map([['blue', blue]]);
+const family = { dark: 'blue', mid: 'blue', light: 'blue' };
+const recipe = compileRecipe('blend', 'base-coat-first', family, { widthsMm: [6] });
+const ground = bareGround(whiteBook);
+const paper = rgbOfLab(labOfHex(whiteBook.tint));
+
+/** The colour seen from afar: pixels averaged in linear light would be right for a lamp; print is judged by the mean of its coded values here. */
+function meanLab(data: Uint8ClampedArray): Lab {
+  const sums = [0, 0, 0];
+  for (let i = 0; i < data.length; i += 4) for (let c = 0; c < 3; c++) sums[c] += data[i + c];
+  return labOfRgb(sums.map((sum) => (4 * sum) / data.length) as unknown as Lab);
+}
+
+function square(side: number, tone: number, table: ReturnType<typeof toneTables>[number] | null) {
+  const cells = side * side;
+  const labels = new Uint16Array(cells).fill(1);
+  return renderPreview({
+    width: side,
+    height: side,
+    pixelsPerMm: 11,
+    labels,
+    tone: new Uint8Array(cells).fill(tone),
+    paper,
+    tables: [null, table],
+  });
+}
+
+describe('the preview', () => {
+  it('has a grain whose every threshold covers exactly its share', () => {
+    for (const threshold of [32, 128, 200]) {
+      const below = paperGrain.reduce((n, value) => n + (value < threshold ? 1 : 0), 0);
+      expect(below / paperGrain.length).to.be.closeTo(threshold / 256, 0.01);
+    }
+  });
+
+  it('has, on average, the colour that the layer model predicts', () => {
+    const oneLayer = [{ ...recipe.layers[0], pressure: 'medium' as const }];
+    const table = toneTables(oneLayer, optics, ground, recipe.halfWidthMm)[1];
+    const expected = layPasses(ground, [{ pencil: blue, pressure: 'medium' }]).lab;
+    expect(deltaE2000(meanLab(square(256, 128, table).data), expected)).to.be.below(2.5);
+  });
+
+  it('shows bare paper where nothing is laid', () => {
+    const { data } = square(8, 128, null);
+    expect([...data.subarray(0, 4)]).to.deep.equal([...paper.map(Math.round), 255]);
+    const none = toneTables(recipe.layers, optics, ground, recipe.halfWidthMm)[0];
+    expect(deltaE2000(meanLab(square(64, 10, none).data), labOfHex(whiteBook.tint))).to.be.below(0.5);
+  });
+
+  it('has one table for each number of layers laid, darker in shadow than in light', () => {
+    const tables = toneTables(recipe.layers, optics, ground, recipe.halfWidthMm);
+    expect(tables).to.have.length(recipe.layers.length + 1);
+    const last = tables.at(-1)!;
+    expect(last.specks[0]).to.be.below(last.specks[TONE_STEPS - 1]);
+  });
+
+  it('is smaller by its step and says no more than it is asked', () => {
+    const cells = 100 * 60;
+    const image = renderPreview(
+      {
+        width: 100,
+        height: 60,
+        pixelsPerMm: 10,
+        labels: new Uint16Array(cells),
+        tone: new Uint8Array(cells),
+        paper,
+        tables: [null],
+      },
+      { left: 10, top: 10, width: 50, height: 20, step: 2 },
+    );
+    expect([image.width, image.height, image.data.length]).to.deep.equal([25, 10, 1000]);
+  });
+
+  it('draws a strip that runs from pale to full', () => {
+    const { data } = laydownStrip(blue, whiteBook, { width: 120, height: 40 });
+    const column = (from: number, to: number) => {
+      const cells: number[] = [];
+      for (let y = 8; y < 32; y++)
+        for (let x = from; x < to; x++) cells.push(...data.subarray(4 * (y * 120 + x), 4 * (y * 120 + x) + 4));
+      return meanLab(Uint8ClampedArray.from(cells))[0];
+    };
+    expect(column(90, 112)).to.be.below(column(50, 70));
+    expect(column(50, 70)).to.be.below(column(8, 28));
+  });
+
+  it('draws a wheel with yellow at the top and violet below, round and clear outside', () => {
+    const { data, width } = wheelDisc(whiteBook, 200);
+    const at = (x: number, y: number) =>
+      labOfRgb([...data.subarray(4 * (y * width + x), 4 * (y * width + x) + 3)] as unknown as Lab);
+    expect(data[3]).to.equal(0);
+    expect(at(100, 12)[2]).to.be.above(30);
+    expect(at(100, 187)[0]).to.be.below(at(100, 12)[0]);
+  });
+});

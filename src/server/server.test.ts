@@ -1,0 +1,422 @@
+import { expect } from 'chai';
+import sharp from 'sharp';
+import { eq } from 'drizzle-orm';
+import { BenchState, type NewBenchPlan, RecordEntry, SheetCard, SheetState, type Thing } from '../contracts/index.ts';
+import { DEMO_TRAY, demoPencils, seedDemo } from '../demo/index.ts';
+import { blobs, commands, sheets, stepLog } from './db/schema.ts';
+import { demoDesk } from './services/demo-desk.ts';
+import { emptyDesk, foundIn, gridPng } from './test/desk.ts';
+
+type Desk = Awaited<ReturnType<typeof emptyDesk>>;
+
+const SHEET = 'sheet-one';
+const thing = (id: string, name: string, regionIds: number[]): Thing => ({
+  id,
+  name,
+  regionIds,
+  focus: false,
+  natural: null,
+});
+
+async function bringIn({ api }: Desk, file: Buffer, id = SHEET) {
+  return api.post('/api/sheets').field('id', id).field('title', 'A grid').attach('file', file, 'page.png');
+}
+
+async function withRegions(desk: Desk) {
+  const png = await gridPng(3, 2);
+  await bringIn(desk, png);
+  const { meta, labels } = await foundIn(png, 10);
+  const answer = await desk.api
+    .put(`/api/sheets/${SHEET}/regions`)
+    .field('meta', JSON.stringify(meta))
+    .attach('labels', labels, 'labels.gz');
+  expect(answer.status).to.equal(200);
+  return { meta, labels, png };
+}
+
+let made = 0;
+const change = (desk: Desk, baseRevision: number, section: object, id = `command-${++made}`) =>
+  desk.api
+    .post(`/api/sheets/${SHEET}/commands`)
+    .send({ id, stage: 'page', label: 'a change', baseRevision, change: section });
+
+describe('bringing a page in', () => {
+  it('keeps the original, makes a working picture and starts with "My pencils"', async () => {
+    const desk = await emptyDesk();
+    const { status, body } = await bringIn(desk, await gridPng(3, 2));
+    expect(status).to.equal(200);
+    const sheet = SheetState.parse(body);
+    expect(sheet).to.include({ title: 'A grid', origin: 'own', trayId: 'my-pencils', revision: 0, regionsFrom: null });
+    expect(sheet.plan.page.widthMm / sheet.plan.page.heightMm).to.be.closeTo(264 / 204, 0.02);
+    const picture = await desk.api.get(`/api/sheets/${SHEET}/picture/${sheet.picture.hash}`);
+    expect((await sharp(picture.body).metadata()).width).to.equal(264);
+    expect(await desk.db.select({ hash: blobs.hash }).from(blobs)).to.have.length(2);
+  });
+
+  it('reads the size that a scan states', async () => {
+    const desk = await emptyDesk();
+    const scan = await sharp(await gridPng(10, 10))
+      .withMetadata({ density: 300 })
+      .jpeg()
+      .toBuffer();
+    expect((await bringIn(desk, scan)).body.plan.page).to.include({ widthMm: 58, heightMm: 58 });
+  });
+
+  it('draws an SVG at a working size', async () => {
+    const desk = await emptyDesk();
+    const drawing =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="50mm" viewBox="0 0 100 50"><rect x="10" y="10" width="80" height="30" fill="none" stroke="#000"/></svg>';
+    const { body } = await bringIn(desk, Buffer.from(drawing));
+    expect(body.picture.width).to.be.within(2300, 2480);
+    expect(body.picture.width / body.picture.height).to.be.closeTo(2, 0.01);
+  });
+
+  it('sent twice with one id is one sheet', async () => {
+    const desk = await emptyDesk();
+    await bringIn(desk, await gridPng(3, 2));
+    await bringIn(desk, await gridPng(3, 2));
+    expect((await desk.api.get('/api/sheets')).body).to.have.length(1);
+  });
+
+  const grey = (width: number, height: number, level: number) =>
+    sharp({ create: { width, height, channels: 3, background: { r: level, g: level, b: level } } })
+      .png()
+      .toBuffer();
+  const BAD: [string, () => Promise<Buffer>, number, RegExp][] = [
+    ['a broken image', async () => (await gridPng(3, 2)).subarray(0, 300), 422, /broken/],
+    ['a file that is no picture', async () => Buffer.from('a shopping list'), 415, /not a PNG, JPEG or SVG/],
+    ['a picture of 20,000 px a side', () => grey(20_000, 600, 255), 413, /20,000 × 600 pixels; the most that fits/],
+    ['a picture of one pixel', () => grey(1, 1, 0), 422, /too small/],
+    ['an all-white page', () => grey(400, 400, 255), 422, /blank/],
+    ['an all-black page', () => grey(400, 400, 0), 422, /all dark/],
+    ['an empty file', async () => Buffer.alloc(0), 422, /No file arrived/],
+  ];
+  for (const [what, file, status, sentence] of BAD) {
+    it(`refuses ${what} with one sentence and stores nothing`, async () => {
+      const desk = await emptyDesk();
+      const answer = await bringIn(desk, await file());
+      expect(answer.status).to.equal(status);
+      expect(answer.body.sentence).to.match(sentence);
+      expect(await desk.db.select().from(sheets)).to.have.length(0);
+      expect(await desk.db.select().from(blobs)).to.have.length(0);
+    }).timeout(30_000);
+  }
+});
+
+describe('the plan of a sheet', () => {
+  it('is changed, undone and done again, and says what each would be', async () => {
+    const desk = await emptyDesk();
+    await withRegions(desk);
+    await change(desk, 0, { things: [thing('thing-a', 'Roof', [1, 2])] });
+    const changed = (
+      await change(desk, 1, { things: [thing('thing-a', 'Roof', [1, 2]), thing('thing-b', 'Wall', [3])] })
+    ).body;
+    expect(changed).to.include({ revision: 2, undo: 'a change', redo: null });
+    const undone = (await desk.api.post(`/api/sheets/${SHEET}/undo`).send({ baseRevision: 2 })).body;
+    expect(undone.plan.things.map((each: Thing) => each.name)).to.deep.equal(['Roof']);
+    const again = (await desk.api.post(`/api/sheets/${SHEET}/redo`).send({ baseRevision: 3 })).body;
+    expect(again.plan.things).to.have.length(2);
+    expect(again.redo).to.equal(null);
+  });
+
+  it('forgets what was undone once something else is done', async () => {
+    const desk = await emptyDesk();
+    await withRegions(desk);
+    await change(desk, 0, { things: [thing('thing-a', 'Roof', [1])] });
+    await desk.api.post(`/api/sheets/${SHEET}/undo`).send({ baseRevision: 1 });
+    const { body } = await change(desk, 2, { light: { kind: 'direction', azimuthDegrees: 225, heightDegrees: 40 } });
+    expect(body).to.include({ redo: null });
+    expect(await desk.db.select().from(commands)).to.have.length(1);
+  });
+
+  it('takes the same change sent twice once', async () => {
+    const desk = await emptyDesk();
+    await withRegions(desk);
+    const things = { things: [thing('thing-a', 'Roof', [1])] };
+    await change(desk, 0, things, 'same-command');
+    const { body, status } = await change(desk, 0, things, 'same-command');
+    expect([status, body.revision]).to.deep.equal([200, 1]);
+  });
+
+  it('refuses a change made against an older state and says which is newer', async () => {
+    const desk = await emptyDesk();
+    await withRegions(desk);
+    await change(desk, 0, { things: [thing('thing-a', 'Roof', [1])] });
+    const { status, body } = await change(desk, 0, { things: [] });
+    expect([status, body.revision]).to.deep.equal([409, 1]);
+    expect(body.sentence).to.contain('changed elsewhere');
+  });
+
+  for (const [what, section, sentence] of [
+    ['a size of 0 mm', { page: { widthMm: 0, heightMm: 0, paper: 'white-book' } }, /at least 20 mm/],
+    ['a thing without a name', { things: [thing('thing-a', '  ', [1])] }, /Give it a name/],
+    ['a region in two things', { things: [thing('thing-a', 'A', [1]), thing('thing-b', 'B', [1])] }, /one thing only/],
+    [
+      'a light from below the page',
+      { light: { kind: 'direction', azimuthDegrees: 0, heightDegrees: -5 } },
+      /not right/,
+    ],
+    ['nothing at all', {}, /at least one section/],
+  ] as const) {
+    it(`refuses ${what} and leaves the sheet as it was`, async () => {
+      const desk = await emptyDesk();
+      await withRegions(desk);
+      const answer = await change(desk, 0, section);
+      expect(answer.status).to.equal(422);
+      expect(answer.body.sentence).to.match(sentence);
+      expect((await desk.api.get(`/api/sheets/${SHEET}`)).body.revision).to.equal(0);
+    });
+  }
+});
+
+describe('the regions of a sheet', () => {
+  it('are kept with their raster', async () => {
+    const desk = await emptyDesk();
+    const { meta, labels } = await withRegions(desk);
+    expect((await desk.api.get(`/api/sheets/${SHEET}/regions`)).body).to.deep.equal(meta);
+    const raster = await desk.api.get(`/api/sheets/${SHEET}/labels`).responseType('blob');
+    expect(Buffer.compare(raster.body, labels)).to.equal(0);
+  });
+
+  it('found anew leave things with the regions that lie where theirs did, in undo too', async () => {
+    const desk = await emptyDesk();
+    const { meta, png } = await withRegions(desk);
+    await change(desk, 0, { things: [thing('thing-a', 'Corner', [6])] });
+    await change(desk, 1, { things: [] });
+    // The first cell is closed up with ink: every later region moves up by one.
+    const cell = meta.regions[0].box;
+    const [x, y] = [Math.round(cell.left * 10), Math.round(cell.top * 10)];
+    const patch = await sharp({ create: { width: 56, height: 56, channels: 3, background: '#000' } })
+      .png()
+      .toBuffer();
+    const inked = await sharp(png)
+      .composite([{ input: patch, left: x, top: y }])
+      .png()
+      .toBuffer();
+    const next = await foundIn(inked, 10);
+    expect(next.meta.regions).to.have.length(5);
+    await desk.api
+      .put(`/api/sheets/${SHEET}/regions`)
+      .field('meta', JSON.stringify(next.meta))
+      .attach('labels', next.labels, 'labels.gz');
+    const { revision } = (await desk.api.get(`/api/sheets/${SHEET}`)).body;
+    const undone = (await desk.api.post(`/api/sheets/${SHEET}/undo`).send({ baseRevision: revision })).body;
+    expect(undone.plan.things[0].regionIds).to.deep.equal([5]);
+  });
+
+  it('are refused when raster and list do not agree, and the old ones stay', async () => {
+    const desk = await emptyDesk();
+    const { meta, labels } = await withRegions(desk);
+    const put = (meta: object, raster: Buffer) =>
+      desk.api
+        .put(`/api/sheets/${SHEET}/regions`)
+        .field('meta', JSON.stringify(meta))
+        .attach('labels', raster, 'labels.gz');
+    expect((await put({ ...meta, regions: meta.regions.slice(1) }, labels)).body.sentence).to.contain('do not agree');
+    expect((await put(meta, Buffer.from('no gzip'))).body.sentence).to.contain('cannot be read');
+    expect((await put({ ...meta, width: 10 }, labels)).status).to.equal(422);
+    expect(
+      (await desk.api.put(`/api/sheets/${SHEET}/regions`).field('meta', '{').attach('labels', labels, 'l')).body
+        .sentence,
+    ).to.contain('list of regions');
+    expect((await desk.api.get(`/api/sheets/${SHEET}/regions`)).body).to.deep.equal(meta);
+  });
+});
+
+describe('trays', () => {
+  const pencil = (code: string) => ({
+    id: `pencil-${code}`,
+    code,
+    name: 'kelp',
+    set: 'Tide',
+    type: 'oil',
+    colour: '#4c5a2e',
+    opacity: null,
+  });
+
+  it('take new pencils, and those that are there already once', async () => {
+    const { api } = await emptyDesk();
+    const add = (...codes: string[]) => api.post('/api/trays/my-pencils/pencils').send({ pencils: codes.map(pencil) });
+    expect((await add('K1', 'K2')).body).to.deep.equal({ copied: 2, there: 0 });
+    expect((await add('K2', 'K3')).body).to.deep.equal({ copied: 1, there: 1 });
+    const { body } = await api.get('/api/trays/my-pencils/pencils');
+    expect(body.map((each: { code: string }) => each.code)).to.deep.equal(['K1', 'K2', 'K3']);
+    expect(body[0]).to.include({ whereabouts: 'here', origin: 'own' });
+  });
+
+  it('copy whole sets and single pencils from the demo, and mark the copies as one’s own', async () => {
+    const desk = await emptyDesk();
+    await seedDemo(demoDesk(desk.db, new URL('../demo/sheets/', import.meta.url)));
+    const ids = demoPencils().map((each) => each.id);
+    const copy = (pencilIds: string[]) => desk.api.post('/api/trays/my-pencils/copies').send({ pencilIds });
+    expect((await copy(ids)).body).to.deep.equal({ copied: ids.length, there: 0 });
+    expect((await copy(ids.slice(0, 1))).body).to.deep.equal({ copied: 0, there: 1 });
+    const mine = (await desk.api.get('/api/trays/my-pencils/pencils')).body;
+    expect(new Set(mine.map((each: { origin: string }) => each.origin))).to.deep.equal(new Set(['own']));
+    const demo = (await desk.api.get(`/api/trays/${DEMO_TRAY}/pencils`)).body;
+    expect(demo).to.have.length(ids.length);
+  }).timeout(40_000);
+
+  it('remember where a pencil is and what it is called', async () => {
+    const { api } = await emptyDesk();
+    await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1')] });
+    const { body } = await api
+      .patch('/api/trays/my-pencils/pencils/pencil-K1')
+      .send({ whereabouts: 'missing', ownName: 'old faithful' });
+    expect(body).to.include({ whereabouts: 'missing', ownName: 'old faithful' });
+    expect((await api.patch('/api/trays/my-pencils/pencils/pencil-K9').send({ whereabouts: 'here' })).status).to.equal(
+      404,
+    );
+    expect((await api.patch('/api/trays/my-pencils/pencils/pencil-K1').send({ whereabouts: 'lost' })).status).to.equal(
+      422,
+    );
+  });
+
+  it('refuse pencils of a type that is not known, and an empty list', async () => {
+    const { api } = await emptyDesk();
+    const odd = await api
+      .post('/api/trays/my-pencils/pencils')
+      .send({ pencils: [{ ...pencil('K1'), type: 'crayon' }] });
+    expect(odd.body.sentence).to.contain('K1');
+    expect((await api.post('/api/trays/my-pencils/pencils').send({ pencils: [] })).body.sentence).to.contain(
+      'no pencil to add',
+    );
+  });
+});
+
+describe('the bench', () => {
+  const step = (layerId: string, after: string[]) => ({
+    ...{
+      id: `thing-a/${layerId}`,
+      thingId: 'thing-a',
+      layerId,
+      pencil: 'pencil-K1',
+      regionIds: [1],
+      pressure: 'light',
+      passes: 1,
+      after,
+    },
+    ...{ stroke: 'small circles', point: 'normal', purpose: 'Base coat.', minutes: 3, value: 60, halfWidthMm: 2 },
+    zone: { field: 'tone', from: 0, to: 1, softnessMm: 0 },
+  });
+  const plan = (id = 'plan-one', order = ['thing-a/base', 'thing-a/shadow']): NewBenchPlan =>
+    ({
+      ...{ id, planRevision: 0, model: 'test', openThings: 2, order, pickUps: 1, minutes: 6, lowerBound: 1 },
+      steps: [step('base', []), step('shadow', ['thing-a/base'])],
+      sittings: [{ steps: order, minutes: 6 }],
+      pencils: [{ id: 'pencil-K1', code: 'K1', name: 'kelp', colour: '#4c5a2e' }],
+      things: [{ id: 'thing-a', name: 'Roof' }],
+    }) as NewBenchPlan;
+  const entry = (id: string, stepId: string, kind = 'done', planId = 'plan-one') => ({
+    ...{ id, planId, stepId, kind, startedAt: '2026-05-01T19:00:00.000Z', finishedAt: '2026-05-01T19:04:00.000Z' },
+  });
+
+  async function planned() {
+    const desk = await emptyDesk();
+    await withRegions(desk);
+    await desk.api.post(`/api/sheets/${SHEET}/bench`).send(plan());
+    const log = (body: object) => desk.api.post(`/api/sheets/${SHEET}/log`).send(body);
+    return { ...desk, log };
+  }
+
+  it('keeps what is done in order, once, and takes it back only by saying so', async () => {
+    const { api, log, db } = await planned();
+    await log(entry('log-one', 'thing-a/base'));
+    await log(entry('log-one', 'thing-a/base'));
+    await log(entry('log-two', 'thing-a/shadow'));
+    const { body } = await log(entry('log-three', 'thing-a/shadow', 'not done after all'));
+    expect(BenchState.parse(body).done.map((each) => each.stepId)).to.deep.equal(['thing-a/base']);
+    expect(await db.select().from(stepLog)).to.have.length(3);
+    const [card] = (await api.get('/api/sheets')).body;
+    expect(SheetCard.parse(card)).to.include({ steps: 2, stepsDone: 1, regions: 6 });
+  });
+
+  it('writes finished steps down with pencil, thing and time, over all plans', async () => {
+    const { api, log } = await planned();
+    await log(entry('log-one', 'thing-a/base'));
+    await api.post(`/api/sheets/${SHEET}/bench`).send(plan('plan-two'));
+    const record = (await api.get(`/api/sheets/${SHEET}/record`)).body;
+    expect(RecordEntry.parse(record[0])).to.deep.include({
+      thing: 'Roof',
+      pressure: 'light',
+      plannedMinutes: 3,
+      regions: 1,
+    });
+    expect(record[0].pencil.code).to.equal('K1');
+    expect((await api.get(`/api/sheets/${SHEET}/bench`)).body.plan.id).to.equal('plan-two');
+  });
+
+  it('refuses an order that breaks its own rules', async () => {
+    const { api } = await planned();
+    const { status, body } = await api
+      .post(`/api/sheets/${SHEET}/bench`)
+      .send(plan('plan-bad', ['thing-a/shadow', 'thing-a/base']));
+    expect(status).to.equal(422);
+    expect(body.sentence).to.contain('comes before');
+  });
+
+  it('refuses steps of other plans and times that run backwards', async () => {
+    const { log } = await planned();
+    expect((await log(entry('log-one', 'thing-a/base', 'done', 'plan-nine'))).status).to.equal(404);
+    expect((await log(entry('log-one', 'thing-b/base'))).body.sentence).to.contain('not part of its plan');
+    const backwards = { ...entry('log-one', 'thing-a/base'), finishedAt: '2026-05-01T18:00:00.000Z' };
+    expect((await log(backwards)).body.sentence).to.contain('before it was begun');
+  });
+});
+
+describe('the demo', () => {
+  it('is laid out once, marked as demo, and its key names its things', async () => {
+    const desk = await emptyDesk();
+    const seeder = demoDesk(desk.db, new URL('../demo/sheets/', import.meta.url));
+    expect(await seedDemo(seeder)).to.equal(true);
+    expect(await seedDemo(seeder)).to.equal(false);
+    const sheet = SheetState.parse((await desk.api.get('/api/sheets/ferry-steps')).body);
+    expect(sheet).to.include({ origin: 'demo', trayId: DEMO_TRAY, hasKey: true });
+    const picture = (await desk.api.get(`/api/sheets/ferry-steps/picture/${sheet.picture.hash}`)).body;
+    const { meta, labels } = await foundIn(picture, sheet.picture.width / 210);
+    expect(meta.regions.length).to.be.at.least(350);
+    await desk.api
+      .put('/api/sheets/ferry-steps/regions')
+      .field('meta', JSON.stringify(meta))
+      .attach('labels', labels, 'labels.gz');
+    const named = await desk.api
+      .post('/api/sheets/ferry-steps/name-from-key')
+      .send({ id: 'by-the-key', baseRevision: 0 });
+    const things: Thing[] = named.body.plan.things;
+    expect(things.map((each) => each.name)).to.include.members([
+      'Dusk sky',
+      'Brass bell',
+      'Paper lanterns',
+      'Roof shingles',
+    ]);
+    expect(things.find((each) => each.name === 'Roof shingles')!.regionIds.length).to.be.above(40);
+    const covered = things.reduce((sum, each) => sum + each.regionIds.length, 0);
+    expect(covered / meta.regions.length).to.be.above(0.97);
+    expect(named.body.undo).to.contain('from the page');
+    expect(await desk.db.select().from(commands).where(eq(commands.sheetId, 'ferry-steps'))).to.have.length(1);
+  }).timeout(60_000);
+});
+
+describe('the door', () => {
+  it('answers this computer only', async () => {
+    const { api } = await emptyDesk();
+    expect((await api.get('/api/sheets').set('Host', 'example.test')).status).to.equal(403);
+    expect((await api.get('/api/sheets').set('Origin', 'http://example.test')).status).to.equal(403);
+  });
+
+  it('has a plain sentence for what is not there or cannot be read', async () => {
+    const { api } = await emptyDesk();
+    expect((await api.get('/api/sheets/nowhere')).body.sentence).to.contain('not on the desk');
+    expect((await api.get('/api/nothing')).status).to.equal(404);
+    const broken = await api.post('/api/sheets/x/commands').set('Content-Type', 'application/json').send('{');
+    expect(broken.body.sentence).to.contain('could not be read');
+  });
+
+  it('keeps how the desk looks', async () => {
+    const { api } = await emptyDesk();
+    expect((await api.get('/api/settings')).body.mode).to.equal('day');
+    await api.put('/api/settings').send({ mode: 'evening', text: 125, ground: 'paper' });
+    expect((await api.get('/api/settings')).body).to.deep.equal({ mode: 'evening', text: 125, ground: 'paper' });
+    expect((await api.put('/api/settings').send({ mode: 'disco', text: 125, ground: 'paper' })).status).to.equal(422);
+  });
+});

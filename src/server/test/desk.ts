@@ -1,0 +1,46 @@
+import pino from 'pino';
+import sharp from 'sharp';
+import supertest from 'supertest';
+import { gzipSync } from 'node:zlib';
+import { sql } from 'drizzle-orm';
+import { type RegionsMeta } from '../../contracts/index.ts';
+import { findRegions } from '../../core/lineart/index.ts';
+import { createApp } from '../app.ts';
+import { type Database, openDatabase } from '../db/open-database.ts';
+import { ensureDesk } from '../services/desk.ts';
+
+/** One database in memory for all server tests; each test begins with an empty desk. */
+let opened: Promise<Awaited<ReturnType<typeof openDatabase>>> | null = null;
+
+export async function emptyDesk(): Promise<{ db: Database; api: ReturnType<typeof supertest> }> {
+  opened ??= openDatabase(null);
+  const { db } = await opened;
+  await db.execute(
+    sql`truncate blobs, trays, pencils, sheets, region_maps, commands, bench_plans, step_log, settings restart identity cascade`,
+  );
+  await ensureDesk(db);
+  const app = createApp({ db, log: pino({ level: 'silent' }), web: null });
+  const server = supertest.agent(app);
+  server.set('Host', 'localhost');
+  return { db, api: server };
+}
+
+/** A page of `across` x `down` cells as a PNG. */
+export function gridPng(across: number, down: number): Promise<Buffer> {
+  const [width, height] = [across * 60 + 84, down * 60 + 84];
+  const lines: string[] = [];
+  for (let i = 0; i <= across; i++) lines.push(`<rect x="${40 + i * 60}" y="40" width="4" height="${down * 60 + 4}"/>`);
+  for (let i = 0; i <= down; i++) lines.push(`<rect x="40" y="${40 + i * 60}" width="${across * 60 + 4}" height="4"/>`);
+  const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="#fff"/>${lines.join('')}</svg>`;
+  return sharp(Buffer.from(drawing)).png().toBuffer();
+}
+
+/** Regions of a picture as the browser would find and pack them. */
+export async function foundIn(png: Buffer, pixelsPerMm: number): Promise<{ meta: RegionsMeta; labels: Buffer }> {
+  const { data, info } = await sharp(png).greyscale().raw().toBuffer({ resolveWithObject: true });
+  const { labels, ...meta } = await findRegions(
+    { width: info.width, height: info.height, data: new Uint8Array(data) },
+    { pixelsPerMm },
+  );
+  return { meta: { ...meta, from: `test@${pixelsPerMm}` }, labels: gzipSync(new Uint8Array(labels.buffer)) };
+}
