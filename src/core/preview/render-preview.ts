@@ -55,29 +55,34 @@ export function renderPreview(source: PreviewSource, window?: PreviewWindow): Rg
   const { labels, tone, tables } = source;
   const grainScale = GRAIN_PER_MM / source.pixelsPerMm;
   const mask = TILE - 1;
+  const xs = Int32Array.from({ length: across }, (_, ox) => Math.min(source.width - 1, left + ox * step));
+  const grainColumns = xs.map((x) => (x * grainScale) & mask);
   let label = -1;
   let table: ToneTable | null = null;
+  let rgb: Uint8Array = new Uint8Array();
+  let specks = rgb;
   for (let oy = 0, p = 0; oy < down; oy++) {
     const y = Math.min(source.height - 1, top + oy * step);
+    const row = y * source.width;
     const grainRow = ((y * grainScale) & mask) * TILE;
     for (let ox = 0; ox < across; ox++, p++) {
-      const x = Math.min(source.width - 1, left + ox * step);
-      const i = y * source.width + x;
+      const i = row + xs[ox];
       if (labels[i] !== label) {
         label = labels[i];
         table = tables[label] ?? null;
+        if (table) ({ rgb, specks } = table);
       }
       if (table === null) {
         pixels[p] = bare;
         continue;
       }
       const t = (tone[i] * (TONE_STEPS - 1) + 127) >> 8;
-      const share = SHARE[(table.specks[t] << 8) | paperGrain[grainRow + ((x * grainScale) & mask)]];
+      const share = SHARE[(specks[t] << 8) | paperGrain[grainRow + grainColumns[ox]]];
       const rest = 255 - share;
       pixels[p] = pack(
-        ((red * rest + table.rgb[3 * t] * share) * 257) >> 16,
-        ((green * rest + table.rgb[3 * t + 1] * share) * 257) >> 16,
-        ((blue * rest + table.rgb[3 * t + 2] * share) * 257) >> 16,
+        ((red * rest + rgb[3 * t] * share) * 257) >> 16,
+        ((green * rest + rgb[3 * t + 1] * share) * 257) >> 16,
+        ((blue * rest + rgb[3 * t + 2] * share) * 257) >> 16,
       );
     }
   }

@@ -1,0 +1,22 @@
+/**
+ * Prints speed and quality tables: npm run bench [name ...], with names of the tables below. Measures and prints;
+ * nothing here passes or fails.
+ */
+import { benchLayers } from './layers.ts';
+import { benchPage } from './page.ts';
+import { benchPalette } from './palette.ts';
+import { benchSequence } from './sequence.ts';
+
+const tables: Record<string, () => Promise<void>> = {
+  page: benchPage,
+  layers: benchLayers,
+  palette: benchPalette,
+  sequence: benchSequence,
+};
+const wanted = process.argv.slice(2);
+const unknown = wanted.filter((name) => !(name in tables));
+if (unknown.length) {
+  console.error(`There is no table called ${unknown.join(', ')}. There are: ${Object.keys(tables).join(', ')}.`);
+  process.exit(1);
+}
+for (const [name, run] of Object.entries(tables)) if (wanted.length === 0 || wanted.includes(name)) await run();
