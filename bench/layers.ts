@@ -17,7 +17,7 @@ export async function benchLayers(): Promise<void> {
     'blend',
     'base-coat-first',
     { dark: colours[0], mid: colours[1], light: colours[2] },
-    { widthsMm: [6] },
+    { regions: [{ usableWidthMm: 6, areaMm2: 40 }] },
   );
   const page = await ferryPage();
   const tone = pageTone(page, [], { kind: 'ambient' });

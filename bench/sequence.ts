@@ -33,8 +33,7 @@ async function ferrySteps(): Promise<Step[]> {
   const [{ parts }] = await proposePalettes(ferrySummary(page, things), tray, { anchor: 60, scheme: 'complementary' });
   const familyOf = new Map(parts.map((part) => [part.thingId, part.family]));
   const planned = things.map(({ id, regions }) => {
-    const widthsMm = regions.map((region) => region.usableWidthMm);
-    return { id, regions, recipe: compileRecipe('blend', 'base-coat-first', familyOf.get(id)!, { widthsMm }) };
+    return { id, regions, recipe: compileRecipe('blend', 'base-coat-first', familyOf.get(id)!, { regions }) };
   });
   return makeSteps(planned, (id) => tray.find((pencil) => pencil.id === id)!.body[0]);
 }

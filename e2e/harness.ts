@@ -10,7 +10,7 @@ export interface TestDesk {
   url: string;
   folder: string;
   /** Stops the server as a crash would and starts it again on the same folder and port. */
-  restart(): Promise<void>;
+  restart(options?: string[]): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -20,9 +20,9 @@ export async function openDesk(): Promise<TestDesk> {
   return {
     url: `http://localhost:${port}`,
     folder,
-    async restart() {
+    async restart(options = []) {
       await ended(child, 'SIGKILL');
-      ({ child, port } = await serve(folder, port));
+      ({ child, port } = await serve(folder, port, options));
     },
     async close() {
       await ended(child, 'SIGTERM');
@@ -31,9 +31,12 @@ export async function openDesk(): Promise<TestDesk> {
   };
 }
 
-function serve(folder: string, port: number): Promise<{ child: ChildProcess; port: number }> {
+function serve(folder: string, port: number, options: string[] = []): Promise<{ child: ChildProcess; port: number }> {
   const env = { ...process.env, PORT: String(port), HARMONIE_DATA: folder };
-  const child = spawn(process.execPath, ['dist/server/main.js'], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, ['dist/server/main.js', ...options], {
+    env,
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   return new Promise((resolve, reject) => {
     let output = '';
     const read = (data: Buffer) => {

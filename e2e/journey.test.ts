@@ -130,6 +130,18 @@ describe('a new user takes The Ferry Steps from the shelf to the first finished 
     await settleSaved(page);
     expect((await stored<SheetState>('/sheets/ferry-steps')).plan.wheel.anchor).to.equal(60);
 
+    // Dragging the ring at the end of the first hand to the right turns it to red-orange, 90 degrees from yellow.
+    const ring = (await slider.boundingBox())!;
+    const wheel = (await page.getByRole('group', { name: "Painter's wheel" }).boundingBox())!;
+    await page.mouse.move(ring.x + ring.width / 2, ring.y + ring.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(wheel.x + wheel.width * 0.8, wheel.y + wheel.height / 2, { steps: 5 });
+    await page.mouse.up();
+    await settleSaved(page);
+    expect((await stored<SheetState>('/sheets/ferry-steps')).plan.wheel.anchor).to.be.closeTo(90, 1);
+    await page.keyboard.press('Control+z');
+    await settleSaved(page);
+
     await takePalette(page);
     const { plan } = await stored<SheetState>('/sheets/ferry-steps');
     const pencils =
@@ -212,6 +224,7 @@ describe('a new user takes The Ferry Steps from the shelf to the first finished 
     await page.getByRole('button', { name: /Undo: Brass bell/ }).click();
     await settleSaved(page);
     expect(await layers.count()).to.equal(5);
+    await page.getByRole('button', { name: 'Change layer 1' }).click();
     await page.getByRole('button', { name: 'More passes of layer 1' }).click();
     await settleSaved(page);
     const { plan } = await stored<SheetState>('/sheets/ferry-steps');

@@ -42,7 +42,12 @@ const region = (id: number, usableWidthMm: number, areaMm2: number) => ({
 });
 
 describe('steps', () => {
-  const recipe = compileRecipe('blend', 'base-coat-first', { dark: 'd', mid: 'm', light: 'l' }, { widthsMm: [1, 8] });
+  const recipe = compileRecipe(
+    'blend',
+    'base-coat-first',
+    { dark: 'd', mid: 'm', light: 'l' },
+    { regions: [region(1, 1, 4), region(2, 8, 60)] },
+  );
 
   it('are one for each layer that some region has room for, each after the one before it', () => {
     const steps = makeSteps([{ id: 'bell', regions: [region(1, 1, 4), region(2, 8, 60)], recipe }], () => 50);

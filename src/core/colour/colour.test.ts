@@ -173,7 +173,7 @@ describe("the painter's wheel", () => {
 describe('colours in words', () => {
   for (const [hex, words] of [
     ['#f5dd55', 'pale yellow'],
-    ['#1e5c3e', 'dark green'],
+    ['#1e5c3e', 'dark dull green'],
     ['#5e3a26', 'brown'],
     ['#9aa0a6', 'grey'],
     ['#1f1d1e', 'near black'],

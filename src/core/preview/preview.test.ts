@@ -8,7 +8,7 @@ import { TONE_STEPS, laydownStrip, renderPreview, toneTables, wheelDisc } from '
 const blue = pencilOptics({ masstone: labOfHex('#2b4fa3'), type: 'oil' });
 const optics = new Map([['blue', blue]]);
 const family = { dark: 'blue', mid: 'blue', light: 'blue' };
-const recipe = compileRecipe('blend', 'base-coat-first', family, { widthsMm: [6] });
+const recipe = compileRecipe('blend', 'base-coat-first', family, { regions: [{ usableWidthMm: 6, areaMm2: 40 }] });
 const ground = bareGround(whiteBook);
 const paper = rgbOfLab(labOfHex(whiteBook.tint));
 

@@ -86,13 +86,13 @@ function valueStep(
   };
 }
 
-function narrow(recipe: Recipe, { widthsMm }: RegionContext): Finding | null {
+function narrow(recipe: Recipe, { regions }: RegionContext): Finding | null {
   const most = Math.max(0, ...recipe.layers.map((layer) => layer.fromWidthMm));
-  const tight = widthsMm.filter((width) => width < most).length;
+  const tight = regions.filter((region) => region.usableWidthMm < most).length;
   if (tight === 0) return null;
   return {
     kind: 'narrow',
-    sentence: `${tight} of ${widthsMm.length} regions are under ${most.toFixed(1)} mm wide and get fewer layers: a band cannot be narrower than ${POINT_MM.sharp} mm, the width of a sharp point.`,
-    remedy: 'Keep the point sharp there; reserve the highlight first.',
+    sentence: `${tight} of ${regions.length} regions are under ${most.toFixed(1)} mm wide and get fewer layers.`,
+    remedy: `A band cannot be narrower than a sharp point, ${POINT_MM.sharp} mm: reserve the highlight first there.`,
   };
 }

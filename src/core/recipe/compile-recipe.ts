@@ -1,4 +1,4 @@
-import { type RegionContext, effectById, usual } from './effects/index.ts';
+import { type RegionContext, effectById, usualWidth } from './effects/index.ts';
 import { type Family, type Layer, type Recipe } from './layer.ts';
 import { schoolById } from './schools/index.ts';
 
@@ -7,13 +7,13 @@ import { schoolById } from './schools/index.ts';
  * @param effectId id of an effect
  * @param schoolId id of a school
  * @param family dark, mid and light pencil; the same pencil may stand in two roles
- * @param context the usable widths of the thing's regions
+ * @param context the widths and areas of the thing's regions
  * @throws RangeError for an unknown effect or school, or when there is no region
  */
 export function compileRecipe(effectId: string, schoolId: string, family: Family, context: RegionContext): Recipe {
-  if (context.widthsMm.length === 0) throw new RangeError('A recipe needs at least one region to be fitted to.');
+  if (context.regions.length === 0) throw new RangeError('A recipe needs at least one region to be fitted to.');
   const layers = effectById(effectId).layers(schoolById(schoolId), family, context);
-  return { effect: effectId, school: schoolId, layers, halfWidthMm: Math.max(0.5, usual(context.widthsMm) / 2) };
+  return { effect: effectId, school: schoolId, layers, halfWidthMm: Math.max(0.5, usualWidth(context) / 2) };
 }
 
 /** The layers that a region of this width has room for, in order. */

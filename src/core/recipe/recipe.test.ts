@@ -13,6 +13,9 @@ import {
   withEdits,
 } from './index.ts';
 
+const ofWidths = (widthsMm: number[]) => ({
+  regions: widthsMm.map((usableWidthMm) => ({ usableWidthMm, areaMm2: 10 })),
+});
 const family = { dark: 'peat', mid: 'ochre', light: 'lamp' };
 const optics = new Map(
   Object.entries({ peat: '#3d2a22', ochre: '#c6913a', lamp: '#f2c21d' }).map(([id, hex]) => [
@@ -21,7 +24,7 @@ const optics = new Map(
   ]),
 );
 const ground = bareGround(whiteBook);
-const wide = { widthsMm: [8, 9, 10] };
+const wide = ofWidths([8, 9, 10]);
 
 describe('recipes', () => {
   it('base coat first lays the lightest everywhere, then the darkest, and ends with the lightest', () => {
@@ -66,7 +69,7 @@ describe('recipes', () => {
         fc.double({ min: 0.2, max: 30, noNaN: true }),
         fc.constantFrom(...SCHOOLS),
         (a, b, school) => {
-          const recipe = compileRecipe('blend', school.id, family, { widthsMm: [a, b] });
+          const recipe = compileRecipe('blend', school.id, family, ofWidths([a, b]));
           const [narrow, broad] = [Math.min(a, b), Math.max(a, b)].map((width) => layersFor(recipe, width).length);
           expect(narrow).to.be.at.least(1);
           expect(broad).to.be.at.least(narrow);
@@ -76,13 +79,21 @@ describe('recipes', () => {
   });
 
   it('tiny regions want a sharp point along the contour, wide ones the side of the lead', () => {
-    expect(compileRecipe('blend', 'base-coat-first', family, { widthsMm: [1.2] }).layers[0]).to.include({
+    expect(compileRecipe('blend', 'base-coat-first', family, ofWidths([1.2])).layers[0]).to.include({
       point: 'sharp',
       stroke: 'following the contour',
     });
-    expect(compileRecipe('blend', 'base-coat-first', family, { widthsMm: [40] }).layers[0].point).to.equal(
+    expect(compileRecipe('blend', 'base-coat-first', family, ofWidths([40])).layers[0].point).to.equal(
       'side of the lead',
     );
+  });
+
+  it('a great sky with a few slivers is laid as the wide area that it is', () => {
+    const regions = [
+      { usableWidthMm: 40, areaMm2: 9000 },
+      ...Array.from({ length: 12 }, () => ({ usableWidthMm: 1, areaMm2: 4 })),
+    ];
+    expect(compileRecipe('blend', 'base-coat-first', family, { regions }).layers[0].point).to.equal('side of the lead');
   });
 
   it('a zone is full inside, fades over its edge and ends', () => {
@@ -102,8 +113,8 @@ describe('recipes', () => {
 
 describe('checking a recipe', () => {
   const check = (family: { dark: string; mid: string; light: string }, widthsMm = [8], edits = {}) => {
-    const recipe = withEdits(compileRecipe('blend', 'base-coat-first', family, { widthsMm }), edits);
-    return checkRecipe(recipe, { widthsMm }, optics, ground).map((finding) => finding.kind);
+    const recipe = withEdits(compileRecipe('blend', 'base-coat-first', family, ofWidths(widthsMm)), edits);
+    return checkRecipe(recipe, ofWidths(widthsMm), optics, ground).map((finding) => finding.kind);
   };
 
   it('has nothing to say of a sound one', () => expect(check(family)).to.deep.equal([]));
@@ -129,7 +140,7 @@ describe('checking a recipe', () => {
   });
 
   it('names what is missing', () => {
-    expect(() => compileRecipe('blend', 'base-coat-first', family, { widthsMm: [] })).to.throw(
+    expect(() => compileRecipe('blend', 'base-coat-first', family, ofWidths([]))).to.throw(
       RangeError,
       'at least one region',
     );

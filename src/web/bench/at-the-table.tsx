@@ -53,19 +53,19 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
     <div className="flex h-dvh flex-col">
       <header className="flex h-13 shrink-0 items-center gap-3 px-4">
         <button type="button" onClick={onLeave} className="flex h-10 items-center gap-2 pr-3 hover:bg-card">
-          <ArrowLeft size={20} /> Leave the table
+          <ArrowLeft size={20} /> <span className="max-md:sr-only">Leave the table</span>
         </button>
-        <span className="ml-auto font-figure">
+        <span className="ml-auto font-figure whitespace-nowrap">
           step {plan.order.length - left.length + 1} of {plan.order.length}
         </span>
-        <div className="h-2.5 w-48 border border-ink bg-leaf" aria-hidden>
+        <div className="h-2.5 w-48 border max-md:w-20 border-ink bg-leaf" aria-hidden>
           <div
             className="hatch-fill h-full"
             style={{ width: `${(100 * (plan.order.length - left.length)) / plan.order.length}%` }}
           />
         </div>
       </header>
-      <main className="grid min-h-0 flex-1 grid-rows-[minmax(0,2fr)_auto] md:grid-cols-[minmax(0,1fr)_minmax(23rem,27rem)] md:grid-rows-1">
+      <main className="grid min-h-0 flex-1 grid-rows-[34dvh_minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_minmax(23rem,27rem)] md:grid-rows-1">
         <div className="min-h-0">
           <SheetView
             under={preview}
@@ -76,65 +76,70 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
             fitKey={step.id}
           />
         </div>
-        <section
-          aria-live="polite"
-          className="flex min-h-0 flex-col overflow-y-auto bg-card px-7 pt-5 pb-4"
-          data-testid="step"
-        >
-          <div className="flex items-center gap-4">
-            <div className="bg-ground p-2">
-              {present && <Laydown pencil={present} paper={sheet.plan.page.paper} width={120} height={84} />}
-            </div>
-            <div>
-              <div className="font-figure text-6xl leading-none font-bold" data-testid="step-code">
-                {pencil?.code}
+        <section aria-live="polite" className="flex min-h-0 flex-col bg-card" data-testid="step">
+          <div
+            className="min-h-0 flex-1 overflow-y-auto px-7 pt-5 max-md:px-4 max-md:pt-3"
+            tabIndex={0}
+            role="group"
+            aria-label="Step"
+          >
+            <div className="flex items-center gap-4">
+              <div className="bg-ground p-2">
+                {present && <Laydown pencil={present} paper={sheet.plan.page.paper} width={120} height={84} />}
               </div>
-              <div className="mt-1.5 text-lg">{pencil?.name}</div>
+              <div>
+                <div className="font-figure text-6xl leading-none font-bold" data-testid="step-code">
+                  {pencil?.code}
+                </div>
+                <div className="mt-1.5 text-lg">{pencil?.name}</div>
+              </div>
             </div>
+            <h1 className="mt-4 text-3xl">{nameOf.get(step.thingId)}</h1>
+            <p className="mt-0.5 text-lg">
+              {step.regionIds.length === 1 ? '1 region' : `${step.regionIds.length} regions`}, {zoneWords(step.zone)}
+            </p>
+            <div className="mt-2">
+              <ZoneBar zone={step.zone} />
+            </div>
+            <dl className="mt-4 grid grid-cols-3 gap-2">
+              <Fact name="pressure" value={step.pressure} mark={<PressureMark pressure={step.pressure} size={84} />} />
+              <Fact name="stroke" value={step.stroke} mark={<StrokeMark stroke={step.stroke} size={76} />} />
+              <Fact name="point" value={step.point} mark={<PointMark point={step.point} size={76} />} />
+            </dl>
+            <p className="mt-4 border-t border-rule pt-3 text-xl leading-snug">{step.purpose}</p>
+            <p className="mt-1 text-soft">
+              {step.passes === 1 ? 'Go over it once' : `Go over it ${step.passes} times`}, {about(step.minutes)}.
+            </p>
+            <p className="mt-2 border-t border-rule pt-2 text-[1.05rem]">
+              {!next && 'This is the last step.'}
+              {next &&
+                next.pencil === step.pencil &&
+                `Next, with the same pencil: ${nameOf.get(next.thingId)}, ${next.pressure}.`}
+              {next && next.pencil !== step.pencil && (
+                <>
+                  Next: <strong className="font-figure">{nextPencil?.code}</strong> for {nameOf.get(next.thingId)}.
+                </>
+              )}
+            </p>
           </div>
-          <h1 className="mt-4 text-3xl">{nameOf.get(step.thingId)}</h1>
-          <p className="mt-0.5 text-lg">
-            {step.regionIds.length === 1 ? '1 region' : `${step.regionIds.length} regions`}, {zoneWords(step.zone)}
-          </p>
-          <div className="mt-2">
-            <ZoneBar zone={step.zone} />
+          <div className="shrink-0 px-7 pt-3 pb-4 max-md:px-4">
+            <div className="flex gap-2">
+              <Button look="strong" large className="flex-1" onClick={markDone} aria-keyshortcuts="Space">
+                Done
+              </Button>
+              <Button
+                large
+                className="w-20"
+                onClick={takeBack}
+                disabled={done.length === 0}
+                aria-label="Take the last step back"
+                title="Take the last step back (Backspace)"
+              >
+                <Undo2 />
+              </Button>
+            </div>
+            <p className="mt-1.5 text-sm text-soft max-md:hidden">Space: done. Backspace: not done after all.</p>
           </div>
-          <dl className="mt-4 grid grid-cols-3 gap-2">
-            <Fact name="pressure" value={step.pressure} mark={<PressureMark pressure={step.pressure} size={84} />} />
-            <Fact name="stroke" value={step.stroke} mark={<StrokeMark stroke={step.stroke} size={76} />} />
-            <Fact name="point" value={step.point} mark={<PointMark point={step.point} size={76} />} />
-          </dl>
-          <p className="mt-4 border-t border-rule pt-3 text-xl leading-snug">{step.purpose}</p>
-          <p className="mt-1 text-soft">
-            {step.passes === 1 ? 'Go over it once' : `Go over it ${step.passes} times`}, {about(step.minutes)}.
-          </p>
-          <p className="mt-2 border-t border-rule pt-2 text-[1.05rem]">
-            {!next && 'This is the last step.'}
-            {next &&
-              next.pencil === step.pencil &&
-              `Next, with the same pencil: ${nameOf.get(next.thingId)}, ${next.pressure}.`}
-            {next && next.pencil !== step.pencil && (
-              <>
-                Next: <strong className="font-figure">{nextPencil?.code}</strong> for {nameOf.get(next.thingId)}.
-              </>
-            )}
-          </p>
-          <div className="mt-auto flex gap-2 pt-4">
-            <Button look="strong" large className="flex-1" onClick={markDone} aria-keyshortcuts="Space">
-              Done
-            </Button>
-            <Button
-              large
-              className="w-20"
-              onClick={takeBack}
-              disabled={done.length === 0}
-              aria-label="Take the last step back"
-              title="Take the last step back (Backspace)"
-            >
-              <Undo2 />
-            </Button>
-          </div>
-          <p className="mt-1.5 text-sm text-soft">Space: done. Backspace: not done after all.</p>
         </section>
       </main>
     </div>

@@ -19,8 +19,7 @@ export function deriveRecipes(
   for (const [id, own] of regionsOfThings(plan, regions)) {
     const family = plan.families[id];
     if (!family || own.length === 0 || !Object.values(family).every(hasPencil)) continue;
-    const widthsMm = own.map((region) => region.usableWidthMm);
-    const recipe = compileRecipe('blend', plan.layers.schools[id] ?? plan.layers.school, family, { widthsMm });
+    const recipe = compileRecipe('blend', plan.layers.schools[id] ?? plan.layers.school, family, { regions: own });
     recipes.set(id, withEdits(recipe, plan.layers.edits[id]));
   }
   return recipes;

@@ -12,7 +12,7 @@ export interface Painting {
   hovered: Path2D | null;
 }
 
-const VEIL = 'rgba(226, 226, 224, 0.56)';
+const VEIL = 'rgba(226, 226, 224, 0.5)';
 
 /** Paints paper, prediction and ink, veils what is not chosen, and outlines what is in black and white. */
 export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void {

@@ -49,6 +49,7 @@ export function SheetView({
   const holder = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
   const behaviour = useRef<ZoomBehavior<HTMLCanvasElement, unknown> | null>(null);
+  const moved = useRef(false);
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
   const stored = useAppSelector((state) => state.atTheDesk.views[sheet.id]);
   const own = fitKey !== undefined;
@@ -85,9 +86,14 @@ export function SheetView({
     behaviour.current = zoom<HTMLCanvasElement, unknown>()
       .scaleExtent([least, 12])
       .clickDistance(5)
-      .on('zoom', ({ transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => setView({ k, x, y }))
-      .on('end', ({ sourceEvent, transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => {
-        if (!own && sourceEvent) dispatch(zoomTo({ sheetId: sheet.id, view: { k, x, y } }));
+      .on('zoom', ({ sourceEvent, transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => {
+        moved.current = Boolean(sourceEvent);
+        setView({ k, x, y });
+      })
+      .on('end', ({ transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => {
+        // A click ends a gesture too; only one that moved the sheet is kept as the user's own place.
+        if (!own && moved.current) dispatch(zoomTo({ sheetId: sheet.id, view: { k, x, y } }));
+        moved.current = false;
       });
     const target = select(canvas.current);
     target.call(behaviour.current).on('dblclick.zoom', null);

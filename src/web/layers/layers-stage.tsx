@@ -67,7 +67,7 @@ export function LayersStage() {
                 void change(`school: ${schoolById(school).name}`, { layers: { ...layers, school } })
               }
             />
-            <p className="mt-1.5 text-[0.95rem] text-soft">{schoolById(layers.school).says}</p>
+            {!thing && <p className="mt-1.5 text-[0.95rem] text-soft">{schoolById(layers.school).says}</p>}
           </Section>
           {recipes.size === 0 && <Notice>No thing has a family of pencils yet. Choose a palette at the Wheel.</Notice>}
           {thing && recipe && <ThingLayers key={thing.id} thing={thing} recipe={recipe} />}

@@ -1,8 +1,9 @@
-import { Minus, Plus } from 'lucide-react';
+import { Minus, PencilLine, Plus } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import type { Thing } from '../../contracts/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
-import { type Layer, type LayerEdit, type Recipe, SCHOOLS, schoolById } from '../../core/recipe/index.ts';
+import { type Region } from '../../core/lineart/index.ts';
+import { type Finding, type Layer, type LayerEdit, type Recipe, SCHOOLS, schoolById } from '../../core/recipe/index.ts';
 import { asTrayPencil } from '../api/as-tray-pencil.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -27,11 +28,11 @@ export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe })
   const { sheet, page } = useDesk();
   const { layers } = sheet.plan;
   const change = usePlanChange(sheet.id, 'layers');
-  const widthsMm = useMemo(
-    () => thing.regionIds.flatMap((id) => page?.regions[id - 1]?.usableWidthMm ?? []),
-    [thing.regionIds, page],
-  );
-  const checked = useChecked(recipe, widthsMm);
+  const regions = useMemo(() => thing.regionIds.flatMap((id) => page?.regions[id - 1] ?? []), [thing.regionIds, page]);
+  const checked = useChecked(recipe, regions);
+  const findings = checked?.findings ?? [];
+  const narrow = findings.filter((finding) => finding.kind === 'narrow');
+  const urgent = findings.filter((finding) => finding.kind !== 'narrow');
   const edit = (layer: Layer, own: LayerEdit, label: string) => {
     const ofThing = layers.edits[thing.id] ?? {};
     const edits = { ...layers.edits, [thing.id]: { ...ofThing, [layer.id]: { ...ofThing[layer.id], ...own } } };
@@ -47,23 +48,10 @@ export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe })
   return (
     <Section
       title={thing.name}
-      aside={`${thing.regionIds.length} regions, widest ${Math.max(...widthsMm).toFixed(1)} mm`}
+      aside={`${thing.regionIds.length} regions, widest ${Math.max(...regions.map((region) => region.usableWidthMm)).toFixed(1)} mm`}
     >
       <div className="grid gap-2">
-        {checked?.findings.map(({ kind, sentence, remedy }) => (
-          <Notice
-            key={kind}
-            title={
-              kind === 'narrow'
-                ? 'Some are narrow.'
-                : kind === 'full tooth'
-                  ? 'The paper fills up.'
-                  : 'It may look flat.'
-            }
-          >
-            {sentence} {remedy}
-          </Notice>
-        ))}
+        <Findings of={urgent} />
         <Pick
           label={`School of ${thing.name}`}
           value={layers.schools[thing.id] ?? 'sheet'}
@@ -98,9 +86,24 @@ export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe })
             />
           ))}
         </ol>
+        <Findings of={narrow} />
       </div>
     </Section>
   );
+}
+
+const FINDING_TITLES: Record<Finding['kind'], string> = {
+  narrow: 'Some are narrow.',
+  'full tooth': 'The paper fills up.',
+  'no value step': 'It may look flat.',
+};
+
+function Findings({ of }: { of: readonly Finding[] }) {
+  return of.map(({ kind, sentence, remedy }) => (
+    <Notice key={kind} title={FINDING_TITLES[kind]}>
+      {sentence} {remedy}
+    </Notice>
+  ));
 }
 
 interface RowProps {
@@ -112,9 +115,10 @@ interface RowProps {
 
 function LayerRow({ layer, number, toothLeft, onEdit }: RowProps) {
   const { pencilById, sheet } = useDesk();
+  const [open, setOpen] = useState(false);
   const pencil = pencilById.get(layer.pencil);
   return (
-    <li className="py-2">
+    <li className="py-1.5">
       <div className="flex items-center gap-2">
         <span className="w-4 font-figure text-sm text-soft">{number}</span>
         {pencil && <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={46} height={26} />}
@@ -124,27 +128,41 @@ function LayerRow({ layer, number, toothLeft, onEdit }: RowProps) {
         <PointMark point={layer.point} size={34} />
         <span className="ml-auto">{toothLeft !== null && <ToothGauge left={toothLeft} />}</span>
       </div>
-      <p className="mt-1 pl-6 text-[0.95rem] leading-snug">
-        {layer.purpose}{' '}
-        <span className="text-soft">
-          {zoneWords(layer.zone)}, {layer.stroke},{' '}
-          {layer.point === 'side of the lead' ? layer.point : `${layer.point} point`}.
-        </span>
-      </p>
-      <div className="mt-1 flex items-center gap-2 pl-6">
-        <Pick
-          label={`Pressure of layer ${number}`}
-          value={layer.pressure}
-          className="w-32! min-h-9!"
-          options={PRESSURES.map((pressure) => ({ value: pressure as Pressure, label: pressure }))}
-          onChange={(pressure) => onEdit({ pressure }, `layer ${number} ${pressure}`)}
-        />
-        <Stepper
-          value={layer.passes}
-          onChange={(passes) => onEdit({ passes }, `layer ${number} ${passes} times`)}
-          label={`layer ${number}`}
-        />
+      <div className="mt-1 flex items-start gap-2 pl-6">
+        <p className="text-[0.95rem] leading-snug">
+          {layer.purpose}{' '}
+          <span className="text-soft">
+            {zoneWords(layer.zone)}, {layer.passes === 1 ? '' : `${layer.passes} times, `}
+            {layer.pressure}.
+          </span>
+        </p>
+        <button
+          type="button"
+          aria-expanded={open}
+          aria-label={`Change layer ${number}`}
+          title="Change pressure and passes"
+          className="ml-auto flex h-9 w-9 shrink-0 items-center justify-center hover:bg-leaf"
+          onClick={() => setOpen(!open)}
+        >
+          <PencilLine size={16} />
+        </button>
       </div>
+      {open && (
+        <div className="mt-1 flex items-center gap-2 pl-6">
+          <Pick
+            label={`Pressure of layer ${number}`}
+            value={layer.pressure}
+            className="w-32! min-h-9!"
+            options={PRESSURES.map((pressure) => ({ value: pressure as Pressure, label: pressure }))}
+            onChange={(pressure) => onEdit({ pressure }, `layer ${number} ${pressure}`)}
+          />
+          <Stepper
+            value={layer.passes}
+            onChange={(passes) => onEdit({ passes }, `layer ${number} ${passes} times`)}
+            label={`layer ${number}`}
+          />
+        </div>
+      )}
     </li>
   );
 }
@@ -176,7 +194,7 @@ function Stepper({ value, onChange, label }: { value: number; onChange(value: nu
   );
 }
 
-function useChecked(recipe: Recipe, widthsMm: readonly number[]): Checked | null {
+function useChecked(recipe: Recipe, regions: readonly Region[]): Checked | null {
   const { sheet, pencilById } = useDesk();
   const [checked, setChecked] = useState<Checked | null>(null);
   const { paper } = sheet.plan.page;
@@ -186,10 +204,10 @@ function useChecked(recipe: Recipe, widthsMm: readonly number[]): Checked | null
       const pencil = pencilById.get(id);
       return pencil ? [asTrayPencil(pencil)] : [];
     });
-    void pencilWorker.check(recipe, widthsMm, used, paper, 320, 32).then((outcome) => {
+    void pencilWorker.check(recipe, regions, used, paper, 320, 32).then((outcome) => {
       if (wanted && outcome.kind === 'done') setChecked(outcome.value);
     });
     return () => void (wanted = false);
-  }, [recipe, widthsMm, paper, pencilById]);
+  }, [recipe, regions, paper, pencilById]);
   return checked;
 }

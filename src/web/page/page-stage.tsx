@@ -16,7 +16,7 @@ import { useRegionFinding } from './use-region-finding.ts';
 export function PageStage() {
   const { sheet, page } = useDesk();
   const dispatch = useAppDispatch();
-  const chosen = useAppSelector((state) => state.atTheDesk.regionIds);
+  const { regionIds: chosen, thingId } = useAppSelector((state) => state.atTheDesk);
   const lit = useLitRegions();
   const [hovered, setHovered] = useState<number | null>(null);
   const [picked, setPicked] = useState<number | null>(null);
@@ -49,7 +49,7 @@ export function PageStage() {
         <>
           <PaperAndSize />
           <RegionsFound {...finding} />
-          {page && <RegionFacts regionId={shown} />}
+          {page && <RegionFacts regionId={shown} thingId={thingId} />}
           {page && <Things />}
         </>
       }

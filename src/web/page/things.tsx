@@ -26,7 +26,7 @@ export function Things() {
   const named = new Set(things.flatMap((thing) => thing.regionIds));
   const rest = (page?.regions ?? []).flatMap(({ id }) => (named.has(id) ? [] : [id]));
   return (
-    <Section title="Things" aside={things.length > 0 && `${things.length} named`}>
+    <Section filling title="Things" aside={things.length > 0 && `${things.length} named`}>
       {things.length === 0 && (
         <p className="mb-2 text-soft">A thing is a set of regions that belong together: a lantern, a roof, the sky.</p>
       )}
@@ -37,7 +37,10 @@ export function Things() {
           Choose the {rest.length} regions in no thing
         </Button>
       )}
-      <ul className="mt-2 divide-y divide-rule border-y border-rule empty:hidden" aria-label="Things">
+      <ul
+        className="mt-2 min-h-0 flex-1 divide-y divide-rule overflow-y-auto border-y border-rule empty:hidden"
+        aria-label="Things"
+      >
         {things.map((thing) => (
           <li key={thing.id} className={clsx('flex items-center', thing.id === thingId && 'bg-leaf')}>
             <button

@@ -9,7 +9,7 @@ export function PointedPencil({ pencilId }: { pencilId: string | null }) {
   const on = laid.get(pencilId ?? '');
   if (!pencil || !on) {
     return (
-      <div className="text-[0.95rem] text-soft">
+      <div className="text-[0.95rem] text-soft max-xl:hidden">
         <p>
           Each mark is a pencil of the tray where it really falls on this paper: round the wheel by hue, outwards by
           chroma. Large marks are in the palette.
@@ -21,7 +21,7 @@ export function PointedPencil({ pencilId }: { pencilId: string | null }) {
     );
   }
   return (
-    <div>
+    <div className="max-xl:hidden">
       <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={240} height={76} />
       <p className="mt-2 flex items-baseline gap-3">
         <span className="font-figure text-2xl font-bold">{pencil.code}</span>

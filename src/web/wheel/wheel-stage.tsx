@@ -45,8 +45,8 @@ export function WheelStage() {
     <Frame
       title="Wheel"
       centre={
-        <div className="flex h-full items-center">
-          <div className="flex h-full min-w-0 flex-1 justify-center p-1">
+        <div className="relative flex h-full items-center">
+          <div className="@container-size flex h-full min-w-0 flex-1 items-center justify-center">
             <Wheel
               paper={page.paper}
               anchor={wheel.anchor}
@@ -59,9 +59,9 @@ export function WheelStage() {
               onPoint={setPointed}
             />
           </div>
-          <div className="flex h-full w-68 shrink-0 flex-col pt-4 pr-4">
+          <div className="flex h-full w-68 shrink-0 flex-col pt-4 pr-4 max-xl:absolute max-xl:right-0 max-xl:bottom-0 max-xl:h-40 max-xl:w-40 max-xl:p-0">
             <PointedPencil pencilId={pointed} />
-            <div className="mt-auto h-68">
+            <div className="mt-auto h-68 max-xl:h-40">
               <SheetView
                 under={preview}
                 selected={chosen}

@@ -46,7 +46,7 @@ export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onP
     return Math.round(turn((Math.atan2(dx, -dy) * 180) / Math.PI));
   };
   return (
-    <div className="relative aspect-square h-full max-h-full max-w-full">
+    <div className="relative h-[min(100cqw,100cqh)] w-[min(100cqw,100cqh)]">
       <div className="absolute inset-[5.5%]">
         <PixelCanvas pixels={disc} className="h-full w-full" />
       </div>

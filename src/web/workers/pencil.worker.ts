@@ -4,7 +4,7 @@ import { type Lab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import { type PencilOptics, bareGround, paperById, pencilOptics } from '../../core/laydown/index.ts';
 import { type Preferences, type SheetSummary, proposePalettes } from '../../core/palette/index.ts';
 import { laydownStrip, rampStrip, toneTables, wheelDisc } from '../../core/preview/index.ts';
-import { type Recipe, checkRecipe, toothAfter } from '../../core/recipe/index.ts';
+import { type Recipe, type RegionContext, checkRecipe, toothAfter } from '../../core/recipe/index.ts';
 import { type TrayPencil, onPaper } from '../../core/tray/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
@@ -58,7 +58,7 @@ const api = {
   /** What a recipe comes to: findings, tooth left after each layer, and its passage from shadow to highlight. */
   check(
     recipe: Recipe,
-    widthsMm: readonly number[],
+    regions: RegionContext['regions'],
     pencils: readonly TrayPencil[],
     paperId: string,
     width: number,
@@ -70,7 +70,7 @@ const api = {
     return outcomeOf(() => {
       const tables = toneTables(recipe.layers, byId, ground, recipe.halfWidthMm);
       return {
-        findings: checkRecipe(recipe, { widthsMm }, byId, ground),
+        findings: checkRecipe(recipe, { regions }, byId, ground),
         toothLeft: toothAfter(recipe, byId, ground),
         ramp: rampStrip(tables[recipe.layers.length], rgbOfLab(labOfHex(paper.tint)), { width, height }),
       };

@@ -1,13 +1,14 @@
 import { type Layer, POINT_MM, type Point, type Stroke } from '../layer.ts';
-import { type Effect } from './effect.ts';
+import { type Effect, type RegionContext } from './effect.ts';
 
 /** A smooth passage from the family's dark to its light. */
 export const blend: Effect = {
   id: 'blend',
   name: 'blend',
   says: 'A smooth passage from the dark pencil through the mid to the light one.',
-  layers(school, family, { widthsMm }) {
-    const { point, stroke } = toolFor(usual(widthsMm));
+  layers(school, family, context) {
+    const width = usualWidth(context);
+    const { point, stroke } = toolFor(width);
     return school.sketch.map(({ id, role, pressure, passes, from, to, purpose, bands }): Layer => {
       const edge = from > 0 || to < 1;
       const own = edge && point === 'side of the lead' && pressure === 'firm' ? 'normal' : point;
@@ -17,7 +18,7 @@ export const blend: Effect = {
         pencil: family[role],
         pressure,
         passes,
-        zone: { field: 'tone', from, to, softnessMm: edge ? softnessFor(own, usual(widthsMm)) : 0 },
+        zone: { field: 'tone', from, to, softnessMm: edge ? softnessFor(own, width) : 0 },
         stroke,
         point: own,
         purpose,
@@ -28,10 +29,12 @@ export const blend: Effect = {
   },
 };
 
-/** The usual width of a thing's regions: the median, mm. */
-export function usual(widthsMm: readonly number[]): number {
-  const sorted = [...widthsMm].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)];
+/** The usual width of a thing's regions, mm: half of the thing's area lies in regions at least this wide. */
+export function usualWidth({ regions }: RegionContext): number {
+  const widest = [...regions].sort((p, q) => q.usableWidthMm - p.usableWidthMm);
+  const half = regions.reduce((sum, region) => sum + region.areaMm2, 0) / 2;
+  let area = 0;
+  return (widest.find((region) => (area += region.areaMm2) >= half) ?? widest[0]).usableWidthMm;
 }
 
 function toolFor(widthMm: number): { point: Point; stroke: Stroke } {

@@ -3,8 +3,8 @@ import { type School } from '../schools/index.ts';
 
 /** What a recipe must know of the regions that it is for. */
 export interface RegionContext {
-  /** Usable width of each region, mm; at least one. */
-  widthsMm: readonly number[];
+  /** Usable width and area of each region; at least one. */
+  regions: readonly { usableWidthMm: number; areaMm2: number }[];
 }
 
 /** An effect: what a family of pencils is made to look like. */

@@ -2,7 +2,7 @@
 import { blend } from './blend.ts';
 import { type Effect } from './effect.ts';
 
-export { usual } from './blend.ts';
+export { usualWidth } from './blend.ts';
 export { type Effect, type RegionContext } from './effect.ts';
 /** Every effect that a family can be made to show. */
 export const EFFECTS: readonly Effect[] = [blend];
