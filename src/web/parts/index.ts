@@ -8,5 +8,6 @@ export { Progress } from './progress.tsx';
 export { Section } from './section.tsx';
 export { Laydown } from './laydown.tsx';
 export { PressureMark, StrokeMark, PointMark, ToothGauge } from './pictograms.tsx';
-export { ZoneBar, zoneWords } from './zone-bar.tsx';
+export { ZoneBar } from './zone-bar.tsx';
+export { zoneWords } from './zone-words.ts';
 export { PixelCanvas } from './pixel-canvas.tsx';

@@ -1,0 +1,220 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { FORMS } from '../core/light/index.ts';
+import { PRESSURES, paperById } from '../core/laydown/index.ts';
+import { schemeById } from '../core/palette/index.ts';
+import { schoolById } from '../core/recipe/index.ts';
+import {
+  AddPencils,
+  BenchPlan,
+  Command,
+  Id,
+  LogEntry,
+  NewPencil,
+  Plan,
+  RegionsMeta,
+  Settings,
+  Thing,
+  defaultSettings,
+  emptyPlan,
+} from './index.ts';
+
+const page = { widthMm: 210, heightMm: 210, paper: 'white-book' };
+const id = fc.stringMatching(/^[A-Za-z0-9_-]{6,40}$/);
+const refusal = (result: { success: boolean; error?: { issues: { message: string }[] } }) =>
+  result.error?.issues[0].message ?? '';
+
+describe('the plan of a sheet', () => {
+  it('begins with nothing decided and with defaults that exist', () => {
+    const plan = Plan.parse(emptyPlan(page));
+    expect(paperById(plan.page.paper).rough).to.equal(1);
+    expect(schemeById(plan.wheel.scheme).hands[0]).to.equal(0);
+    expect(schoolById(plan.layers.school).id).to.equal('base-coat-first');
+    expect(plan.bench.openThings).to.equal(4);
+  });
+
+  it('comes back from storage as it went in', () => {
+    const thing = fc.record({
+      id,
+      name: fc.constantFrom('Roof', 'Bell', 'Sky'),
+      focus: fc.boolean(),
+      natural: fc.constantFrom(null, '#c8962e'),
+    });
+    const things = fc
+      .uniqueArray(thing, { maxLength: 8, selector: (each) => each.id })
+      .map((list) => list.map((each, i) => ({ ...each, regionIds: [2 * i + 1, 2 * i + 2] })));
+    const light = fc.oneof(
+      fc.constant({ kind: 'ambient' as const }),
+      fc.record({
+        kind: fc.constant('direction' as const),
+        azimuthDegrees: fc.integer({ min: 0, max: 359 }),
+        heightDegrees: fc.integer({ min: 5, max: 90 }),
+      }),
+    );
+    fc.assert(
+      fc.property(
+        things,
+        light,
+        fc.constantFrom(...FORMS),
+        fc.constantFrom(...PRESSURES),
+        (list, falling, form, pressure) => {
+          const plan = {
+            ...emptyPlan(page),
+            things: list,
+            light: falling,
+            forms: Object.fromEntries(list.map((each) => [each.id, form.id])),
+            layers: {
+              school: 'dark-first',
+              schools: {},
+              edits: Object.fromEntries(list.map((each) => [each.id, { base: { pressure } }])),
+            },
+          };
+          expect(Plan.parse(JSON.parse(JSON.stringify(plan)))).to.deep.equal(plan);
+        },
+      ),
+    );
+  });
+
+  it('keeps a region in one thing only', () => {
+    const thing = (name: string): Thing => ({ id: `thing-${name}`, name, regionIds: [7], focus: false, natural: null });
+    expect(refusal(Plan.safeParse({ ...emptyPlan(page), things: [thing('a'), thing('b')] }))).to.contain(
+      'one thing only',
+    );
+  });
+
+  for (const [what, size, sentence] of [
+    ['0 mm', 0, 'at least 20 mm'],
+    ['less than a stamp', 5, 'at least 20 mm'],
+    ['a wall', 5000, 'at most 1,200 mm'],
+    ['no number', NaN, 'a number of millimetres'],
+    ['text', '210', 'a number of millimetres'],
+  ] as const) {
+    it(`refuses a page of ${what} with a sentence`, () => {
+      expect(refusal(Plan.safeParse(emptyPlan({ ...page, widthMm: size as number })))).to.contain(sentence);
+    });
+  }
+});
+
+describe('commands', () => {
+  const command = {
+    id: 'command-1',
+    stage: 'page',
+    label: 'name Bell',
+    baseRevision: 0,
+    change: { light: { kind: 'ambient' } },
+  };
+
+  it('change at least one section, and only sections that there are', () => {
+    expect(Command.parse(command).change).to.deep.equal({ light: { kind: 'ambient' } });
+    expect(refusal(Command.safeParse({ ...command, change: {} }))).to.contain('at least one section');
+    expect(refusal(Command.safeParse({ ...command, change: { colour: 'red' } }))).to.contain('at least one section');
+  });
+
+  it('belong to a stage and say what they do', () => {
+    expect(Command.safeParse({ ...command, stage: 'kitchen' }).success).to.equal(false);
+    expect(Command.safeParse({ ...command, label: ' ' }).success).to.equal(false);
+  });
+});
+
+describe('ids', () => {
+  it('take what a client makes and nothing that could be a path or a query', () => {
+    fc.assert(
+      fc.property(id, (value) => {
+        expect(Id.safeParse(value).success).to.equal(true);
+      }),
+    );
+    for (const bad of ['', 'short', '../../etc', 'a b c d e f', 'x'.repeat(41), "drop'--table"]) {
+      expect(Id.safeParse(bad).success, bad).to.equal(false);
+    }
+  });
+});
+
+describe('pencils', () => {
+  const pencil = {
+    id: 'pencil-1',
+    code: 'K1',
+    name: 'kelp',
+    set: 'Tide',
+    type: 'oil',
+    colour: '#4c5a2e',
+    opacity: null,
+  };
+
+  it('need a code and a colour that can be read', () => {
+    expect(NewPencil.safeParse(pencil).success).to.equal(true);
+    expect(refusal(NewPencil.safeParse({ ...pencil, code: '' }))).to.contain('needs a code');
+    expect(refusal(NewPencil.safeParse({ ...pencil, colour: 'green' }))).to.contain('six digits');
+    expect(NewPencil.safeParse({ ...pencil, opacity: 1.2 }).success).to.equal(false);
+  });
+
+  it('come at most a thousand at once, and at least one', () => {
+    expect(refusal(AddPencils.safeParse({ pencils: [] }))).to.contain('no pencil to add');
+    expect(AddPencils.safeParse({ pencils: new Array(1001).fill(pencil) }).success).to.equal(false);
+  });
+});
+
+describe('regions', () => {
+  it('are refused without any, with sizes that are none, and with ids out of range', () => {
+    const region = {
+      ...{ id: 1, areaMm2: 4, usableWidthMm: 1, axisDegrees: 0, lengthMm: 3 },
+      pole: { x: 1, y: 1 },
+      centroid: { x: 1, y: 1 },
+      box: { left: 0, top: 0, right: 2, bottom: 2 },
+    };
+    const meta = {
+      from: 'x@10',
+      width: 100,
+      height: 100,
+      pixelsPerMm: 10,
+      regions: [region],
+      neighbours: [],
+      doubts: [],
+    };
+    expect(RegionsMeta.safeParse(meta).success).to.equal(true);
+    expect(RegionsMeta.safeParse({ ...meta, regions: [] }).success).to.equal(false);
+    expect(RegionsMeta.safeParse({ ...meta, pixelsPerMm: 0 }).success).to.equal(false);
+    expect(RegionsMeta.safeParse({ ...meta, regions: [{ ...region, id: 65_536 }] }).success).to.equal(false);
+    expect(RegionsMeta.safeParse({ ...meta, regions: [{ ...region, areaMm2: 0 }] }).success).to.equal(false);
+  });
+});
+
+describe('the bench', () => {
+  it('refuses a plan without steps, in words', () => {
+    const plan = {
+      id: 'plan-1',
+      planRevision: 0,
+      model: 'm',
+      openThings: 1,
+      steps: [],
+      order: [],
+      sittings: [],
+      pickUps: 0,
+      minutes: 0,
+      lowerBound: 0,
+      pencils: [],
+      things: [],
+    };
+    expect(refusal(BenchPlan.safeParse({ ...plan, madeAt: '2026-05-01T19:00:00Z' }))).to.contain('no step to do');
+  });
+
+  it('takes times in UTC only and steps that name thing and layer', () => {
+    const entry = {
+      id: 'entry-1',
+      planId: 'plan-1',
+      stepId: 'thing-a/base',
+      kind: 'done',
+      startedAt: '2026-05-01T19:00:00Z',
+      finishedAt: '2026-05-01T19:05:00Z',
+    };
+    expect(LogEntry.safeParse(entry).success).to.equal(true);
+    expect(LogEntry.safeParse({ ...entry, startedAt: 'yesterday' }).success).to.equal(false);
+    expect(LogEntry.safeParse({ ...entry, stepId: 'base' }).success).to.equal(false);
+    expect(LogEntry.safeParse({ ...entry, kind: 'perhaps' }).success).to.equal(false);
+  });
+});
+
+describe('settings', () => {
+  it('have defaults that are allowed', () => expect(Settings.parse(defaultSettings)).to.deep.equal(defaultSettings));
+  it('know three text sizes', () =>
+    expect(Settings.safeParse({ ...defaultSettings, text: 110 }).success).to.equal(false));
+});

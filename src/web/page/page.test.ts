@@ -1,0 +1,62 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { Plan, emptyPlan } from '../../contracts/index.ts';
+import { FORMATS, formatOf, outOfShape } from './formats.ts';
+import { without } from './without.ts';
+
+describe('page formats', () => {
+  it('are known again by their sides, either way round', () => {
+    for (const { id, width, height } of FORMATS) {
+      expect(formatOf(width, height)?.id).to.equal(id);
+      expect(formatOf(height, width)?.id).to.equal(id);
+    }
+    expect(formatOf(123, 321)).to.equal(undefined);
+  });
+
+  it('are in shape with a picture of their own proportions only', () => {
+    expect(outOfShape({ width: 2100, height: 2970 }, 210, 297)).to.be.below(0.001);
+    expect(outOfShape({ width: 2100, height: 2970 }, 210, 210)).to.be.closeTo(0.414, 0.001);
+  });
+
+  it('are out of shape by the same measure whichever side is wrong', () => {
+    const side = fc.integer({ min: 50, max: 4000 });
+    fc.assert(
+      fc.property(side, side, fc.double({ min: 1, max: 1.5, noNaN: true }), (width, height, stretch) => {
+        const wide = outOfShape({ width, height }, width * stretch, height);
+        const high = outOfShape({ width, height }, width, height * stretch);
+        expect(wide).to.be.closeTo(stretch - 1, 1e-9);
+        expect(high).to.be.closeTo(stretch - 1, 1e-9);
+      }),
+    );
+  });
+});
+
+describe('taking a thing apart', () => {
+  const pencils = { dark: 'pencil-1', mid: 'pencil-2', light: 'pencil-3' };
+  const plan: Plan = {
+    ...emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }),
+    things: [
+      { id: 'thing-a', name: 'Roof', regionIds: [1, 2], focus: false, natural: null },
+      { id: 'thing-b', name: 'Wall', regionIds: [3], focus: true, natural: '#8a5a34' },
+    ],
+    families: { 'thing-a': pencils, 'thing-b': pencils },
+    forms: { 'thing-a': 'flat' },
+    layers: {
+      school: 'base-coat-first',
+      schools: { 'thing-a': 'dark-first' },
+      edits: { 'thing-a': { base: { passes: 2 } } },
+    },
+  };
+
+  it('takes everything decided for it along and leaves the others as they were', () => {
+    const left = Plan.parse({ ...plan, ...without(plan, 'thing-a') });
+    expect(left.things.map((thing) => thing.name)).to.deep.equal(['Wall']);
+    expect(left.families).to.deep.equal({ 'thing-b': pencils });
+    expect(left.forms).to.deep.equal({});
+    expect(left.layers).to.deep.equal({ school: 'base-coat-first', schools: {}, edits: {} });
+  });
+
+  it('changes nothing when the thing is not there', () => {
+    expect({ ...plan, ...without(plan, 'thing-z') }).to.deep.equal(plan);
+  });
+});
