@@ -1,0 +1,110 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { labOfHex, rgbOfLab } from '../colour/index.ts';
+import { PAPERS, bareGround, pencilOptics, whiteBook } from '../laydown/index.ts';
+import { compileRecipe, layersFor } from '../recipe/index.ts';
+import { type PreviewSource, TONE_STEPS, rampStrip, renderPreview, toneTables } from './index.ts';
+
+const hexes = { dark: '#3d2a22', mid: '#c6913a', light: '#f3e7b9' };
+const optics = new Map(
+  Object.values(hexes).map((hex) => [hex, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]),
+);
+const recipe = compileRecipe('blend', 'dark-first', hexes, { regions: [{ usableWidthMm: 8, areaMm2: 60 }] });
+const paper = rgbOfLab(labOfHex(whiteBook.tint));
+const tables = toneTables(recipe.layers, optics, bareGround(whiteBook), recipe.halfWidthMm);
+
+/** Two regions side by side, tone rising from left to right. */
+const source: PreviewSource = {
+  width: 80,
+  height: 50,
+  pixelsPerMm: 10,
+  labels: Uint16Array.from({ length: 4000 }, (_, i) => (i % 80 < 40 ? 1 : 2)),
+  tone: Uint8Array.from({ length: 4000 }, (_, i) => (i % 80) * 3),
+  paper,
+  tables: [null, tables.at(-1)!, null],
+};
+const whole = renderPreview(source);
+
+describe('a part of the preview', () => {
+  it('is exactly that part of the whole', () => {
+    const inside = fc.record({
+      left: fc.nat(60),
+      top: fc.nat(30),
+      width: fc.integer({ min: 1, max: 20 }),
+      height: fc.integer({ min: 1, max: 20 }),
+      step: fc.integer({ min: 1, max: 4 }),
+    });
+    fc.assert(
+      fc.property(inside, (window) => {
+        const part = renderPreview(source, window);
+        expect([part.width, part.height]).to.deep.equal([
+          Math.ceil(window.width / window.step),
+          Math.ceil(window.height / window.step),
+        ]);
+        for (let y = 0; y < part.height; y++) {
+          for (let x = 0; x < part.width; x++) {
+            const [wx, wy] = [Math.min(79, window.left + x * window.step), Math.min(49, window.top + y * window.step)];
+            const p = 4 * (y * part.width + x);
+            const q = 4 * (wy * 80 + wx);
+            expect([...part.data.subarray(p, p + 4)]).to.deep.equal([...whole.data.subarray(q, q + 4)]);
+          }
+        }
+      }),
+    );
+  });
+
+  it('is bare paper in regions that nothing is laid on', () => {
+    for (let y = 0; y < 50; y += 7) {
+      const p = 4 * (y * 80 + 60);
+      expect([...whole.data.subarray(p, p + 3)]).to.deep.equal(paper.map(Math.round));
+    }
+  });
+
+  it('is opaque everywhere', () => {
+    for (let p = 3; p < whole.data.length; p += 4) expect(whole.data[p]).to.equal(255);
+  });
+});
+
+describe('tone tables', () => {
+  it('of more layers begin like those of fewer: a prefix is a prefix', () => {
+    const fewer = toneTables(recipe.layers.slice(0, 2), optics, bareGround(whiteBook), recipe.halfWidthMm);
+    fewer.forEach((table, i) => {
+      expect([...table.rgb]).to.deep.equal([...tables[i].rgb]);
+      expect([...table.specks]).to.deep.equal([...tables[i].specks]);
+    });
+  });
+
+  it('close specks layer by layer at every tone, on every paper', () => {
+    for (const on of PAPERS) {
+      const built = toneTables(recipe.layers, optics, bareGround(on), recipe.halfWidthMm);
+      for (let i = 1; i < built.length; i++) {
+        for (let t = 0; t < TONE_STEPS; t++) expect(built[i].specks[t], on.id).to.be.at.most(built[i - 1].specks[t]);
+      }
+    }
+  });
+
+  it('of a narrow region leave out what it has no room for', () => {
+    const narrow = toneTables(layersFor(recipe, 1), optics, bareGround(whiteBook), recipe.halfWidthMm);
+    expect(narrow.length).to.be.below(tables.length);
+  });
+
+  it('need every pencil', () => {
+    expect(() => toneTables(recipe.layers, new Map(), bareGround(whiteBook), 2)).to.throw(
+      RangeError,
+      'not in the tray',
+    );
+  });
+});
+
+describe('the passage of a recipe', () => {
+  it('runs from dark at the left to light at the right', () => {
+    const { data, width, height } = rampStrip(tables.at(-1)!, paper, { width: 120, height: 30 });
+    const mean = (from: number, to: number) => {
+      let sum = 0;
+      for (let y = 0; y < height; y++) for (let x = from; x < to; x++) sum += data[4 * (y * width + x) + 1];
+      return sum / ((to - from) * height);
+    };
+    expect(mean(0, 30)).to.be.below(mean(45, 75));
+    expect(mean(45, 75)).to.be.below(mean(90, 120));
+  });
+});
