@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import AxeBuilder from 'axe-core';
 import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
+import sharp from 'sharp';
 import { BenchState, type RecordEntry, RegionsMeta, SheetState } from '../src/contracts/index.ts';
 import { deltaE2000, labOfHex } from '../src/core/colour/index.ts';
 import { validateSequence } from '../src/core/bench/index.ts';
@@ -396,13 +397,21 @@ describe('a page of one’s own', () => {
     writeFileSync(path, bytes);
     return path;
   };
-  const BAD: [string, () => string, RegExp][] = [
+  const hugePicture = async () =>
+    png(
+      'huge.png',
+      await sharp({ create: { width: 20_000, height: 300, channels: 3, background: '#fff' } })
+        .png()
+        .toBuffer(),
+    );
+  const BAD: [string, () => string | Promise<string>, RegExp][] = [
     [
       'a broken image',
       () => png('broken.png', readFileSync(new URL('../docs/screenshots/shelf.png', import.meta.url)).subarray(0, 900)),
       /broken and cannot be read/,
     ],
     ['a file that is no picture', () => png('list.png', Buffer.from('milk, bread')), /not a PNG, JPEG or SVG/],
+    ['a picture of 20,000 px', hugePicture, /20,000 × 300 pixels; the most that fits/],
     ['an all-white page', () => drawing('white.svg', ''), /This page is blank/],
     [
       'an all-black page',
@@ -413,7 +422,7 @@ describe('a page of one’s own', () => {
   for (const [what, path, sentence] of BAD) {
     it(`refuses ${what} with one sentence on the shelf`, async () => {
       const before = await stored<unknown[]>('/sheets');
-      await bringIn(path());
+      await bringIn(await path());
       const alert = page.getByRole('alert');
       await alert.waitFor();
       expect(await alert.innerText()).to.match(sentence);

@@ -58,7 +58,6 @@ export const Plan = z.object({
   bench: z.object({ openThings: z.int().min(1).max(50), sittingMinutes: z.number().min(10).max(90) }),
 });
 export type Plan = z.infer<typeof Plan>;
-export type PlanSection = keyof Plan;
 
 /** Some sections of a plan, each whole. */
 export const PlanChange = Plan.partial();

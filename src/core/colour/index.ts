@@ -1,9 +1,9 @@
 /** colour: spectra, Lab and OKLCH, colour difference, the painter's wheel, and colours in words. Doors take CIE Lab, D65, 2 degrees. */
 export { BANDS } from './observer.ts';
-export { type Lab, type Spectrum, chromaOf, labOfSpectrum, mixLab } from './lab.ts';
+export { type Lab, type Spectrum, labOfSpectrum } from './lab.ts';
 export { type Oklch, labOfOklch, oklchOfLab, turn, turnBetween } from './oklch.ts';
 export { type Rgb, hexOfLab, labOfHex, labOfRgb, rgbOfLab } from './srgb.ts';
 export { deltaE2000 } from './difference.ts';
 export { spectrumOfLab } from './spectrum.ts';
 export { type WheelPlace, WHEEL_PLACES, hueOfWheel, isWarm, placeAt, wheelOfHue } from './painters-wheel.ts';
-export { GREY_CHROMA, wordsFor } from './words.ts';
+export { wordsFor } from './words.ts';

@@ -11,7 +11,7 @@ const EPSILON = 216 / 24389;
 const KAPPA = 24389 / 27;
 
 /** X, Y, Z of a reflectance of 36 bands seen by daylight. */
-export function xyzOfSpectrum(reflectance: Spectrum): Xyz {
+function xyzOfSpectrum(reflectance: Spectrum): Xyz {
   let x = 0;
   let y = 0;
   let z = 0;
@@ -43,16 +43,6 @@ export function xyzOfLab([lightness, a, b]: Lab): Xyz {
 /** Lab of a reflectance of 36 bands seen by daylight. */
 export function labOfSpectrum(reflectance: Spectrum): Lab {
   return labOfXyz(xyzOfSpectrum(reflectance));
-}
-
-/** Chroma C*ab of a Lab colour: its distance from grey. */
-export function chromaOf([, a, b]: Lab): number {
-  return Math.hypot(a, b);
-}
-
-/** The Lab colour a share `t` (0..1) of the way from `from` to `to`. */
-export function mixLab(from: Lab, to: Lab, t: number): Lab {
-  return [from[0] + (to[0] - from[0]) * t, from[1] + (to[1] - from[1]) * t, from[2] + (to[2] - from[2]) * t];
 }
 
 function lift(t: number): number {

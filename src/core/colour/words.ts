@@ -3,7 +3,7 @@ import { oklchOfLab } from './oklch.ts';
 import { placeAt, wheelOfHue } from './painters-wheel.ts';
 
 /** Below this OKLCH chroma a colour reads as grey beside coloured pencils. */
-export const GREY_CHROMA = 0.022;
+const GREY_CHROMA = 0.022;
 
 /** Names a colour as a colourist would say it, from its value, chroma and place on the painter's wheel: "dark dull red". */
 export function wordsFor(lab: Lab): string {

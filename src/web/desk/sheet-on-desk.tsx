@@ -2,9 +2,9 @@ import { useEffect, useMemo, useState } from 'react';
 import { Outlet, useParams } from 'react-router';
 import type { Pencil, RegionsMeta, SheetState } from '../../contracts/index.ts';
 import { asTrayPencil } from '../api/as-tray-pencil.ts';
-import { deskApi, usePencilsQuery, useRegionsQuery, useSheetQuery } from '../api/desk-api.ts';
+import { usePencilsQuery, useRegionsQuery, useSheetQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { store, useAppDispatch } from '../app/store.ts';
+import { useAppDispatch } from '../app/store.ts';
 import { type LaidPencil, pageWorker, pencilWorker } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
 import { deriveForms, deriveRecipes } from './derive.ts';
@@ -121,9 +121,4 @@ function useLoaded<T>(key: string | null, load: () => Promise<T>): { value: T | 
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
   return state.key === key ? state : { value: null, failed: null };
-}
-
-/** Fetches the sheet anew, as after another tab changed it. */
-export function refetchSheet(sheetId: string): void {
-  void store.dispatch(deskApi.endpoints.sheet.initiate(sheetId, { forceRefetch: true, subscribe: false }));
 }

@@ -1,14 +1,15 @@
-import clsx from 'clsx';
 import { useMemo } from 'react';
 import { paperById } from '../../core/laydown/index.ts';
 import { SCHOOLS, schoolById } from '../../core/recipe/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
-import { chooseThing, showUpTo } from '../desk/at-the-desk.ts';
+import { showUpTo } from '../desk/at-the-desk.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
+import { ThingList } from '../desk/thing-list.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
+import { usePickThing } from '../desk/use-pick-thing.ts';
 import { usePreview } from '../desk/use-preview.ts';
 import { Notice, Pick, Section } from '../parts/index.ts';
 import { ThingLayers } from './thing-layers.tsx';
@@ -28,10 +29,7 @@ export function LayersStage() {
     [shown, most, recipes],
   );
   const preview = usePreview(upTo);
-  const pick = (regionId: number | null) => {
-    const thing = things.find((each) => regionId !== null && each.regionIds.includes(regionId));
-    dispatch(chooseThing(thing ?? null));
-  };
+  const pick = usePickThing();
   const recipe = thingId ? recipes.get(thingId) : undefined;
   const thing = things.find((each) => each.id === thingId);
   return (
@@ -76,35 +74,24 @@ export function LayersStage() {
           )}
           {recipes.size > 0 && (
             <Section title="Things" aside={thing ? undefined : 'choose one to see its layers'}>
-              <ul className="divide-y divide-rule border-y border-rule" aria-label="Things and their layers">
-                {things.map((each) => (
-                  <li key={each.id}>
-                    <button
-                      type="button"
-                      aria-pressed={each.id === thingId}
-                      className={clsx(
-                        'flex min-h-10 w-full items-center gap-2 px-2 text-left',
-                        each.id === thingId && 'bg-leaf font-bold',
-                      )}
-                      onClick={() => dispatch(chooseThing(each.id === thingId ? null : each))}
-                    >
-                      <span className="min-w-0 flex-1 truncate">{each.name}</span>
-                      <span className="flex gap-px" aria-hidden>
-                        {recipes.get(each.id)?.layers.map((layer) => (
-                          <span
-                            key={layer.id}
-                            className="h-4 w-3"
-                            style={{ background: pencilById.get(layer.pencil)?.colour }}
-                          />
-                        ))}
-                      </span>
-                      <span className="w-16 shrink-0 text-right text-sm font-normal text-soft">
-                        {recipes.has(each.id) ? `${recipes.get(each.id)!.layers.length} layers` : 'none'}
-                      </span>
-                    </button>
-                  </li>
-                ))}
-              </ul>
+              <ThingList label="Things and their layers">
+                {({ id }) => (
+                  <>
+                    <span className="flex gap-px" aria-hidden>
+                      {recipes.get(id)?.layers.map((layer) => (
+                        <span
+                          key={layer.id}
+                          className="h-4 w-3"
+                          style={{ background: pencilById.get(layer.pencil)?.colour }}
+                        />
+                      ))}
+                    </span>
+                    <span className="w-16 shrink-0 text-right text-sm font-normal text-soft">
+                      {recipes.has(id) ? `${recipes.get(id)!.layers.length} layers` : 'none'}
+                    </span>
+                  </>
+                )}
+              </ThingList>
             </Section>
           )}
         </>

@@ -1,13 +1,13 @@
-import clsx from 'clsx';
 import { useState } from 'react';
 import { type Light, FORMS, formById } from '../../core/light/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
-import { useAppDispatch, useAppSelector } from '../app/store.ts';
-import { chooseThing } from '../desk/at-the-desk.ts';
+import { useAppSelector } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
+import { ThingList } from '../desk/thing-list.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
+import { usePickThing } from '../desk/use-pick-thing.ts';
 import { useTonePicture } from '../desk/use-preview.ts';
 import { Choice, Notice, Section } from '../parts/index.ts';
 import { LightDial, compassWords } from './light-dial.tsx';
@@ -17,7 +17,6 @@ export function LightStage() {
   const { sheet, page } = useDesk();
   const { things } = sheet.plan;
   const change = usePlanChange(sheet.id, 'light');
-  const dispatch = useAppDispatch();
   const { regionIds, thingId } = useAppSelector((state) => state.atTheDesk);
   const lit = useLitRegions();
   const [held, setHeld] = useState<Light | null>(null);
@@ -29,10 +28,7 @@ export function LightStage() {
       light: next,
     });
   };
-  const pick = (regionId: number | null) => {
-    const thing = things.find((each) => regionId !== null && each.regionIds.includes(regionId));
-    dispatch(chooseThing(thing ?? null));
-  };
+  const pick = usePickThing();
   return (
     <Frame
       title="Light"
@@ -73,7 +69,6 @@ function FormOfThing() {
   const { sheet, forms } = useDesk();
   const { things } = sheet.plan;
   const change = usePlanChange(sheet.id, 'light');
-  const dispatch = useAppDispatch();
   const thingId = useAppSelector((state) => state.atTheDesk.thingId);
   const thing = things.find((each) => each.id === thingId);
   return (
@@ -92,26 +87,11 @@ function FormOfThing() {
         </Section>
       )}
       <Section title="Forms" aside={thing ? undefined : 'choose a thing to change its form'}>
-        <ul className="divide-y divide-rule border-y border-rule" aria-label="Forms of things">
-          {things.map((each) => (
-            <li key={each.id}>
-              <button
-                type="button"
-                aria-pressed={each.id === thingId}
-                className={clsx(
-                  'flex min-h-10 w-full items-center justify-between gap-3 px-2 text-left',
-                  each.id === thingId && 'bg-leaf font-bold',
-                )}
-                onClick={() => dispatch(chooseThing(each.id === thingId ? null : each))}
-              >
-                <span className="truncate">{each.name}</span>
-                <span className="shrink-0 text-sm font-normal text-soft">
-                  {formById(forms.get(each.id) ?? 'raised').name}
-                </span>
-              </button>
-            </li>
-          ))}
-        </ul>
+        <ThingList label="Forms of things">
+          {({ id }) => (
+            <span className="shrink-0 text-sm font-normal text-soft">{formById(forms.get(id) ?? 'raised').name}</span>
+          )}
+        </ThingList>
       </Section>
     </>
   );

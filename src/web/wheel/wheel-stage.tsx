@@ -3,12 +3,12 @@ import { paperById } from '../../core/laydown/index.ts';
 import { SCHEMES, schemeById } from '../../core/palette/index.ts';
 import { placeAt } from '../../core/colour/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
-import { useAppDispatch, useAppSelector } from '../app/store.ts';
-import { chooseThing } from '../desk/at-the-desk.ts';
+import { useAppSelector } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
+import { usePickThing } from '../desk/use-pick-thing.ts';
 import { usePreview } from '../desk/use-preview.ts';
 import { Pick, Section } from '../parts/index.ts';
 import { Families } from './families.tsx';
@@ -21,9 +21,8 @@ const ALL_LAYERS = {};
 /** The Wheel stage: anchor and scheme on the wheel, palettes for the whole page, and each thing's family. */
 export function WheelStage() {
   const { sheet, pencils, laid, recipes } = useDesk();
-  const { wheel, page, things } = sheet.plan;
+  const { wheel, page } = sheet.plan;
   const change = usePlanChange(sheet.id, 'wheel');
-  const dispatch = useAppDispatch();
   const chosen = useAppSelector((state) => state.atTheDesk.regionIds);
   const lit = useLitRegions();
   const preview = usePreview(ALL_LAYERS);
@@ -37,10 +36,7 @@ export function WheelStage() {
     () => new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil))),
     [recipes],
   );
-  const pick = (regionId: number | null) => {
-    const thing = things.find((each) => regionId !== null && each.regionIds.includes(regionId));
-    dispatch(chooseThing(thing ?? null));
-  };
+  const pick = usePickThing();
   return (
     <Frame
       title="Wheel"
