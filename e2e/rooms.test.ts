@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import { BenchState, type SheetState } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
-import { goTo, nameFromKey, openFerrySteps, putInOrder, takePalette } from './stages.ts';
+import { colouredShare, goTo, nameFromKey, openFerrySteps, putInOrder, takePalette, untilColoured } from './stages.ts';
 
 /** How the desk behaves around the journey: small screens, large text, two tabs, a server that goes away, keys alone. */
 let desk: TestDesk;
@@ -231,19 +231,13 @@ describe('by keyboard alone', () => {
 
   it('a pencil of the rest lights its places on the sheet when it has the focus', async () => {
     await at('/sheets/ferry-steps/layers');
-    await page.waitForTimeout(2500);
-    const picture = () =>
-      page.getByTestId('sheet').evaluate((element) => {
-        const canvas = element as HTMLCanvasElement;
-        const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
-        return data.reduce((sum, value) => sum + value, 0) / data.length;
-      });
-    const before = await picture();
+    await untilColoured(page, 0.2);
+    const before = await colouredShare(page);
     await page
       .getByRole('button', { name: /show its places/ })
       .first()
       .focus();
-    await page.waitForTimeout(500);
-    expect(await picture()).to.be.above(before + 5);
+    await page.waitForTimeout(800);
+    expect(await colouredShare(page)).to.be.below(0.9 * before);
   });
 });

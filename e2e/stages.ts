@@ -35,3 +35,28 @@ export async function putInOrder(page: Page): Promise<void> {
 export async function settle(page: Page): Promise<void> {
   await page.waitForTimeout(1200);
 }
+
+/** Share of the sheet's canvas that is coloured: pixels whose channels differ clearly. */
+export function colouredShare(page: Page): Promise<number> {
+  return page.getByTestId('sheet').evaluate((element) => {
+    const canvas = element as HTMLCanvasElement;
+    const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+    let coloured = 0;
+    for (let i = 0; i < data.length; i += 4) {
+      if (Math.max(data[i], data[i + 1], data[i + 2]) - Math.min(data[i], data[i + 1], data[i + 2]) > 24) coloured++;
+    }
+    return (4 * coloured) / data.length;
+  });
+}
+
+/** Waits until at least this share of the sheet is coloured, and stands still. */
+export async function untilColoured(page: Page, least: number): Promise<void> {
+  let before = -1;
+  for (let i = 0; i < 60; i++) {
+    const share = await colouredShare(page);
+    if (share >= least && share === before) return;
+    before = share;
+    await page.waitForTimeout(300);
+  }
+  throw new Error(`Only ${before.toFixed(3)} of the sheet is coloured; ${least} was waited for.`);
+}
