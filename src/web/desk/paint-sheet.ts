@@ -39,7 +39,9 @@ export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void 
   const shown = [...painting.chosen, ...painting.lit];
   if (painting.veil) context.drawImage(painting.veil, 0, 0, picture.width, picture.height);
   else if (shown.length) veilAllBut(context, shown, picture);
-  for (const path of shown) outline(context, path, view.k, 1);
+  // Under a veil of its own the zone matters, and much of it lies along the outline: keep that thin.
+  const weight = painting.veil ? 0.45 : 1;
+  for (const path of shown) outline(context, path, view.k, weight);
   if (painting.hovered) outline(context, painting.hovered, view.k, 0.8);
 }
 

@@ -6,7 +6,8 @@ export const raised: Form = {
   name: 'raised',
   says: 'The middle stands up: light there, dark where it turns away at the sides.',
   tone({ depth, facing }, { heightDegrees }) {
-    const dome = 1 - (1 - Math.min(1, depth)) ** 2;
+    // Nearly even from edge to middle, so that bands of a family come out about equally wide; rounded off on top.
+    const dome = depth * (1.35 - 0.35 * depth);
     if (heightDegrees === null) return dome;
     // The brightest place is where the surface looks at the light: at the middle for a light overhead, near the rim for a low one.
     const brightest = Math.cos((heightDegrees * Math.PI) / 180) * 0.75;
