@@ -5,239 +5,241 @@ import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
 import { colouredShare, goTo, nameFromKey, openFerrySteps, putInOrder, takePalette, untilColoured } from './stages.ts';
 
 /** How the desk behaves around the journey: small screens, large text, two tabs, a server that goes away, keys alone. */
-let desk: TestDesk;
-let browser: Browser;
-let page: Page;
-before(async () => {
-  [desk, browser] = await Promise.all([openDesk(), openBrowser()]);
-  ({ page } = await openPage(browser, desk.url));
-  await openFerrySteps(page);
-  await nameFromKey(page);
-  await goTo(page, 'Wheel');
-  await takePalette(page);
-  await goTo(page, 'Bench');
-  await putInOrder(page);
-});
-after(async () => {
-  await browser?.close();
-  await desk?.close();
-});
+describe('the desk in every room', () => {
+  let desk: TestDesk;
+  let browser: Browser;
+  let page: Page;
+  before(async () => {
+    [desk, browser] = await Promise.all([openDesk(), openBrowser()]);
+    ({ page } = await openPage(browser, desk.url));
+    await openFerrySteps(page);
+    await nameFromKey(page);
+    await goTo(page, 'Wheel');
+    await takePalette(page);
+    await goTo(page, 'Bench');
+    await putInOrder(page);
+  });
+  after(async () => {
+    await browser?.close();
+    await desk?.close();
+  });
 
-const STAGES = ['page', 'wheel', 'light', 'layers', 'bench', 'record'];
-const at = async (path: string) => {
-  await page.goto(desk.url + path);
-  await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy]'));
-};
-const stored = async <T>(path: string) => (await (await fetch(`${desk.url}/api${path}`)).json()) as T;
+  const STAGES = ['page', 'wheel', 'light', 'layers', 'bench', 'record'];
+  const at = async (path: string) => {
+    await page.goto(desk.url + path);
+    await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy]'));
+  };
+  const stored = async <T>(path: string) => (await (await fetch(`${desk.url}/api${path}`)).json()) as T;
 
-/** Pixels by which the page is wider than the screen. */
-const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  /** Pixels by which the page is wider than the screen. */
+  const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
 
-describe('small screens and large text', () => {
-  const ROOMS: [string, number, number][] = [
-    ['a small laptop', 1280, 800],
-    ['a tablet on its side', 1024, 768],
-  ];
-  for (const [what, width, height] of ROOMS) {
-    it(`every stage fits ${what} without scrolling sideways`, async () => {
-      await page.setViewportSize({ width, height });
+  describe('small screens and large text', () => {
+    const ROOMS: [string, number, number][] = [
+      ['a small laptop', 1280, 800],
+      ['a tablet on its side', 1024, 768],
+    ];
+    for (const [what, width, height] of ROOMS) {
+      it(`every stage fits ${what} without scrolling sideways`, async () => {
+        await page.setViewportSize({ width, height });
+        for (const stage of STAGES) {
+          await at(`/sheets/ferry-steps/${stage}`);
+          expect(await overflow(), stage).to.be.at.most(0);
+          const sheet = await page.getByTestId('sheet').boundingBox();
+          expect(sheet!.width, stage).to.be.above(100);
+        }
+      });
+    }
+
+    it('the wheel is at least 540 px across on a small laptop and round everywhere', async () => {
+      for (const [width, height, least] of [
+        [1280, 800, 540],
+        [1024, 768, 500],
+      ]) {
+        await page.setViewportSize({ width, height });
+        await at('/sheets/ferry-steps/wheel');
+        const wheel = (await page.getByRole('group', { name: "Painter's wheel" }).boundingBox())!;
+        expect(wheel.width).to.be.closeTo(wheel.height, 1);
+        expect(0.89 * wheel.width).to.be.at.least(least);
+      }
+    });
+
+    it('the step at the table can be done on a phone', async () => {
+      await page.setViewportSize({ width: 390, height: 800 });
+      await at('/sheets/ferry-steps/bench?sitting=1');
+      expect(await overflow()).to.be.at.most(0);
+      const button = (await page.getByRole('button', { name: 'Done' }).boundingBox())!;
+      expect(button.height).to.be.at.least(60);
+      expect(button.y + button.height).to.be.at.most(800);
+      expect((await page.getByTestId('sheet').boundingBox())!.height).to.be.above(200);
+      await page.setViewportSize({ width: 1280, height: 800 });
+    });
+
+    it('text at 150% keeps every stage usable: the side table can be reached and the sheet seen', async () => {
+      await at('/settings');
+      await page.getByRole('radio', { name: '150%' }).click();
+      await page.waitForFunction(() => document.documentElement.dataset.text === '150');
       for (const stage of STAGES) {
         await at(`/sheets/ferry-steps/${stage}`);
         expect(await overflow(), stage).to.be.at.most(0);
-        const sheet = await page.getByTestId('sheet').boundingBox();
-        expect(sheet!.width, stage).to.be.above(100);
+        expect((await page.getByTestId('sheet').boundingBox())!.width, stage).to.be.above(60);
       }
-    });
-  }
-
-  it('the wheel is at least 540 px across on a small laptop and round everywhere', async () => {
-    for (const [width, height, least] of [
-      [1280, 800, 540],
-      [1024, 768, 500],
-    ]) {
-      await page.setViewportSize({ width, height });
-      await at('/sheets/ferry-steps/wheel');
-      const wheel = (await page.getByRole('group', { name: "Painter's wheel" }).boundingBox())!;
-      expect(wheel.width).to.be.closeTo(wheel.height, 1);
-      expect(0.89 * wheel.width).to.be.at.least(least);
-    }
-  });
-
-  it('the step at the table can be done on a phone', async () => {
-    await page.setViewportSize({ width: 390, height: 800 });
-    await at('/sheets/ferry-steps/bench?sitting=1');
-    expect(await overflow()).to.be.at.most(0);
-    const button = (await page.getByRole('button', { name: 'Done' }).boundingBox())!;
-    expect(button.height).to.be.at.least(60);
-    expect(button.y + button.height).to.be.at.most(800);
-    expect((await page.getByTestId('sheet').boundingBox())!.height).to.be.above(200);
-    await page.setViewportSize({ width: 1280, height: 800 });
-  });
-
-  it('text at 150% keeps every stage usable: the side table can be reached and the sheet seen', async () => {
-    await at('/settings');
-    await page.getByRole('radio', { name: '150%' }).click();
-    await page.waitForFunction(() => document.documentElement.dataset.text === '150');
-    for (const stage of STAGES) {
-      await at(`/sheets/ferry-steps/${stage}`);
-      expect(await overflow(), stage).to.be.at.most(0);
-      expect((await page.getByTestId('sheet').boundingBox())!.width, stage).to.be.above(60);
-    }
-    await at('/settings');
-    await page.getByRole('radio', { name: '100%' }).click();
-    await page.waitForFunction(() => document.documentElement.dataset.text === '100');
-  });
-});
-
-describe('the only colours on the screen are the colourist’s', () => {
-  for (const mode of ['Day', 'Evening']) {
-    it(`no ground, text or border has a colour of its own by ${mode.toLowerCase()}`, async () => {
       await at('/settings');
-      await page.getByRole('radio', { name: mode }).click();
-      await page.waitForFunction((wanted) => document.documentElement.dataset.mode === wanted, mode.toLowerCase());
-      for (const path of [
-        '/sheets',
-        '/settings',
-        '/tray/demo-tray',
-        '/sheets/ferry-steps/page',
-        '/sheets/ferry-steps/light',
-      ]) {
-        await at(path);
-        const coloured = await page.evaluate(() => {
-          const canvas = document.createElement('canvas').getContext('2d', { willReadFrequently: true })!;
-          return [...document.querySelectorAll('body *')].flatMap((element) => {
-            const { color, backgroundColor, borderTopColor } = getComputedStyle(element);
-            // Paper under a page on the shelf and pencils' own colours are the colourist's.
-            if (element.getAttribute('style')?.includes('background')) return [];
-            return [color, backgroundColor, borderTopColor].filter((colour) => {
-              canvas.clearRect(0, 0, 1, 1);
-              canvas.fillStyle = colour;
-              canvas.fillRect(0, 0, 1, 1);
-              const [r, g, b, a] = canvas.getImageData(0, 0, 1, 1).data;
-              return a > 0 && Math.max(r, g, b) - Math.min(r, g, b) > 6;
+      await page.getByRole('radio', { name: '100%' }).click();
+      await page.waitForFunction(() => document.documentElement.dataset.text === '100');
+    });
+  });
+
+  describe('the only colours on the screen are the colourist’s', () => {
+    for (const mode of ['Day', 'Evening']) {
+      it(`no ground, text or border has a colour of its own by ${mode.toLowerCase()}`, async () => {
+        await at('/settings');
+        await page.getByRole('radio', { name: mode }).click();
+        await page.waitForFunction((wanted) => document.documentElement.dataset.mode === wanted, mode.toLowerCase());
+        for (const path of [
+          '/sheets',
+          '/settings',
+          '/tray/demo-tray',
+          '/sheets/ferry-steps/page',
+          '/sheets/ferry-steps/light',
+        ]) {
+          await at(path);
+          const coloured = await page.evaluate(() => {
+            const canvas = document.createElement('canvas').getContext('2d', { willReadFrequently: true })!;
+            return [...document.querySelectorAll('body *')].flatMap((element) => {
+              const { color, backgroundColor, borderTopColor } = getComputedStyle(element);
+              // Paper under a page on the shelf and pencils' own colours are the colourist's.
+              if (element.getAttribute('style')?.includes('background')) return [];
+              return [color, backgroundColor, borderTopColor].filter((colour) => {
+                canvas.clearRect(0, 0, 1, 1);
+                canvas.fillStyle = colour;
+                canvas.fillRect(0, 0, 1, 1);
+                const [r, g, b, a] = canvas.getImageData(0, 0, 1, 1).data;
+                return a > 0 && Math.max(r, g, b) - Math.min(r, g, b) > 6;
+              });
             });
           });
-        });
-        expect(coloured, path).to.deep.equal([]);
-      }
-      await at('/settings');
-      await page.getByRole('radio', { name: 'Day' }).click();
+          expect(coloured, path).to.deep.equal([]);
+        }
+        await at('/settings');
+        await page.getByRole('radio', { name: 'Day' }).click();
+      });
+    }
+  });
+
+  describe('two tabs on one sheet', () => {
+    it('the second learns of the first one’s change when it tries its own, and loses nothing', async () => {
+      const { page: other } = await openPage(browser, `${desk.url}/sheets/ferry-steps/light`);
+      await at('/sheets/ferry-steps/light');
+      await other.getByText('From a side').click();
+      await other.getByRole('status').getByText('Saved').waitFor();
+      await page.waitForTimeout(400);
+      await page.getByRole('list', { name: 'Forms of things' }).getByText('Brass bell').click();
+      await page.getByRole('radio', { name: /^flat/ }).click();
+      await page.getByText('changed elsewhere').waitFor();
+      await page.getByText('from the upper left').waitFor();
+      await page.getByRole('radio', { name: /^flat/ }).click();
+      await page.waitForTimeout(600);
+      const { plan } = await stored<SheetState>('/sheets/ferry-steps');
+      expect(plan.light.kind).to.equal('direction');
+      expect(Object.values(plan.forms)).to.include('flat');
+      await other.close();
     });
-  }
-});
-
-describe('two tabs on one sheet', () => {
-  it('the second learns of the first one’s change when it tries its own, and loses nothing', async () => {
-    const { page: other } = await openPage(browser, `${desk.url}/sheets/ferry-steps/light`);
-    await at('/sheets/ferry-steps/light');
-    await other.getByText('From a side').click();
-    await other.getByRole('status').getByText('Saved').waitFor();
-    await page.waitForTimeout(400);
-    await page.getByRole('list', { name: 'Forms of things' }).getByText('Brass bell').click();
-    await page.getByRole('radio', { name: /^flat/ }).click();
-    await page.getByText('changed elsewhere').waitFor();
-    await page.getByText('from the upper left').waitFor();
-    await page.getByRole('radio', { name: /^flat/ }).click();
-    await page.waitForTimeout(600);
-    const { plan } = await stored<SheetState>('/sheets/ferry-steps');
-    expect(plan.light.kind).to.equal('direction');
-    expect(Object.values(plan.forms)).to.include('flat');
-    await other.close();
-  });
-});
-
-describe('undo', () => {
-  it('still knows what to take back after the page was loaded anew', async () => {
-    await at('/sheets/ferry-steps/layers');
-    await page.getByRole('button', { name: 'School of this sheet' }).click();
-    await page.getByRole('option', { name: /^dark first/ }).click();
-    await page.waitForTimeout(500);
-    await page.reload();
-    await page.getByRole('button', { name: 'Undo: school: dark first' }).click();
-    await page.getByRole('button', { name: 'Redo: school: dark first' }).waitFor();
-    expect((await stored<SheetState>('/sheets/ferry-steps')).plan.layers.school).to.equal('base-coat-first');
-  });
-});
-
-describe('a server that goes away', () => {
-  it('is said plainly at the table; the step stays, and is done once it is back', async () => {
-    await at('/sheets/ferry-steps/bench?sitting=1');
-    await page.getByText('step 1 of').waitFor();
-    await page.route('**/log', (route) => route.abort());
-    await page.keyboard.press('Space');
-    await page.getByText('did not answer').waitFor();
-    await page.getByText('step 1 of').waitFor();
-    await page.unroute('**/log');
-    await page.waitForTimeout(700);
-    await page.keyboard.press('Space');
-    await page.getByText('step 2 of').waitFor();
-    const { done } = BenchState.parse(await stored('/sheets/ferry-steps/bench'));
-    expect(done).to.have.length(1);
   });
 
-  it('a screen that cannot be loaded says so and shows the way back', async () => {
-    await page.goto(`${desk.url}/sheets/no-such-sheet/page`);
-    await page.getByText('This sheet is not on the desk.').waitFor();
-    await page.getByRole('link', { name: 'Back to the shelf' }).click();
-    await page.getByRole('heading', { name: 'Which page tonight?' }).waitFor();
-    await page.goto(`${desk.url}/nowhere`);
-    await page.getByText('There is nothing here').waitFor();
-  });
-});
-
-describe('by keyboard alone', () => {
-  it('regions are stepped through in reading order, measured, chosen and gathered into a thing', async () => {
-    const path = (x: number, y: number) => `<rect x="${x}" y="${y}" width="40" height="40"/>`;
-    const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="148mm" height="148mm" viewBox="0 0 148 148"><rect width="148" height="148" fill="#fff"/><g fill="#fff" stroke="#000">${path(20, 20)}${path(80, 20)}${path(20, 80)}</g></svg>`;
-    await at('/sheets');
-    await page
-      .getByLabel('Picture of a page')
-      .setInputFiles({ name: 'squares.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(drawing) });
-    await page.getByText('in no thing yet').waitFor({ timeout: 30_000 });
-    await page.getByTestId('sheet').focus();
-    await page.keyboard.press('ArrowRight');
-    await page.getByRole('heading', { name: 'Region 1' }).waitFor();
-    await page.keyboard.press('Enter');
-    await page.getByLabel(/into a thing called/).waitFor();
-    await page.getByTestId('sheet').focus();
-    await page.keyboard.press('ArrowRight');
-    await page.getByRole('heading', { name: 'Region 2' }).waitFor();
-    await page.keyboard.press('Space');
-    await page.getByText('Gather 2 regions').waitFor();
-    await page.getByLabel(/into a thing called/).focus();
-    await page.keyboard.type('Upper row');
-    await page.keyboard.press('Enter');
-    await page.getByRole('list', { name: 'Things' }).getByText('Upper row').waitFor();
-    await page.waitForTimeout(300);
-    const id = page.url().match(/sheets\/([^/]+)/)![1];
-    expect((await stored<SheetState>(`/sheets/${id}`)).plan.things[0].regionIds).to.deep.equal([1, 2]);
+  describe('undo', () => {
+    it('still knows what to take back after the page was loaded anew', async () => {
+      await at('/sheets/ferry-steps/layers');
+      await page.getByRole('button', { name: 'School of this sheet' }).click();
+      await page.getByRole('option', { name: /^dark first/ }).click();
+      await page.waitForTimeout(500);
+      await page.reload();
+      await page.getByRole('button', { name: 'Undo: school: dark first' }).click();
+      await page.getByRole('button', { name: 'Redo: school: dark first' }).waitFor();
+      expect((await stored<SheetState>('/sheets/ferry-steps')).plan.layers.school).to.equal('base-coat-first');
+    });
   });
 
-  it('things, stages and pencils are found by typing', async () => {
-    await at('/sheets/ferry-steps/page');
-    const find = page.getByRole('combobox', { name: /Find/ });
-    await find.fill('kettle');
-    await page.getByRole('option', { name: /Tin kettle/ }).waitFor();
-    await page.keyboard.press('Enter');
-    await page.getByRole('heading', { name: 'Tin kettle' }).waitFor();
-    await find.fill('layers');
-    await page.getByRole('option', { name: /Layers/ }).click();
-    await page.waitForURL('**/layers');
-    await find.fill('QS31');
-    await page.getByRole('option', { name: /QS31/ }).click();
-    await page.getByRole('checkbox', { name: 'QS31 is here' }).waitFor();
-    expect(await page.getByRole('checkbox', { name: /is here/ }).count()).to.equal(1);
+  describe('a server that goes away', () => {
+    it('is said plainly at the table; the step stays, and is done once it is back', async () => {
+      await at('/sheets/ferry-steps/bench?sitting=1');
+      await page.getByText('step 1 of').waitFor();
+      await page.route('**/log', (route) => route.abort());
+      await page.keyboard.press('Space');
+      await page.getByText('did not answer').waitFor();
+      await page.getByText('step 1 of').waitFor();
+      await page.unroute('**/log');
+      await page.waitForTimeout(700);
+      await page.keyboard.press('Space');
+      await page.getByText('step 2 of').waitFor();
+      const { done } = BenchState.parse(await stored('/sheets/ferry-steps/bench'));
+      expect(done).to.have.length(1);
+    });
+
+    it('a screen that cannot be loaded says so and shows the way back', async () => {
+      await page.goto(`${desk.url}/sheets/no-such-sheet/page`);
+      await page.getByText('This sheet is not on the desk.').waitFor();
+      await page.getByRole('link', { name: 'Back to the shelf' }).click();
+      await page.getByRole('heading', { name: 'Which page tonight?' }).waitFor();
+      await page.goto(`${desk.url}/nowhere`);
+      await page.getByText('There is nothing here').waitFor();
+    });
   });
 
-  it('a pencil of the rest lights its places on the sheet when it has the focus', async () => {
-    await at('/sheets/ferry-steps/layers');
-    await untilColoured(page, 0.2);
-    const before = await colouredShare(page);
-    await page
-      .getByRole('button', { name: /show its places/ })
-      .first()
-      .focus();
-    await page.waitForTimeout(800);
-    expect(await colouredShare(page)).to.be.below(0.9 * before);
+  describe('by keyboard alone', () => {
+    it('regions are stepped through in reading order, measured, chosen and gathered into a thing', async () => {
+      const path = (x: number, y: number) => `<rect x="${x}" y="${y}" width="40" height="40"/>`;
+      const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="148mm" height="148mm" viewBox="0 0 148 148"><rect width="148" height="148" fill="#fff"/><g fill="#fff" stroke="#000">${path(20, 20)}${path(80, 20)}${path(20, 80)}</g></svg>`;
+      await at('/sheets');
+      await page
+        .getByLabel('Picture of a page')
+        .setInputFiles({ name: 'squares.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(drawing) });
+      await page.getByText('in no thing yet').waitFor({ timeout: 30_000 });
+      await page.getByTestId('sheet').focus();
+      await page.keyboard.press('ArrowRight');
+      await page.getByRole('heading', { name: 'Region 1' }).waitFor();
+      await page.keyboard.press('Enter');
+      await page.getByLabel(/into a thing called/).waitFor();
+      await page.getByTestId('sheet').focus();
+      await page.keyboard.press('ArrowRight');
+      await page.getByRole('heading', { name: 'Region 2' }).waitFor();
+      await page.keyboard.press('Space');
+      await page.getByText('Gather 2 regions').waitFor();
+      await page.getByLabel(/into a thing called/).focus();
+      await page.keyboard.type('Upper row');
+      await page.keyboard.press('Enter');
+      await page.getByRole('list', { name: 'Things' }).getByText('Upper row').waitFor();
+      await page.waitForTimeout(300);
+      const id = page.url().match(/sheets\/([^/]+)/)![1];
+      expect((await stored<SheetState>(`/sheets/${id}`)).plan.things[0].regionIds).to.deep.equal([1, 2]);
+    });
+
+    it('things, stages and pencils are found by typing', async () => {
+      await at('/sheets/ferry-steps/page');
+      const find = page.getByRole('combobox', { name: /Find/ });
+      await find.fill('kettle');
+      await page.getByRole('option', { name: /Tin kettle/ }).waitFor();
+      await page.keyboard.press('Enter');
+      await page.getByRole('heading', { name: 'Tin kettle' }).waitFor();
+      await find.fill('layers');
+      await page.getByRole('option', { name: /Layers/ }).click();
+      await page.waitForURL('**/layers');
+      await find.fill('QS31');
+      await page.getByRole('option', { name: /QS31/ }).click();
+      await page.getByRole('checkbox', { name: 'QS31 is here' }).waitFor();
+      expect(await page.getByRole('checkbox', { name: /is here/ }).count()).to.equal(1);
+    });
+
+    it('a pencil of the rest lights its places on the sheet when it has the focus', async () => {
+      await at('/sheets/ferry-steps/layers');
+      await untilColoured(page, 0.2);
+      const before = await colouredShare(page);
+      await page
+        .getByRole('button', { name: /show its places/ })
+        .first()
+        .focus();
+      await page.waitForTimeout(800);
+      expect(await colouredShare(page)).to.be.below(0.9 * before);
+    });
   });
 });
