@@ -72,9 +72,14 @@ export function openBrowser(): Promise<Browser> {
   return chromium.launch({ executablePath: findChromium(), args: FLAGS });
 }
 
+/** How long a journey waits for something to appear, ms. */
+const PATIENCE = 100_000;
+
 /** A page of 1280 x 800 that fails the test on any error of its own. */
 export async function openPage(browser: Browser, url: string): Promise<{ page: Page; errors: string[] }> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  // Machines that run tests can be slow; nothing here is about speed.
+  page.setDefaultTimeout(PATIENCE);
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(error.message));
   page.on('console', (message) => {

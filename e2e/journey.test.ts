@@ -328,16 +328,12 @@ describe('the way through the stages', () => {
       await page.getByLabel('Width in mm').fill('148');
       await page.getByLabel('Height in mm').fill('210');
       await page.getByRole('button', { name: 'Set' }).click();
-      await page.waitForFunction(() => document.body.innerText.includes('in no thing yet'), null, { timeout: 30_000 });
+      await page.waitForFunction(() => document.body.innerText.includes('in no thing yet'), null);
       const id = page.url().match(/sheets\/([^/]+)/)![1];
-      await page.waitForFunction(
-        async (sheet) => {
-          const regions = await (await fetch(`/api/sheets/${sheet}/regions`)).json();
-          return regions.regions?.length === 3 && Math.abs(regions.width / regions.pixelsPerMm - 148) < 0.5;
-        },
-        id,
-        { timeout: 30_000 },
-      );
+      await page.waitForFunction(async (sheet) => {
+        const regions = await (await fetch(`/api/sheets/${sheet}/regions`)).json();
+        return regions.regions?.length === 3 && Math.abs(regions.width / regions.pixelsPerMm - 148) < 0.5;
+      }, id);
       const meta = RegionsMeta.parse(await stored(`/sheets/${id}/regions`));
       const circle = meta.regions[2];
       expect(circle.areaMm2).to.be.closeTo(Math.PI * 34.5 ** 2, 40);
@@ -432,8 +428,8 @@ describe('the way through the stages', () => {
       await bringIn(drawing('cells.svg', cells.join('')));
       await page.getByRole('progressbar').waitFor();
       await page.getByRole('button', { name: 'Stop' }).click();
-      await page.getByRole('button', { name: 'Find regions' }).click({ timeout: 20_000 });
-      await page.getByText('900', { exact: true }).waitFor({ timeout: 30_000 });
+      await page.getByRole('button', { name: 'Find regions' }).click();
+      await page.getByText('900', { exact: true }).waitFor();
       await page.unroute('**/picture/**');
     });
   });

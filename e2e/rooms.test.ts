@@ -194,7 +194,7 @@ describe('the desk in every room', () => {
       await page
         .getByLabel('Picture of a page')
         .setInputFiles({ name: 'squares.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(drawing) });
-      await page.getByText('in no thing yet').waitFor({ timeout: 30_000 });
+      await page.getByText('in no thing yet').waitFor();
       await page.getByTestId('sheet').focus();
       await page.keyboard.press('ArrowRight');
       await page.getByRole('heading', { name: 'Region 1' }).waitFor();

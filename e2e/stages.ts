@@ -4,7 +4,7 @@ import { type Page } from 'playwright-core';
 
 export async function openFerrySteps(page: Page): Promise<void> {
   await page.getByRole('link', { name: /The Ferry Steps/ }).click();
-  await page.getByText(/found,/).waitFor({ timeout: 30_000 });
+  await page.getByText(/found,/).waitFor();
 }
 
 export async function nameFromKey(page: Page): Promise<void> {
@@ -22,13 +22,13 @@ export async function takePalette(page: Page): Promise<void> {
   await page
     .getByRole('button', { name: /^Take / })
     .first()
-    .click({ timeout: 60_000 });
+    .click();
   await page.getByRole('status').getByText('Saved').waitFor();
 }
 
 export async function putInOrder(page: Page): Promise<void> {
   await page.getByRole('button', { name: /in order/ }).click();
-  await page.getByRole('button', { name: /Sit down|Go on/ }).waitFor({ timeout: 60_000 });
+  await page.getByRole('button', { name: /Sit down|Go on/ }).waitFor();
 }
 
 /** Waits until the sheet's picture has stood still for a moment. */

@@ -10,7 +10,7 @@ const run = (args: string[], env: Record<string, string>) =>
   spawnSync(process.execPath, ['dist/server/main.js', ...args], {
     env: { ...process.env, ...env },
     encoding: 'utf8',
-    timeout: 30_000,
+    timeout: 90_000,
   });
 
 describe('starting', () => {

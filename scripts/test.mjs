@@ -12,7 +12,7 @@ const checks = (async () => {
 })();
 await Promise.all([checks, mocha('unit and server tests', ['--spec', 'src/**/*.test.ts'], 'unit')]);
 await build();
-await mocha('journeys', ['--spec', 'e2e/**/*.test.ts', '--timeout', '120000'], 'journeys');
+await mocha('journeys', ['--spec', 'e2e/**/*.test.ts', '--timeout', '300000'], 'journeys');
 
 console.log(`${results.passed} passed, ${results.failed} failed`);
 process.exit(results.failed === 0 && results.passed > 0 ? 0 : 1);
