@@ -11,7 +11,16 @@ import { validateSequence } from '../src/core/bench/index.ts';
 import { whiteBook } from '../src/core/laydown/index.ts';
 import { onPaper } from '../src/core/tray/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
-import { colouredShare, goTo, nameFromKey, openFerrySteps, putInOrder, takePalette, untilColoured } from './stages.ts';
+import {
+  colouredShare,
+  goTo,
+  nameFromKey,
+  openFerrySteps,
+  putInOrder,
+  takePalette,
+  untilBare,
+  untilColoured,
+} from './stages.ts';
 
 describe('the way through the stages', () => {
   let desk: TestDesk;
@@ -195,8 +204,7 @@ describe('the way through the stages', () => {
       const all = await colouredShare(page);
       await scrub.fill('0');
       await page.waitForFunction(() => document.body.innerText.includes('bare paper'));
-      await page.waitForTimeout(2500);
-      expect(await colouredShare(page)).to.be.below(0.01);
+      await untilBare(page);
       await scrub.fill('2');
       await untilColoured(page, 0.02);
       expect(await colouredShare(page)).to.be.below(all);

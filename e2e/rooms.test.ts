@@ -223,7 +223,7 @@ describe('the desk in every room', () => {
       await page.getByRole('heading', { name: 'Tin kettle' }).waitFor();
       await find.fill('layers');
       await page.getByRole('option', { name: /Layers/ }).click();
-      await page.waitForURL('**/layers');
+      await page.getByRole('heading', { name: 'Layers: The Ferry Steps' }).waitFor();
       await find.fill('QS31');
       await page.getByRole('option', { name: /QS31/ }).click();
       await page.getByRole('checkbox', { name: 'QS31 is here' }).waitFor();

@@ -52,11 +52,20 @@ export function colouredShare(page: Page): Promise<number> {
 /** Waits until at least this share of the sheet is coloured, and stands still. */
 export async function untilColoured(page: Page, least: number): Promise<void> {
   let before = -1;
-  for (let i = 0; i < 60; i++) {
+  for (let i = 0; i < 200; i++) {
     const share = await colouredShare(page);
     if (share >= least && share === before) return;
     before = share;
     await page.waitForTimeout(300);
   }
   throw new Error(`Only ${before.toFixed(3)} of the sheet is coloured; ${least} was waited for.`);
+}
+
+/** Waits until next to nothing of the sheet is coloured. */
+export async function untilBare(page: Page): Promise<void> {
+  for (let i = 0; i < 200; i++) {
+    if ((await colouredShare(page)) < 0.01) return;
+    await page.waitForTimeout(300);
+  }
+  throw new Error('The sheet is still coloured.');
 }

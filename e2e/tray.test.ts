@@ -96,7 +96,7 @@ describe('trays', () => {
           });
       const white = await strip();
       await choose('Paper', 'on brown kraft card');
-      await page.waitForTimeout(2500);
+      for (let i = 0; i < 100 && (await strip()) === white; i++) await page.waitForTimeout(300);
       expect(await strip()).to.not.equal(white);
     });
 
