@@ -114,8 +114,7 @@ export const deskApi = createApi({
       storeSettings: build.mutation<Settings, Settings>({
         query: (body) => ({ url: '/settings', method: 'PUT', body }),
         async onQueryStarted(body, { dispatch, queryFulfilled }) {
-          const shown = dispatch(deskApi.util.upsertQueryData('settings', undefined, body));
-          void shown;
+          void dispatch(deskApi.util.upsertQueryData('settings', undefined, body));
           await queryFulfilled.catch(() =>
             dispatch(deskApi.endpoints.settings.initiate(undefined, { forceRefetch: true })),
           );

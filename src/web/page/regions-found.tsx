@@ -5,6 +5,8 @@ import { type useRegionFinding } from './use-region-finding.ts';
 /** How finding the regions goes, and what was found. */
 export function RegionsFound({ finding, start, stop }: ReturnType<typeof useRegionFinding>) {
   const { page, sheet } = useDesk();
+  const named = sheet.plan.things.reduce((sum, thing) => sum + thing.regionIds.length, 0);
+  const unnamed = (page?.regions.length ?? 0) - named;
   return (
     <Section
       title="Regions"
@@ -38,8 +40,7 @@ export function RegionsFound({ finding, start, stop }: ReturnType<typeof useRegi
       {page && finding.state === 'idle' && (
         <p>
           <strong className="font-figure text-2xl">{page.regions.length}</strong> found,{' '}
-          {page.regions.length - sheet.plan.things.reduce((sum, thing) => sum + thing.regionIds.length, 0)} of them in
-          no thing yet.
+          {unnamed === 0 ? 'every one of them in a thing.' : `${unnamed} of them in no thing yet.`}
         </p>
       )}
     </Section>
