@@ -5,7 +5,7 @@ import { labOfHex } from '../src/core/colour/index.ts';
 import { whiteBook } from '../src/core/laydown/index.ts';
 import { type SheetSummary } from '../src/core/palette/index.ts';
 import { onPaper } from '../src/core/tray/index.ts';
-import { demoPencils, ferryStepsThings, markOf } from '../src/demo/index.ts';
+import { demoPageById, demoPencils, markOf } from '../src/demo/index.ts';
 
 const SIDE = 2480;
 const drawing = (name: string) => readFile(new URL(`../src/demo/sheets/${name}`, import.meta.url));
@@ -30,19 +30,27 @@ export async function ferryPage() {
 
 /** Its things by the key: name and region ids. */
 export async function ferryThings(map: RegionMap) {
-  const { data } = await sharp(await drawing('ferry-steps.key.svg'), { density: 150 })
-    .resize(SIDE, SIDE, { kernel: 'nearest' })
+  const { data } = await sharp(await drawing('ferry-steps.key.png'))
     .removeAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true });
-  return ferryStepsThings.flatMap(({ drawn, name, natural, focus = false }) => {
-    const mark = markOf(ferryStepsThings, drawn);
+  const page = demoPageById('ferry-steps');
+  return page.things.flatMap(({ name, natural, focus = false }) => {
+    const mark = markOf(page, name.toLowerCase());
     const own = map.regions.filter(({ pole }) => {
       const at = 3 * (Math.floor(pole.y * map.pixelsPerMm) * map.width + Math.floor(pole.x * map.pixelsPerMm));
       return mark === '#' + data.subarray(at, at + 3).toString('hex');
     });
     return own.length
-      ? [{ id: drawn.replaceAll(' ', '-'), name, natural: natural ? labOfHex(natural) : null, focus, regions: own }]
+      ? [
+          {
+            id: name.toLowerCase().replaceAll(' ', '-'),
+            name,
+            natural: natural ? labOfHex(natural) : null,
+            focus,
+            regions: own,
+          },
+        ]
       : [];
   });
 }

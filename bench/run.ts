@@ -3,12 +3,14 @@
  * nothing here passes or fails.
  */
 import { benchLayers } from './layers.ts';
-import { benchPage } from './page.ts';
+import { benchLineart } from './lineart.ts';
 import { benchPalette } from './palette.ts';
+import { benchSheets } from './sheets.ts';
 import { benchSequence } from './sequence.ts';
 
 const tables: Record<string, () => Promise<void>> = {
-  page: benchPage,
+  lineart: benchLineart,
+  sheets: benchSheets,
   layers: benchLayers,
   palette: benchPalette,
   sequence: benchSequence,

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Browser, type Page, chromium } from 'playwright-core';
@@ -14,8 +14,21 @@ export interface TestDesk {
   close(): Promise<void>;
 }
 
-export async function openDesk(): Promise<TestDesk> {
+/** A desk as it is after its first start, made once and copied for every journey that does not test that start. */
+let laidOut: Promise<string> | null = null;
+
+async function layOutOnce(): Promise<string> {
   const folder = mkdtempSync(join(tmpdir(), 'harmonie-'));
+  process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
+  const { child } = await serve(folder, 0);
+  await ended(child, 'SIGTERM');
+  return folder;
+}
+
+/** @param options.fresh whether the desk begins with its very first start */
+export async function openDesk({ fresh = false } = {}): Promise<TestDesk> {
+  const folder = mkdtempSync(join(tmpdir(), 'harmonie-'));
+  if (!fresh) cpSync(await (laidOut ??= layOutOnce()), folder, { recursive: true });
   let { child, port } = await serve(folder, 0);
   return {
     url: `http://localhost:${port}`,

@@ -108,7 +108,7 @@ describe('the way through the stages', () => {
       expect(few).to.be.within(1, 20);
       await page.getByLabel('Search pencils').fill('QS53');
       await page.getByRole('checkbox', { name: 'QS53 is here' }).uncheck();
-      await page.getByText('3 missing').waitFor();
+      await page.getByText('6 missing').waitFor();
       const pencils = await stored<{ code: string; whereabouts: string }[]>('/trays/demo-tray/pencils');
       expect(pencils.find((pencil) => pencil.code === 'QS53')!.whereabouts).to.equal('missing');
       await page.getByText('Table', { exact: true }).click();
@@ -372,13 +372,14 @@ describe('the way through the stages', () => {
       await page.getByRole('button', { name: 'Copy Fenland Oil' }).click();
       await page.getByRole('checkbox', { name: 'F-101 is here' }).waitFor();
       const mine = await stored<{ code: string; origin: string }[]>('/trays/my-pencils/pencils');
-      expect(mine.length).to.equal(28);
+      expect(mine.length).to.equal(61);
       expect(mine.every((pencil) => pencil.origin === 'own')).to.equal(true);
     });
 
     it('refuses a size of 0 mm with a sentence and keeps the old one', async () => {
       await goTo(page, 'Sheet');
       const id = page.url().match(/sheets\/([^/]+)/)![1];
+      await page.getByRole('button', { name: 'change', exact: true }).click();
       await page.getByLabel('Width in mm').fill('0');
       await page.getByRole('button', { name: 'Set' }).click();
       await page.getByText('A page is at least 20 mm wide and high.').waitFor();
@@ -404,7 +405,7 @@ describe('the way through the stages', () => {
           png('broken.png', readFileSync(new URL('../docs/screenshots/shelf.png', import.meta.url)).subarray(0, 900)),
         /broken and cannot be read/,
       ],
-      ['a file that is no picture', () => png('list.png', Buffer.from('milk, bread')), /not a PNG, JPEG or SVG/],
+      ['a file that is no picture', () => png('list.png', Buffer.from('milk, bread')), /not a PNG, JPEG, WebP/],
       ['a picture of 20,000 px', hugePicture, /20,000 × 300 pixels; the most that fits/],
       ['an all-white page', () => drawing('white.svg', ''), /This page is blank/],
       [

@@ -217,7 +217,7 @@ describe('the desk in every room', () => {
     it('things, stages and pencils are found by typing', async () => {
       await at('/sheets/ferry-steps/page');
       const find = page.getByRole('combobox', { name: /Find/ });
-      await find.fill('kettle');
+      await find.fill('tin kettle');
       await page.getByRole('option', { name: /Tin kettle/ }).waitFor();
       await page.keyboard.press('Enter');
       await page.getByRole('heading', { name: 'Tin kettle' }).waitFor();

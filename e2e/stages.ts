@@ -3,7 +3,7 @@ import { type Page } from 'playwright-core';
 /** Moves that journeys and screenshots share, each as a person would make it. */
 
 export async function openFerrySteps(page: Page): Promise<void> {
-  await page.getByRole('link', { name: /The Ferry Steps/ }).click();
+  await page.getByRole('link', { name: /The Ferry Steps$/ }).click();
   await page.getByText(/found,/).waitFor();
 }
 

@@ -15,19 +15,31 @@ const run = (args: string[], env: Record<string, string>) =>
 
 describe('starting', () => {
   it('lays the demo out once, keeps what is there, and starts over only when asked, after a backup', async () => {
-    const desk = await openDesk();
+    const desk = await openDesk({ fresh: true });
+    const asDrawn = [
+      'Kite Loft',
+      'Marsh Hare under the Pier Lamp',
+      'The Ferry Steps',
+      'The Ferry Steps, begun',
+      'The Tide Clock',
+    ];
     try {
-      const shelf = async () => (await (await fetch(`${desk.url}/api/sheets`)).json()) as SheetCard[];
-      expect((await shelf()).map((card) => card.title)).to.deep.equal(['The Ferry Steps']);
+      const shelf = async () => {
+        const cards = (await (await fetch(`${desk.url}/api/sheets`)).json()) as SheetCard[];
+        return cards.map(({ title }) => title).sort();
+      };
+      expect(await shelf()).to.deep.equal(asDrawn);
       await fetch(`${desk.url}/api/sheets/ferry-steps`, {
         method: 'PATCH',
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ title: 'My ferry' }),
       });
       await desk.restart();
-      expect((await shelf()).map((card) => card.title)).to.deep.equal(['My ferry']);
+      expect(await shelf()).to.deep.equal(
+        asDrawn.map((title) => (title === 'The Ferry Steps' ? 'My ferry' : title)).sort(),
+      );
       await desk.restart(['--fresh']);
-      expect((await shelf()).map((card) => card.title)).to.deep.equal(['The Ferry Steps']);
+      expect(await shelf()).to.deep.equal(asDrawn);
       const [backup] = readdirSync(join(desk.folder, 'backups'));
       expect(existsSync(join(desk.folder, 'backups', backup, 'PG_VERSION'))).to.equal(true);
     } finally {

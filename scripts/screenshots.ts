@@ -1,13 +1,17 @@
 /** Drives the demo through its stages and writes one picture of each main view: npm run screenshots */
 import { mkdirSync } from 'node:fs';
+import sharp from 'sharp';
+import { paperById } from '../src/core/laydown/index.ts';
+import { DEMO_PAGES } from '../src/demo/index.ts';
 import { BenchState } from '../src/contracts/index.ts';
-import { goTo, nameFromKey, openFerrySteps, putInOrder, settle, takePalette } from '../e2e/stages.ts';
+import { goTo, nameFromKey, openFerrySteps, putInOrder, settle, takePalette, untilColoured } from '../e2e/stages.ts';
 import { openBrowser, openDesk, openPage } from '../e2e/harness.ts';
 import { build } from './build.mjs';
 
 const FOLDER = process.env.SCREENSHOTS ?? 'docs/screenshots';
 mkdirSync(FOLDER, { recursive: true });
 await build();
+await pictureOfBooklet();
 const desk = await openDesk();
 const browser = await openBrowser();
 try {
@@ -16,15 +20,38 @@ try {
     await settle(page);
     await page.screenshot({ path: `${FOLDER}/${name}.png` });
   };
-  await page.getByRole('img', { name: /The page/ }).waitFor();
+  await page
+    .getByRole('img', { name: /The page/ })
+    .first()
+    .waitFor();
   await shoot('shelf');
+  await page.getByRole('button', { name: 'Scan one' }).click();
+  await page.getByRole('dialog').getByText('Middling').click();
+  await page.getByRole('button', { name: 'Scan it' }).click();
+  await page.getByRole('img', { name: /What came back/ }).waitFor();
+  await shoot('scanner');
+  await page.getByRole('button', { name: 'Put it away' }).click();
+  await page.getByRole('button', { name: 'Snap one' }).click();
+  await page.getByRole('button', { name: 'Photograph it' }).click();
+  await page.getByRole('img', { name: /What came back/ }).waitFor();
+  await page.getByRole('button', { name: 'Bring it in as a page' }).click();
+  await page.getByText('Lay the page straight').waitFor();
+  await shoot('straighten');
+  await page.getByRole('button', { name: 'Put it away' }).click();
   await openFerrySteps(page);
+  await page.getByRole('button', { name: /^Look at/ }).click();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await shoot('gaps');
+  await page.getByRole('button', { name: 'Leave all as they are' }).click();
   await nameFromKey(page);
   await page.mouse.click(480, 358);
   await shoot('sheet');
   await goTo(page, 'Tray');
   await page.getByRole('checkbox', { name: 'QS01 is here' }).waitFor();
   await shoot('tray');
+  await page.getByRole('button', { name: 'Look at QS32' }).click();
+  await page.getByText('apart on average').waitFor();
+  await shoot('pencil');
   await goTo(page, 'Wheel');
   await takePalette(page);
   await shoot('wheel');
@@ -44,13 +71,36 @@ try {
   await page.reload();
   await page.getByText('step 25 of').waitFor();
   await shoot('step');
-  await page.getByRole('button', { name: 'Leave the table' }).click();
-  await goTo(page, 'Record');
+  await page.goto(`${desk.url}/sheets/ferry-steps-begun/record`);
+  await page.getByRole('heading', { name: /^Sitting 3/ }).waitFor();
+  await untilColoured(page, 0.05);
   await shoot('record');
   if (errors.length) throw new Error(`The pages reported errors: ${errors.join('; ')}`);
 } finally {
   await browser.close();
   await desk.close();
+}
+
+/** The four sheets of the booklet side by side, on the papers that they are printed on. */
+async function pictureOfBooklet(): Promise<void> {
+  const [high, gap] = [760, 30];
+  let left = gap;
+  const laid = [];
+  for (const { id, paper } of DEMO_PAGES) {
+    const ground = { create: { width: 1, height: 1, channels: 3 as const, background: paperById(paper).tint } };
+    const print = sharp(`src/demo/sheets/${id}.png`).resize({ height: high }).removeAlpha().toColourspace('srgb');
+    const { data, info } = await print.png().toBuffer({ resolveWithObject: true });
+    const sheet = sharp(ground).resize(info.width, info.height, { fit: 'fill' });
+    const input = await sheet
+      .composite([{ input: data, blend: 'multiply' }])
+      .png()
+      .toBuffer();
+    laid.push({ input, left, top: gap });
+    left += info.width + gap;
+  }
+  const desk = { create: { width: left, height: high + 2 * gap, channels: 3 as const, background: '#d3d2d0' } };
+  const whole = await sharp(desk).composite(laid).png().toBuffer();
+  await sharp(whole).resize({ width: 1600 }).png({ palette: true, colours: 64 }).toFile(`${FOLDER}/booklet.png`);
 }
 
 /** Logs the first steps of the order as done one May evening, each in about the time that was planned for it. */

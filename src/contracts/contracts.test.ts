@@ -10,17 +10,23 @@ import {
   Command,
   Id,
   LogEntry,
+  Mend,
   NewPencil,
+  PaperFacts,
   Plan,
+  PlanChange,
   RegionsMeta,
   Settings,
   Thing,
+  UNKNOWN_PAPER,
+  USUAL_FINDING,
   defaultSettings,
   emptyPlan,
+  newThing,
 } from './index.ts';
 
 const page = { widthMm: 210, heightMm: 210, paper: 'white-book' };
-const id = fc.stringMatching(/^[A-Za-z0-9_-]{6,40}$/);
+const id = fc.stringMatching(/^[A-Za-z0-9_-]{6,40}$/).filter((text) => text !== '__proto__');
 const refusal = (result: { success: boolean; error?: { issues: { message: string }[] } }) =>
   result.error?.issues[0].message ?? '';
 
@@ -42,7 +48,7 @@ describe('the plan of a sheet', () => {
     });
     const things = fc
       .uniqueArray(thing, { maxLength: 8, selector: (each) => each.id })
-      .map((list) => list.map((each, i) => ({ ...each, regionIds: [2 * i + 1, 2 * i + 2] })));
+      .map((list) => list.map((each, i) => newThing({ ...each, regionIds: [2 * i + 1, 2 * i + 2] })));
     const light = fc.oneof(
       fc.constant({ kind: 'ambient' as const }),
       fc.record({
@@ -76,7 +82,7 @@ describe('the plan of a sheet', () => {
   });
 
   it('keeps a region in one thing only', () => {
-    const thing = (name: string): Thing => ({ id: `thing-${name}`, name, regionIds: [7], focus: false, natural: null });
+    const thing = (name: string) => newThing({ id: `thing-${name}`, name, regionIds: [7] });
     expect(refusal(Plan.safeParse({ ...emptyPlan(page), things: [thing('a'), thing('b')] }))).to.contain(
       'one thing only',
     );
@@ -153,10 +159,67 @@ describe('pencils', () => {
   });
 });
 
+describe('what is decided about the regions of a sheet', () => {
+  it('is added to plans of before with nothing mended, nothing left out and nothing known of the paper', () => {
+    const { finding: _f, uses: _u, paperFacts: _p, ...before } = emptyPlan(page);
+    expect(Plan.parse(before)).to.deep.equal(emptyPlan(page));
+  });
+
+  it('a change of one section brings no other along', () => {
+    expect(PlanChange.parse({ things: [] })).to.deep.equal({ things: [] });
+    expect(PlanChange.parse({ uses: { '7': 'leave white' } })).to.deep.equal({ uses: { '7': 'leave white' } });
+  });
+
+  it('things of before are of no material, of usual worth, part of nothing and no guess', () => {
+    const thing = Thing.parse({ id: 'thing-old', name: 'Roof', regionIds: [1], focus: false, natural: null });
+    expect(thing).to.deep.equal(newThing({ id: 'thing-old', name: 'Roof', regionIds: [1] }));
+  });
+
+  for (const [what, mend, good] of [
+    [
+      'a line of two points',
+      {
+        kind: 'cut',
+        points: [
+          { x: 1, y: 2 },
+          { x: 3, y: 4 },
+        ],
+      },
+      true,
+    ],
+    ['a line of one point', { kind: 'cut', points: [{ x: 1, y: 2 }] }, false],
+    ['a join of two places', { kind: 'join', a: { x: 1, y: 2 }, b: { x: 3, y: 4 } }, true],
+    ['a place a mile away', { kind: 'drop', at: { x: 1e6, y: 2 } }, false],
+    ['a place that is none', { kind: 'open', at: { x: NaN, y: 2 } }, false],
+    ['a mend nobody knows', { kind: 'melt', at: { x: 1, y: 2 } }, false],
+  ] as const) {
+    it(`${good ? 'takes' : 'refuses'} ${what}`, () => {
+      expect(Mend.safeParse(mend).success).to.equal(good);
+      const plan = { ...emptyPlan(page), finding: { ...USUAL_FINDING, mends: [mend] } };
+      expect(Plan.safeParse(plan).success).to.equal(good);
+    });
+  }
+
+  it('refuses uses for what is no region, and uses that are none', () => {
+    const withUses = (uses: object) => Plan.safeParse({ ...emptyPlan(page), uses }).success;
+    expect(withUses({ '12': 'not to colour' })).to.equal(true);
+    expect(withUses({ '0': 'not to colour' })).to.equal(false);
+    expect(withUses({ roof: 'not to colour' })).to.equal(false);
+    expect(withUses({ '12': 'burn' })).to.equal(false);
+  });
+
+  it('says what paper can weigh', () => {
+    const facts = (weightGsm: number | null) => PaperFacts.safeParse({ ...UNKNOWN_PAPER, weightGsm });
+    expect(facts(160).success && facts(null).success).to.equal(true);
+    expect(refusal(facts(5))).to.contain('at least 40 g/m²');
+    expect(refusal(facts(5000))).to.contain('at most 800 g/m²');
+  });
+});
+
 describe('regions', () => {
   it('are refused without any, with sizes that are none, and with ids out of range', () => {
     const region = {
-      ...{ id: 1, areaMm2: 4, usableWidthMm: 1, axisDegrees: 0, lengthMm: 3 },
+      ...{ id: 1, areaMm2: 4, usableWidthMm: 1, axisDegrees: 0, lengthMm: 3, breadthMm: 2, holes: 0, shape: 'ball' },
       pole: { x: 1, y: 1 },
       centroid: { x: 1, y: 1 },
       box: { left: 0, top: 0, right: 2, bottom: 2 },
@@ -168,6 +231,7 @@ describe('regions', () => {
       pixelsPerMm: 10,
       regions: [region],
       neighbours: [],
+      alike: [],
       doubts: [],
     };
     expect(RegionsMeta.safeParse(meta).success).to.equal(true);

@@ -4,4 +4,7 @@ export * from './plan.ts';
 export * from './sheet.ts';
 export * from './tray.ts';
 export * from './bench.ts';
+export * from './record.ts';
+export * from './demo.ts';
+export * from './devices.ts';
 export * from './settings.ts';

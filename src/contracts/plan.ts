@@ -4,6 +4,8 @@ import { Hex, Id, Millimetres, Name } from './primitives.ts';
 
 export const RegionId = z.number().int().min(1).max(65_535);
 
+export const IMPORTANCES = ['little', 'usual', 'much'] as const;
+
 /** Regions that belong together: a lantern, a petal ring. */
 export const Thing = z.object({
   id: Id,
@@ -11,10 +13,71 @@ export const Thing = z.object({
   regionIds: z.array(RegionId).min(1, 'A thing holds at least one region.').max(5000),
   /** Whether the eye should go here first. */
   focus: z.boolean(),
-  /** The natural colour that it must keep, or null. */
+  /** The natural colour that it must keep, or null where it is free. */
   natural: Hex.nullable(),
+  /** What it is made of, by the material's id; null where nobody said. */
+  material: z.string().max(20).nullable().default(null),
+  /** How much work it is worth when evenings are few. */
+  importance: z.enum(IMPORTANCES).default('usual'),
+  /** The thing that this one is a part of, one level deep. */
+  within: Id.nullable().default(null),
+  /** Whether the application gathered it and nobody has looked at it yet. */
+  guessed: z.boolean().default(false),
 });
 export type Thing = z.infer<typeof Thing>;
+
+/** A thing as it begins, with everything about it still open. */
+export function newThing(begun: Pick<Thing, 'id' | 'name' | 'regionIds'> & Partial<Thing>): Thing {
+  return { focus: false, natural: null, material: null, importance: 'usual', within: null, guessed: false, ...begun };
+}
+
+const Point = z.object({ x: z.number().min(-5).max(1300), y: z.number().min(-5).max(1300) });
+
+/** What was mended by hand on the regions, in mm of the page. */
+export const Mend = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('cut'), points: z.array(Point).min(2).max(400) }),
+  z.object({ kind: z.literal('open'), at: Point }),
+  z.object({ kind: z.literal('join'), a: Point, b: Point }),
+  z.object({ kind: z.literal('drop'), at: Point }),
+]);
+export type Mend = z.infer<typeof Mend>;
+
+/** How the regions of a sheet are found. */
+export const Finding = z.object({
+  /** How pale ink may be, 0 only black to 1 anything darker than paper. */
+  palestInk: z.number().min(0).max(1),
+  /** The widest gap in an outline that is closed or asked about. */
+  closeGapMm: z.number().min(0).max(3),
+  /** White areas smaller than this do not matter. */
+  minRegionMm2: z.number().min(0.05).max(20),
+  mends: z.array(Mend).max(3000),
+});
+export type Finding = z.infer<typeof Finding>;
+
+export const USUAL_FINDING: Finding = { palestInk: 0.5, closeGapMm: 1.1, minRegionMm2: 0.3, mends: [] };
+
+/** What a person decided about single regions, by region id: they are left out of every layer. */
+export const REGION_USES = ['not to colour', 'leave white'] as const;
+export const RegionUse = z.enum(REGION_USES);
+export type RegionUse = z.infer<typeof RegionUse>;
+
+/** What else is known of the paper beside its tooth and tint; null where nobody said. */
+export const PaperFacts = z.object({
+  weightGsm: z.number().min(40, 'Paper weighs at least 40 g/m².').max(800, 'Paper weighs at most 800 g/m².').nullable(),
+  bound: z.boolean().nullable(),
+  printedOnBothSides: z.boolean().nullable(),
+  waterSafe: z.boolean().nullable(),
+  inkRuns: z.boolean().nullable(),
+  paleOutlines: z.boolean().nullable(),
+  /** What a test of the paper or the ink showed. */
+  testNote: z.string().trim().max(300),
+});
+export type PaperFacts = z.infer<typeof PaperFacts>;
+
+export const UNKNOWN_PAPER: PaperFacts = {
+  ...{ weightGsm: null, bound: null, printedOnBothSides: null, waterSafe: null, inkRuns: null },
+  ...{ paleOutlines: null, testNote: '' },
+};
 
 export const Page = z.object({ widthMm: Millimetres, heightMm: Millimetres, paper: z.string().max(40) });
 export type Page = z.infer<typeof Page>;
@@ -34,9 +97,12 @@ export const LayerEdit = z.object({ pressure: z.enum(PRESSURES).optional(), pass
 
 const byThing = <T extends z.ZodType>(value: T) => z.record(Id, value);
 
-/** Everything decided about a sheet, in sections that are changed and undone whole. */
-export const Plan = z.object({
+const sections = {
   page: Page,
+  paperFacts: PaperFacts,
+  finding: Finding,
+  uses: z.record(z.string().regex(/^[1-9]\d{0,4}$/), RegionUse),
+  /** From what lies in front to what lies behind. */
   things: z
     .array(Thing)
     .max(2000)
@@ -56,11 +122,19 @@ export const Plan = z.object({
     edits: byThing(z.record(z.string().max(40), LayerEdit)),
   }),
   bench: z.object({ openThings: z.int().min(1).max(50), sittingMinutes: z.number().min(10).max(90) }),
+};
+
+/** Everything decided about a sheet, in sections that are changed and undone whole. Older plans lack some sections. */
+export const Plan = z.object({
+  ...sections,
+  paperFacts: sections.paperFacts.default(UNKNOWN_PAPER),
+  finding: sections.finding.default(USUAL_FINDING),
+  uses: sections.uses.default({}),
 });
 export type Plan = z.infer<typeof Plan>;
 
 /** Some sections of a plan, each whole. */
-export const PlanChange = Plan.partial();
+export const PlanChange = z.object(sections).partial();
 export type PlanChange = z.infer<typeof PlanChange>;
 
 export const STAGES = ['page', 'wheel', 'light', 'layers', 'bench', 'record'] as const;
@@ -83,6 +157,9 @@ export type Command = z.infer<typeof Command>;
 export function emptyPlan(page: Page): Plan {
   return {
     page,
+    paperFacts: UNKNOWN_PAPER,
+    finding: USUAL_FINDING,
+    uses: {},
     things: [],
     wheel: { anchor: 60, scheme: 'complementary' },
     families: {},

@@ -1,6 +1,11 @@
 import { z } from 'zod';
 import { Id, Name, Origin, Time } from './primitives.ts';
+import { SHAPE_KINDS } from '../core/lineart/index.ts';
 import { Plan } from './plan.ts';
+
+export const SHEET_PLACES = ['shelf', 'drawer', 'bin'] as const;
+export const SheetPlace = z.enum(SHEET_PLACES);
+export type SheetPlace = z.infer<typeof SheetPlace>;
 
 /** A sheet as the shelf shows it. */
 export const SheetCard = z.object({
@@ -14,6 +19,8 @@ export const SheetCard = z.object({
   things: z.int(),
   stepsDone: z.int(),
   steps: z.int(),
+  place: SheetPlace,
+  pictureHash: z.string(),
   updatedAt: Time,
 });
 export type SheetCard = z.infer<typeof SheetCard>;
@@ -38,7 +45,7 @@ export const SheetState = z.object({
 });
 export type SheetState = z.infer<typeof SheetState>;
 
-export const SheetEdit = z.object({ title: Name.optional(), trayId: Id.optional() });
+export const SheetEdit = z.object({ title: Name.optional(), trayId: Id.optional(), place: SheetPlace.optional() });
 export type SheetEdit = z.infer<typeof SheetEdit>;
 
 const Point = z.object({ x: z.number(), y: z.number() });
@@ -61,11 +68,26 @@ export const RegionsMeta = z.object({
         box: z.object({ left: z.number(), top: z.number(), right: z.number(), bottom: z.number() }),
         axisDegrees: z.number(),
         lengthMm: z.number(),
+        breadthMm: z.number(),
+        holes: z.int().min(0),
+        shape: z.enum(SHAPE_KINDS),
       }),
     )
     .min(1)
     .max(65_535),
   neighbours: z.array(z.object({ a: z.int(), b: z.int(), lengthMm: z.number() })),
-  doubts: z.array(z.object({ kind: z.literal('fleck'), at: Point, areaMm2: z.number() })),
+  /** Sets of regions of the same shape, the largest set first. */
+  alike: z.array(z.array(z.int().min(1).max(65_535)).min(2)),
+  doubts: z.array(
+    z.discriminatedUnion('kind', [
+      z.object({ kind: z.literal('fleck'), at: Point, areaMm2: z.number() }),
+      z.object({
+        kind: z.literal('gap'),
+        ...{ at: Point, from: Point, to: Point },
+        gapeMm: z.number().min(0),
+        closed: z.boolean(),
+      }),
+    ]),
+  ),
 });
 export type RegionsMeta = z.infer<typeof RegionsMeta>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Hex, Id, Name, Origin } from './primitives.ts';
+import { Hex, Id, Name, Origin, Time } from './primitives.ts';
 
 export const WHEREABOUTS = ['here', 'stub', 'missing'] as const;
 export const Whereabouts = z.enum(WHEREABOUTS);
@@ -23,6 +23,16 @@ export const Pencil = z.object({
   /** 0 (translucent) to 1 (covering), or null for the type's own. */
   opacity,
   whereabouts: Whereabouts,
+  /** Colour of the barrel where it misleads, or null. */
+  barrel: Hex.nullable(),
+  /** What its owner knows of it. */
+  note: z.string().max(200),
+  /** 0 (soft) to 1 (hard), or null while nobody said. */
+  hardness: z.number().min(0).max(1).nullable(),
+  /** Minutes that a sharp point lasts, or null. */
+  pointMinutes: z.number().positive().nullable(),
+  /** Length of lead that is left, mm, or null. */
+  leadMm: z.number().min(0).max(400).nullable(),
   origin: Origin,
 });
 export type Pencil = z.infer<typeof Pencil>;
@@ -54,3 +64,39 @@ export type PencilEdit = z.infer<typeof PencilEdit>;
 
 export const Tray = z.object({ id: Id, name: Name, origin: Origin, pencils: z.int() });
 export type Tray = z.infer<typeof Tray>;
+
+/** How a patch on a swatch card was laid: one light, medium or firm pass, or firm, firm and burnish. */
+export const PATCHES = ['light', 'medium', 'firm', 'full'] as const;
+export const PatchKind = z.enum(PATCHES);
+export type PatchKind = z.infer<typeof PatchKind>;
+/** What a patch lies on: the paper, or the black bar printed on the card. */
+export const SwatchGround = z.enum(['paper', 'bar']);
+export type SwatchGround = z.infer<typeof SwatchGround>;
+
+/** One patch of a pencil as an instrument read it: CIE Lab, D65, 2 degrees. */
+export const NewSwatch = z.object({
+  id: z.string().min(6).max(80),
+  paper: z.string().max(40),
+  patch: PatchKind,
+  ground: SwatchGround,
+  lab: z.tuple([z.number().min(-5).max(105), z.number().min(-150).max(150), z.number().min(-150).max(150)]).readonly(),
+});
+export type NewSwatch = z.infer<typeof NewSwatch>;
+export const Swatch = NewSwatch.extend({ pencilId: Id, origin: Origin, at: Time });
+export type Swatch = z.infer<typeof Swatch>;
+
+export const TOOL_KINDS = ['pen', 'blender', 'barrier', 'solvent', 'eraser', 'tip'] as const;
+
+/** A pen or tool that lies beside the pencils. */
+export const NewTool = z.object({
+  id: Id,
+  kind: z.enum(TOOL_KINDS),
+  name: Name,
+  set: z.string().max(60),
+  colour: Hex.nullable(),
+  /** What to mind when it is used. */
+  note: z.string().max(200),
+});
+export type NewTool = z.infer<typeof NewTool>;
+export const Tool = NewTool.extend({ origin: Origin });
+export type Tool = z.infer<typeof Tool>;

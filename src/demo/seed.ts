@@ -1,68 +1,104 @@
-import { type NewPencil, type Whereabouts } from '../contracts/index.ts';
-import { type KeyedThing, ferryStepsThings, markOf } from './ferry-steps.ts';
-import { demoOwnNames, demoSets, demoWhereabouts } from './pencils.ts';
+import type {
+  LogEntry,
+  NewBenchPlan,
+  NewNote,
+  NewPracticeSeries,
+  NewSwatch,
+  NewTool,
+  NewTrial,
+  Plan,
+  RegionsMeta,
+} from '../contracts/index.ts';
+import { FORMS } from '../core/light/index.ts';
+import { swatchCards } from './maker/index.ts';
+import { DEMO_PAGES, type DemoPage, type TrueForm, ferrySteps, markOf } from './pages/index.ts';
+import { type DemoPencil, demoPencils, demoTools } from './pencils/index.ts';
+import { beginBench, beginPalette, demoNotes, demoPractice, demoTrials } from './record/index.ts';
 
-/** What laying out the demo needs of a desk. Everything put down is marked as demo. */
+/** Counted up when there is more to lay out; desks with an older edition get what they have not. */
+export const DEMO_EDITION = 2;
+
+/** What laying out the demo needs of a desk. Everything put down is marked as demo; what is there already stays as it is. */
 export interface DemoDesk {
-  /** Whether the demo was ever laid out here; once removed it stays away. */
-  wasLaidOut(): Promise<boolean>;
-  addTray(id: string, name: string, pencils: readonly DemoPencil[]): Promise<void>;
-  addSheet(sheet: DemoSheet): Promise<void>;
-  markLaidOut(): Promise<void>;
+  /** The edition that was laid out here, 0 for none, or null when the demo was removed and is to stay away. */
+  edition(): Promise<number | null>;
+  addTray(id: string, name: string, pencils: readonly DemoPencil[], tools: readonly NewTool[]): Promise<void>;
+  addSwatches(swatches: readonly (NewSwatch & { pencilId: string })[]): Promise<void>;
+  /** @returns whether the sheet was not there yet */
+  addSheet(sheet: DemoSheet): Promise<boolean>;
+  /** Finds the regions of a sheet and names its things by its key. */
+  findAndName(sheetId: string): Promise<{ plan: Plan; revision: number; regions: RegionsMeta }>;
+  changePlan(sheetId: string, label: string, change: Partial<Plan>): Promise<{ plan: Plan; revision: number }>;
+  addBench(sheetId: string, plan: NewBenchPlan, log: readonly LogEntry[]): Promise<void>;
+  addNotebook(sheetId: string, notes: readonly NewNote[], trials: readonly NewTrial[]): Promise<void>;
+  addPractice(series: readonly NewPracticeSeries[]): Promise<void>;
+  markLaidOut(edition: number): Promise<void>;
 }
-
-export type DemoPencil = NewPencil & { whereabouts: Whereabouts; ownName: string };
 
 export interface DemoSheet {
   id: string;
   title: string;
   trayId: string;
-  /** Names of files in src/demo/sheets. */
+  /** Names of files in src/demo/sheets: the page as drawn, its working picture, its key. */
   file: string;
+  pictureFile: string;
   keyFile: string;
   widthMm: number;
   heightMm: number;
   paper: string;
-  things: readonly (KeyedThing & { mark: string })[];
+  things: readonly { name: string; mark: string; focus: boolean; natural: string | null; form: string | null }[];
 }
 
 export const DEMO_TRAY = 'demo-tray';
+/** The sheet with three sittings behind it. */
+export const BEGUN_SHEET = 'ferry-steps-begun';
 
 /**
- * Lays out the demo on a desk that never had it: the demo tray and the sheet The Ferry Steps.
+ * Lays the demo out on a desk that has not this edition of it: tray, swatches, the booklet's sheets, and one more of The
+ * Ferry Steps that is begun.
  * @returns whether anything was laid out
  */
 export async function seedDemo(desk: DemoDesk): Promise<boolean> {
-  if (await desk.wasLaidOut()) return false;
-  await desk.addTray(DEMO_TRAY, 'Demo tray', demoPencils());
-  await desk.addSheet({
-    id: 'ferry-steps',
-    title: 'The Ferry Steps',
-    trayId: DEMO_TRAY,
-    file: 'ferry-steps.svg',
-    keyFile: 'ferry-steps.key.svg',
-    widthMm: 210,
-    heightMm: 210,
-    paper: 'white-book',
-    things: ferryStepsThings.map((thing) => ({ ...thing, mark: markOf(ferryStepsThings, thing.drawn) })),
-  });
-  await desk.markLaidOut();
+  const there = await desk.edition();
+  if (there === null || there >= DEMO_EDITION) return false;
+  const pencils = demoPencils();
+  await desk.addTray(DEMO_TRAY, 'Demo tray', pencils, demoTools);
+  await desk.addSwatches(swatchCards(pencils));
+  await desk.addPractice(demoPractice);
+  await begin(desk, pencils);
+  for (const page of [...DEMO_PAGES].reverse()) await desk.addSheet(sheetOf(page));
+  await desk.markLaidOut(DEMO_EDITION);
   return true;
 }
 
-/** Every pencil of the demo sets as the tray holds it. */
-export function demoPencils(): DemoPencil[] {
-  return demoSets.flatMap(({ name: set, type, pencils }) =>
-    pencils.map(([code, name, colour, opacity]) => ({
-      id: `demo-${code.toLowerCase()}`,
-      code,
-      name,
-      set,
-      type,
-      colour,
-      opacity: opacity ?? null,
-      whereabouts: demoWhereabouts[code] ?? 'here',
-      ownName: demoOwnNames[code] ?? '',
+async function begin(desk: DemoDesk, pencils: readonly DemoPencil[]): Promise<void> {
+  const fresh = await desk.addSheet({ ...sheetOf(ferrySteps), id: BEGUN_SHEET, title: 'The Ferry Steps, begun' });
+  if (!fresh) return;
+  const { plan, regions } = await desk.findAndName(BEGUN_SHEET);
+  const palette = await beginPalette(plan, regions, pencils);
+  const planned = await desk.changePlan(BEGUN_SHEET, 'take the palette for a dusk', palette);
+  for (const { plan: order, log } of await beginBench(planned, regions, pencils))
+    await desk.addBench(BEGUN_SHEET, order, log);
+  await desk.addNotebook(BEGUN_SHEET, demoNotes, demoTrials);
+}
+
+function sheetOf(page: DemoPage): DemoSheet {
+  const { id, title, widthMm, heightMm, paper } = page;
+  return {
+    ...{ id, title, widthMm, heightMm, paper },
+    trayId: DEMO_TRAY,
+    file: `${id}.svg`,
+    pictureFile: `${id}.png`,
+    keyFile: `${id}.key.png`,
+    things: page.things.map(({ name, form, focus = false, natural = null }) => ({
+      ...{ name, focus, natural },
+      mark: markOf(page, name.toLowerCase()),
+      form: knownForm(form),
     })),
-  );
+  };
+}
+
+/** The form as the desk knows it: a form that it has by that name, or none, so that the desk proposes one. */
+function knownForm(form: TrueForm): string | null {
+  return FORMS.some(({ id }) => id === form) ? form : null;
 }

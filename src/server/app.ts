@@ -9,19 +9,25 @@ import { Settings } from '../contracts/index.ts';
 import { type Database } from './db/open-database.ts';
 import { Refused } from './refused.ts';
 import { bodyOf, json, refuse } from './routes/handle.ts';
+import { deviceRoutes } from './routes/devices.ts';
 import { sheetRoutes } from './routes/sheets.ts';
 import { trayRoutes } from './routes/trays.ts';
+import { simulatedDevices } from './services/devices.ts';
+import { demoState, putDemoBack, removeDemo } from './services/demo-desk.ts';
+import { readPractice } from './services/notebook.ts';
 import { readSettings, storeSettings } from './services/settings.ts';
 
 export interface AppOptions {
   db: Database;
   log: Logger;
+  /** Folder of the demo's drawn sheets. */
+  demoSheets: URL;
   /** Folder of the built web files, or null to serve the API alone. */
   web: string | null;
 }
 
 /** The whole HTTP side: the API under /api and, beside it, the built web files. */
-export function createApp({ db, log, web }: AppOptions): Express {
+export function createApp({ db, log, demoSheets, web }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false }));
@@ -54,6 +60,23 @@ export function createApp({ db, log, web }: AppOptions): Express {
     '/api/settings',
     json((request) => storeSettings(db, bodyOf(Settings, request))),
   );
+  app.get(
+    '/api/demo',
+    json(() => demoState(db)),
+  );
+  app.delete(
+    '/api/demo',
+    json(() => removeDemo(db)),
+  );
+  app.put(
+    '/api/demo',
+    json(() => putDemoBack(db, demoSheets)),
+  );
+  app.get(
+    '/api/practice',
+    json(() => readPractice(db)),
+  );
+  app.use('/api/devices', deviceRoutes(simulatedDevices(db, Date.now)));
   app.use('/api/sheets', sheetRoutes(db));
   app.use('/api/trays', trayRoutes(db));
   app.use('/api', () => {

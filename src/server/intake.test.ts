@@ -23,9 +23,34 @@ describe('taking a picture in', () => {
       .png()
       .toBuffer();
     const { picture } = await takeIn(large);
-    expect(picture.width).to.equal(2480);
+    expect(picture.width * picture.height).to.be.within(0.99 * 2480 * 3508, 2480 * 3508);
     expect(picture.width / picture.height).to.be.closeTo(264 / 204, 0.002);
   });
+
+  it('keeps A4 at 300 dpi as it is', async () => {
+    const page = await sharp(await gridPng(3, 4))
+      .resize(2480, 3508, { fit: 'fill', kernel: 'nearest' })
+      .withMetadata({ density: 300 })
+      .png()
+      .toBuffer();
+    const { picture, widthMm, heightMm } = await takeIn(page);
+    expect(picture).to.include({ width: 2480, height: 3508 });
+    expect([widthMm, heightMm]).to.deep.equal([210, 297]);
+  });
+
+  for (const [format, mime] of [
+    ['webp', 'image/webp'],
+    ['tiff', 'image/tiff'],
+  ] as const) {
+    it(`reads ${format.toUpperCase()} as it reads PNG`, async () => {
+      const grid = sharp(await gridPng(3, 2));
+      const { mime: told, picture } = await takeIn(
+        await (format === 'webp' ? grid.webp({ lossless: true }) : grid.tiff({ compression: 'lzw' })).toBuffer(),
+      );
+      expect(told).to.equal(mime);
+      expect(await greyOf(picture.png)).to.deep.equal(await greyOf((await takeIn(await gridPng(3, 2))).picture.png));
+    });
+  }
 
   it('turns a photograph upright as its camera says', async () => {
     const lying = await sharp(await gridPng(3, 2))

@@ -31,7 +31,7 @@ try {
   await ensureDesk(db);
   const seeded = await seedDemo(demoDesk(db, demoSheets));
   if (seeded) console.log('The demo sheets and pencils are laid out.');
-  const server = createApp({ db, log, web }).listen(port, host, (error?: Error) => {
+  const server = createApp({ db, log, demoSheets, web }).listen(port, host, (error?: Error) => {
     if (error) return stop(error);
     const address = server.address();
     const actual = typeof address === 'object' && address ? address.port : port;

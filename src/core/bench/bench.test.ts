@@ -37,7 +37,16 @@ const page = fc
   );
 
 const region = (id: number, usableWidthMm: number, areaMm2: number) => ({
-  ...{ id, usableWidthMm, areaMm2, pole: { x: 0, y: 0 }, centroid: { x: 0, y: 0 }, axisDegrees: 0, lengthMm: 1 },
+  ...{
+    id,
+    usableWidthMm,
+    areaMm2,
+    pole: { x: 0, y: 0 },
+    centroid: { x: 0, y: 0 },
+    axisDegrees: 0,
+    ...{ breadthMm: 2, holes: 0, shape: 'irregular' as const },
+    lengthMm: 1,
+  },
   box: { left: 0, top: 0, right: 1, bottom: 1 },
 });
 

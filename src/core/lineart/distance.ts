@@ -1,39 +1,22 @@
 /**
  * Exact Euclidean distance, in pixels, from every pixel's centre to the nearest pixel centre at which `stops` is not
  * 0; 0 on those. Source: A. Meijster, J. Roerdink, W. Hesselink, A general algorithm for computing distance
- * transforms in linear time (2000).
+ * transforms in linear time (2000), run by run: a stop in the row hides all that lies behind it.
  * @param stops one byte a pixel; where it is 0 everywhere, every distance is width + height
  */
 export function distanceTo(stops: Uint8Array, width: number, height: number): Float32Array {
-  const far = width + height;
-  const vertical = verticalDistances(stops, width, height, far);
+  const vertical = verticalDistances(stops, width, height);
+  const squares = rowSquares(width);
   const out = new Float32Array(width * height);
-  const site = new Int32Array(width);
-  const start = new Int32Array(width);
+  const far = width + height;
   for (let y = 0; y < height; y++) {
     const row = y * width;
-    let q = 0;
-    site[0] = 0;
-    start[0] = 0;
-    for (let x = 1; x < width; x++) {
-      const g = vertical[row + x];
-      while (q >= 0 && at(start[q], site[q], vertical[row + site[q]]) > at(start[q], x, g)) q--;
-      if (q < 0) {
-        q = 0;
-        site[0] = x;
-        continue;
-      }
-      const gq = vertical[row + site[q]];
-      const from = 1 + Math.floor((x * x - site[q] * site[q] + g * g - gq * gq) / (2 * (x - site[q])));
-      if (from < width) {
-        q++;
-        site[q] = x;
-        start[q] = from;
-      }
-    }
-    for (let x = width - 1; x >= 0; x--) {
-      out[row + x] = Math.min(far, Math.sqrt(at(x, site[q], vertical[row + site[q]])));
-      if (x === start[q]) q--;
+    for (let x = 0; x < width; x++) {
+      if (stops[row + x]) continue;
+      const from = x;
+      while (x + 1 < width && !stops[row + x + 1]) x++;
+      const square = squares(vertical, row, from, x);
+      for (let k = from; k <= x; k++) out[row + k] = Math.min(far, Math.sqrt(square[k]));
     }
   }
   return out;
@@ -46,14 +29,67 @@ export function distanceToLines(labels: Uint16Array, width: number, height: numb
   return distanceTo(lines, width, height);
 }
 
-function at(x: number, site: number, g: number): number {
-  return (x - site) * (x - site) + g * g;
+/** Rows from each pixel to the nearest stop straight above or below it; width + height or more where there is none. */
+export function verticalDistances(stops: Uint8Array, width: number, height: number): Uint16Array {
+  const far = Math.min(32_767, width + height);
+  const g = new Uint16Array(width * height);
+  for (let x = 0; x < width; x++) g[x] = stops[x] ? 0 : far;
+  for (let i = width; i < g.length; i++) g[i] = stops[i] ? 0 : g[i - width] + 1;
+  for (let i = g.length - width - 1; i >= 0; i--) {
+    const below = g[i + width] + 1;
+    if (below < g[i]) g[i] = below;
+  }
+  return g;
 }
 
-function verticalDistances(stops: Uint8Array, width: number, height: number, far: number): Int32Array {
-  const g = new Int32Array(width * height);
-  for (let x = 0; x < width; x++) g[x] = stops[x] ? 0 : far;
-  for (let i = width; i < g.length; i++) g[i] = stops[i] ? 0 : Math.min(far, g[i - width] + 1);
-  for (let i = g.length - width - 1; i >= 0; i--) if (g[i + width] < g[i]) g[i] = g[i + width] + 1;
-  return g;
+/**
+ * Makes the function that finds the squared distances along one run of pixels without a stop: the lower envelope of
+ * the parabolas over the run and the stop on either side of it.
+ * @returns a function of the vertical distances, the row's first index and the run's first and last x; it answers with
+ *   an array, used again at the next call, that holds the squares at those x
+ */
+export function rowSquares(width: number) {
+  const site = new Int32Array(width + 2);
+  const start = new Int32Array(width + 2);
+  const height = new Float64Array(width + 2);
+  const squares = new Float64Array(width);
+  return (vertical: Uint16Array, row: number, from: number, to: number): Float64Array => {
+    const first = Math.max(0, from - 1);
+    const last = Math.min(width - 1, to + 1);
+    let q = 0;
+    site[0] = first;
+    start[0] = first;
+    height[0] = vertical[row + first] ** 2;
+    for (let x = first + 1; x <= last; x++) {
+      const g = vertical[row + x];
+      const gg = g * g;
+      while (q >= 0) {
+        const s = start[q];
+        const a = s - site[q];
+        const b = s - x;
+        if (a * a + height[q] <= b * b + gg) break;
+        q--;
+      }
+      if (q < 0) {
+        q = 0;
+        site[0] = x;
+        start[0] = first;
+        height[0] = gg;
+        continue;
+      }
+      const begins = 1 + Math.floor((x * x - site[q] * site[q] + gg - height[q]) / (2 * (x - site[q])));
+      if (begins <= last) {
+        q++;
+        site[q] = x;
+        start[q] = begins;
+        height[q] = gg;
+      }
+    }
+    for (let x = last; x >= first; x--) {
+      const a = x - site[q];
+      squares[x] = a * a + height[q];
+      if (x === start[q]) q--;
+    }
+    return squares;
+  };
 }

@@ -1,13 +1,16 @@
 import { type Run, breather, quietRun } from '../run/index.ts';
-import { type Components, labelComponents } from './components.ts';
-import { distanceTo } from './distance.ts';
+import { type Arc, ringsOfRegions, traceBorders } from './borders.ts';
 import { flattenLight } from './flatten.ts';
+import { type OpenGap, drawLine, findGaps } from './gaps/index.ts';
 import { growLabels } from './grow.ts';
 import { type GreyImage, LineArtError } from './images.ts';
 import { dropSpecks, findInk, refuseDarkPage } from './ink.ts';
+import { findAlike } from './likeness.ts';
 import { measureRegions } from './measures.ts';
-import { findNeighbours } from './neighbours.ts';
-import { type Doubt, NO_REGION, type RegionMap } from './region-map.ts';
+import { type Mend, staysOpen } from './mends.ts';
+import { type Border, type Doubt, type Region, type RegionMap, NO_REGION } from './region-map.ts';
+import { type Parts, type Runs, findRuns, joinRuns } from './runs.ts';
+import { measureOutline } from './shapes.ts';
 
 export interface FindOptions {
   /** Resolution of the picture on the real page. */
@@ -16,52 +19,74 @@ export interface FindOptions {
   minRegionMm2?: number;
   /** Ink specks that fit in a square of this side are taken as paper. Default 0.35 mm. */
   speckMm?: number;
+  /** The widest gap in an outline that is closed or asked about; 0 leaves all open. Default 1.1 mm. */
+  closeGapMm?: number;
+  /** How pale ink may be, from 0, only black, to 1, anything darker than paper. Default 0.5: the page's own threshold. */
+  palestInk?: number;
+  /** What was mended by hand. Default nothing. */
+  mends?: readonly Mend[];
 }
 
 /** Lines wider than twice this are solid black shapes, mm. */
 export const LINE_REACH_MM = 2;
 const MOST_REGIONS = 65_000;
+/** Borders shorter than this are corners that touch, pixels. */
+const LEAST_BORDER_PX = 2;
 
 /**
  * Finds the closed white areas of a line-art page and measures them.
  *
- * Light is evened out, ink told from paper, specks dropped, white parts labelled (4-connected), and each measured by
- * its exact distance to ink. White that touches all four edges of the picture is the margin around a drawing and no
- * region.
+ * Light is evened out, ink told from paper, specks dropped, gaps in the outlines closed where that is sure, white
+ * parts labelled (4-connected), each measured by its exact distance to ink, and its outline traced along the middle of
+ * the lines. White that touches all four edges of the picture is the margin around a drawing and no region.
  * @param grey the page, 0 black to 255 white
- * @throws RangeError for a picture without pixels or a resolution that is not above 0
+ * @throws RangeError for a picture without pixels, a resolution that is not above 0 or a wish out of its range
  * @throws LineArtError when the page is blank, all dark, has no closed area, or has more than 65,000
  * @throws CancelledError when the run is cancelled
  */
 export async function findRegions(grey: GreyImage, options: FindOptions, run: Run = quietRun): Promise<RegionMap> {
-  const { pixelsPerMm, minRegionMm2 = 0.3, speckMm = 0.35 } = options;
+  const { pixelsPerMm, minRegionMm2 = 0.3, speckMm = 0.35, closeGapMm = 1.1, palestInk, mends = [] } = options;
   const { width, height } = grey;
   if (!(width > 0 && height > 0) || grey.data.length !== width * height) {
     throw new RangeError('The picture has no pixels, or fewer than its size says.');
   }
   if (!(pixelsPerMm > 0))
     throw new RangeError('The page needs a real size above 0 mm before its regions can be measured.');
+  if (!(closeGapMm >= 0 && closeGapMm <= 5)) throw new RangeError('Gaps are closed from 0 to 5 mm wide.');
+  const size = { width, height, pixelsPerMm };
   const breathe = breather(run);
 
   refuseDarkPage(grey);
   await breathe(0.02, 'evening out the light');
   const flat = flattenLight(grey);
   await breathe(0.2, 'telling ink from paper');
-  const ink = findInk(flat);
+  const ink = findInk(flat, palestInk);
   dropSpecks(ink, width, height, Math.floor(speckMm * pixelsPerMm));
-  await breathe(0.4, 'finding closed areas');
-  const parts = labelComponents(ink, width, height, 0, 4);
-  const { labels, count, doubts } = keepRegions(parts, width, height, pixelsPerMm, minRegionMm2);
-  await breathe(0.55, 'measuring widths');
-  const distance = distanceTo(ink, width, height);
-  await breathe(0.75, 'measuring areas');
-  const size = { width, height, pixelsPerMm };
-  const regions = measureRegions(labels, distance, size, count);
-  await breathe(0.85, 'finding neighbours');
+  await breathe(0.3, 'looking for gaps in the outlines');
+  const gaps = closeGaps(ink, size, { closeGapMm, minRegionMm2, mends });
+  await breathe(0.5, 'finding closed areas');
+  const runs = findRuns(ink, width, height, 0);
+  const { idOf, count, flecks } = keepRegions(runs, joinRuns(runs, 4), size, minRegionMm2, mends);
+  const labels = paint(runs, idOf, width, height);
+  await breathe(0.6, 'measuring widths');
+  const white = measureRegions(ink, runs, idOf, size, count);
+  await breathe(0.75, 'following the outlines');
   const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
-  const neighbours = findNeighbours(grown, size, 2 / pixelsPerMm);
+  const arcs = traceBorders(grown, width, height);
+  await breathe(0.9, 'comparing shapes');
+  const rings = ringsOfRegions(arcs, count);
+  const regions = white.map((measured): Region => {
+    const own = rings[measured.id];
+    const { lengthPx, breadthPx, ...outline } = measureOutline(
+      own,
+      measured.axisDegrees,
+      measured.usableWidthMm * pixelsPerMm,
+    );
+    return { ...measured, ...outline, lengthMm: lengthPx / pixelsPerMm, breadthMm: breadthPx / pixelsPerMm };
+  });
+  const alike = findAlike(rings);
   run.progress(1, 'done');
-  return { width, height, pixelsPerMm, labels, regions, neighbours, doubts };
+  return { ...size, labels, regions, neighbours: neighboursOf(arcs, pixelsPerMm), alike, doubts: [...gaps, ...flecks] };
 }
 
 /**
@@ -73,31 +98,133 @@ export function checkPage(grey: GreyImage): void {
   findInk(flattenLight(grey));
 }
 
-function keepRegions(parts: Components, width: number, height: number, pixelsPerMm: number, minRegionMm2: number) {
-  const { boxes, areas, labels: all } = parts;
-  const idOf = new Uint16Array(parts.count + 1).fill(NO_REGION, 1);
+interface Size {
+  width: number;
+  height: number;
+  pixelsPerMm: number;
+}
+
+/** Inks the sure closings and the lines drawn by hand; tells of every gap but those that the person settled. */
+function closeGaps(
+  ink: Uint8Array,
+  { width, height, pixelsPerMm }: Size,
+  { closeGapMm, minRegionMm2, mends }: { closeGapMm: number; minRegionMm2: number; mends: readonly Mend[] },
+): Doubt[] {
+  for (const mend of mends) {
+    if (mend.kind !== 'cut') continue;
+    for (let k = 1; k < mend.points.length; k++) {
+      const [from, to] = [mend.points[k - 1], mend.points[k]];
+      const px = (mm: number) => Math.floor(mm * pixelsPerMm);
+      drawLine(ink, width, { fromX: px(from.x), fromY: px(from.y), toX: px(to.x), toY: px(to.y) });
+    }
+  }
+  if (closeGapMm === 0) return [];
+  const limits = {
+    widestPx: Math.round(closeGapMm * pixelsPerMm),
+    leastPx: Math.ceil(minRegionMm2 * pixelsPerMm ** 2),
+  };
   const doubts: Doubt[] = [];
+  for (const gap of findGaps(ink, width, height, limits)) {
+    const doubt = asDoubt(gap, pixelsPerMm);
+    if (staysOpen(mends, doubt.at.x, doubt.at.y)) continue;
+    if (gap.sure) drawLine(ink, width, gap);
+    doubts.push(doubt);
+  }
+  return doubts;
+}
+
+function asDoubt({ fromX, fromY, toX, toY, gape, sure }: OpenGap, pixelsPerMm: number) {
+  const mm = (px: number) => (px + 0.5) / pixelsPerMm;
+  return {
+    kind: 'gap' as const,
+    at: { x: mm((fromX + toX) / 2), y: mm((fromY + toY) / 2) },
+    from: { x: mm(fromX), y: mm(fromY) },
+    to: { x: mm(toX), y: mm(toY) },
+    gapeMm: gape / pixelsPerMm,
+    closed: sure,
+  };
+}
+
+/** Which white parts are regions, and the region of each run. */
+function keepRegions(
+  runs: Runs,
+  { of, count: parts, areas, boxes }: Parts,
+  { width, height, pixelsPerMm }: Size,
+  minRegionMm2: number,
+  mends: readonly Mend[],
+) {
+  const partAt = partFinder(runs, of, pixelsPerMm);
+  const whole = Int32Array.from({ length: parts + 1 }, (_, part) => part);
+  const dropped = new Set<number>();
+  for (const mend of mends) {
+    if (mend.kind === 'drop') dropped.add(partAt(mend.at));
+    if (mend.kind !== 'join') continue;
+    const [a, b] = [whole[partAt(mend.a)], whole[partAt(mend.b)]];
+    if (a === 0 || b === 0) continue;
+    const [first, second] = a < b ? [a, b] : [b, a];
+    for (let part = 1; part <= parts; part++) if (whole[part] === second) whole[part] = first;
+  }
+  const idOfPart = new Uint16Array(parts + 1);
+  const flecks: Doubt[] = [];
   let count = 0;
-  for (let label = 1; label <= parts.count; label++) {
-    const [x0, y0, x1, y1] = boxes.subarray(4 * label, 4 * label + 4);
-    if (x0 === 0 && y0 === 0 && x1 === width - 1 && y1 === height - 1) continue;
-    const areaMm2 = areas[label] / pixelsPerMm ** 2;
+  for (let part = 1; part <= parts; part++) {
+    if (whole[part] !== part) {
+      idOfPart[part] = idOfPart[whole[part]];
+      continue;
+    }
+    idOfPart[part] = NO_REGION;
+    const [x0, y0, x1, y1] = boxes.subarray(4 * part, 4 * part + 4);
+    if ((x0 === 0 && y0 === 0 && x1 === width - 1 && y1 === height - 1) || dropped.has(part)) continue;
+    const areaMm2 = areas[part] / pixelsPerMm ** 2;
     if (areaMm2 < minRegionMm2) {
       const at = { x: (x0 + x1 + 1) / 2 / pixelsPerMm, y: (y0 + y1 + 1) / 2 / pixelsPerMm };
-      doubts.push({ kind: 'fleck', at, areaMm2 });
+      flecks.push({ kind: 'fleck', at, areaMm2 });
       continue;
     }
     if (++count > MOST_REGIONS) {
       throw new LineArtError('More than 65,000 separate areas were found; this looks like a photograph, not line art.');
     }
-    idOf[label] = count;
+    idOfPart[part] = count;
   }
   if (count === 0) {
     throw new LineArtError(
       'No closed area was found on this page. Check that the outlines are dark and that they close.',
     );
   }
-  const labels = new Uint16Array(all.length);
-  for (let i = 0; i < all.length; i++) labels[i] = idOf[all[i]];
-  return { labels, count, doubts };
+  const idOf = new Uint16Array(of.length);
+  for (let r = 0; r < of.length; r++) idOf[r] = idOfPart[of[r]];
+  return { idOf, count, flecks };
+}
+
+/** Finds the white part at a point of the page; 0 on ink and beside the page. */
+function partFinder({ from, to, rowStart }: Runs, of: Int32Array, pixelsPerMm: number) {
+  return ({ x, y }: { x: number; y: number }): number => {
+    const [px, py] = [Math.floor(x * pixelsPerMm), Math.floor(y * pixelsPerMm)];
+    if (py < 0 || py >= rowStart.length - 1) return 0;
+    for (let r = rowStart[py]; r < rowStart[py + 1]; r++) if (from[r] <= px && px <= to[r]) return of[r];
+    return 0;
+  };
+}
+
+function paint({ from, to, rowStart }: Runs, idOf: Uint16Array, width: number, height: number): Uint16Array {
+  const labels = new Uint16Array(width * height);
+  for (let y = 0; y < height; y++) {
+    for (let r = rowStart[y]; r < rowStart[y + 1]; r++)
+      labels.fill(idOf[r], y * width + from[r], y * width + to[r] + 1);
+  }
+  return labels;
+}
+
+/** Which regions touch once grown through the lines, and how much border they share. */
+function neighboursOf(arcs: readonly Arc[], pixelsPerMm: number): Border[] {
+  const lengths = new Map<number, number>();
+  for (const { left, right, lengthPx } of arcs) {
+    if (left === 0 || right === 0 || left === NO_REGION || right === NO_REGION) continue;
+    const key = Math.min(left, right) * 65_536 + Math.max(left, right);
+    lengths.set(key, (lengths.get(key) ?? 0) + lengthPx);
+  }
+  return [...lengths]
+    .filter(([, px]) => px >= LEAST_BORDER_PX)
+    .map(([key, px]) => ({ a: Math.floor(key / 65_536), b: key % 65_536, lengthMm: px / pixelsPerMm }))
+    .sort((p, q) => p.a - q.a || p.b - q.b);
 }

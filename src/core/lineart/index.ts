@@ -1,7 +1,21 @@
 /** lineart: from the grey pixels of a page to its closed white areas, measured in millimetres. */
 export { type GreyImage, type RgbaImage, LineArtError, greyOfRgba } from './images.ts';
-export { type Border, type Doubt, type PointMm, type Region, type RegionMap, NO_REGION } from './region-map.ts';
+export {
+  type Border,
+  type Doubt,
+  type PointMm,
+  type Region,
+  type RegionMap,
+  type ShapeKind,
+  NO_REGION,
+  SHAPE_KINDS,
+} from './region-map.ts';
+export { type Mend, NEAR_MM } from './mends.ts';
 export { type FindOptions, LINE_REACH_MM, checkPage, findRegions } from './find-regions.ts';
 export { distanceTo, distanceToLines } from './distance.ts';
 export { growLabels } from './grow.ts';
 export { outlineRings } from './outlines.ts';
+export { type Arc, ringArea, ringsOfRegions, traceBorders } from './borders.ts';
+export { bandsThatFit } from './shapes.ts';
+export { type InkOfPage, type RgbImage, inkOfPage } from './coloured.ts';
+export { partTones } from './tones.ts';

@@ -1,10 +1,14 @@
+/** What a region looks like, roughly: what decides how light falls on it when nobody says otherwise. */
+export const SHAPE_KINDS = ['ball', 'tube', 'leaf', 'ring', 'strip', 'irregular'] as const;
+export type ShapeKind = (typeof SHAPE_KINDS)[number];
+
 /** A point on the page in millimetres from its top left corner, y down. */
 export interface PointMm {
   x: number;
   y: number;
 }
 
-/** One closed white area of the page, measured on its white part. */
+/** One closed white area of the page. Area and usable width are those of its white part. */
 export interface Region {
   /** 1 and up, in reading order. */
   id: number;
@@ -18,8 +22,12 @@ export interface Region {
   box: { left: number; top: number; right: number; bottom: number };
   /** Direction of the long axis, degrees clockwise from +x, 0..180. */
   axisDegrees: number;
-  /** Length along that axis, four times the standard deviation. */
+  /** Extent along that axis and across it, to the middle of the lines around. */
   lengthMm: number;
+  breadthMm: number;
+  /** Islands in it: other regions, or parts of the margin, that it runs round. */
+  holes: number;
+  shape: ShapeKind;
 }
 
 /** Two regions that share a printed line, `a` < `b`. */
@@ -30,12 +38,11 @@ export interface Border {
 }
 
 /** Something about the page that a person should look at. */
-export interface Doubt {
+export type Doubt =
   /** A white fleck smaller than the smallest region that matters; it was left out. */
-  kind: 'fleck';
-  at: PointMm;
-  areaMm2: number;
-}
+  | { kind: 'fleck'; at: PointMm; areaMm2: number }
+  /** An outline that gapes. Sure gaps were closed; the others wait for a person's word. */
+  | { kind: 'gap'; at: PointMm; from: PointMm; to: PointMm; gapeMm: number; closed: boolean };
 
 /** Label of white paper that belongs to no region: the margin around a drawing, and flecks too small to matter. */
 export const NO_REGION = 65_535;
@@ -49,5 +56,7 @@ export interface RegionMap {
   labels: Uint16Array;
   regions: Region[];
   neighbours: Border[];
+  /** Sets of regions of the same shape, turned, mirrored or scaled; the largest set first. */
+  alike: number[][];
   doubts: Doubt[];
 }

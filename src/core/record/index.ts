@@ -1,2 +1,3 @@
 /** record: what the log of finished steps says. */
 export { type LoggedStep, type RecordSummary, summarise } from './summarise.ts';
+export { type Span, sittingsOf } from './sittings.ts';

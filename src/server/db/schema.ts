@@ -11,7 +11,19 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import type { NewBenchPlan, Plan, PlanChange, RegionsMeta, Settings } from '../../contracts/index.ts';
+import type {
+  NewBenchPlan,
+  NewNote,
+  NewPracticeSeries,
+  NewSwatch,
+  NewTool,
+  NewTrial,
+  Plan,
+  PlanChange,
+  RegionsMeta,
+  Settings,
+  SheetPlace,
+} from '../../contracts/index.ts';
 
 const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
 const now = (name: string) => timestamp(name, { withTimezone: true }).notNull().defaultNow();
@@ -47,9 +59,43 @@ export const pencils = pgTable(
     colour: text('colour').notNull(),
     opacity: real('opacity'),
     whereabouts: text('whereabouts').$type<'here' | 'stub' | 'missing'>().notNull().default('here'),
+    barrel: text('barrel'),
+    note: text('note').notNull().default(''),
+    hardness: real('hardness'),
+    pointMinutes: real('point_minutes'),
+    leadMm: real('lead_mm'),
     origin: origin(),
   },
   (t) => [uniqueIndex('pencils_set_code').on(t.trayId, t.set, t.code)],
+);
+
+/** Pens and tools beside the pencils of a tray. */
+export const tools = pgTable('tools', {
+  id: text('id').primaryKey(),
+  trayId: text('tray_id')
+    .notNull()
+    .references(() => trays.id),
+  place: integer('place').notNull(),
+  content: jsonb('content').$type<NewTool>().notNull(),
+  origin: origin(),
+});
+
+/** Patches of pencils as instruments read them. */
+export const swatches = pgTable(
+  'swatches',
+  {
+    id: text('id').primaryKey(),
+    pencilId: text('pencil_id')
+      .notNull()
+      .references(() => pencils.id),
+    paper: text('paper').notNull(),
+    patch: text('patch').$type<NewSwatch['patch']>().notNull(),
+    ground: text('ground').$type<NewSwatch['ground']>().notNull(),
+    lab: jsonb('lab').$type<NewSwatch['lab']>().notNull(),
+    origin: origin(),
+    at: now('at'),
+  },
+  (t) => [index('swatches_pencil').on(t.pencilId)],
 );
 
 export const sheets = pgTable('sheets', {
@@ -73,6 +119,8 @@ export const sheets = pgTable('sheets', {
   keyThings: jsonb('key_things').$type<KeyThing[]>(),
   plan: jsonb('plan').$type<Plan>().notNull(),
   revision: integer('revision').notNull().default(0),
+  /** Where it lies: on the shelf, put by in the drawer, or thrown away and still to be had back. */
+  place: text('place').$type<SheetPlace>().notNull().default('shelf'),
   createdAt: now('created_at'),
   updatedAt: now('updated_at'),
 });
@@ -145,6 +193,39 @@ export const stepLog = pgTable(
   },
   (t) => [index('step_log_plan').on(t.planId, t.seq)],
 );
+
+/** What was written down about a sheet beside its steps. */
+export const notes = pgTable(
+  'notes',
+  {
+    id: text('id').primaryKey(),
+    sheetId: text('sheet_id')
+      .notNull()
+      .references(() => sheets.id),
+    content: jsonb('content').$type<NewNote>().notNull(),
+    origin: origin(),
+  },
+  (t) => [index('notes_sheet').on(t.sheetId)],
+);
+
+export const trials = pgTable(
+  'trials',
+  {
+    id: text('id').primaryKey(),
+    sheetId: text('sheet_id')
+      .notNull()
+      .references(() => sheets.id),
+    content: jsonb('content').$type<NewTrial>().notNull(),
+    origin: origin(),
+  },
+  (t) => [index('trials_sheet').on(t.sheetId)],
+);
+
+export const practice = pgTable('practice', {
+  id: text('id').primaryKey(),
+  content: jsonb('content').$type<NewPracticeSeries>().notNull(),
+  origin: origin(),
+});
 
 export const settings = pgTable('settings', {
   key: text('key').primaryKey(),

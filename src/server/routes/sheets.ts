@@ -1,22 +1,44 @@
 import { Router } from 'express';
 import multer from 'multer';
 import { z } from 'zod';
-import { Command, Id, LogEntry, Name, NewBenchPlan, RegionsMeta, SheetEdit } from '../../contracts/index.ts';
+import {
+  Command,
+  Id,
+  LogEntry,
+  Millimetres,
+  Name,
+  NewBenchPlan,
+  NewNote,
+  RegionsMeta,
+  SheetEdit,
+} from '../../contracts/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { Refused } from '../refused.ts';
-import { benchState, logStep, readRecord, storeBenchPlan } from '../services/bench.ts';
+import { benchState, logSteps, readRecord, storeBenchPlan } from '../services/bench.ts';
+import { addNote, readNotebook } from '../services/notebook.ts';
 import { nameFromKey } from '../services/page-key.ts';
 import { readLabels, readRegions, storeRegions } from '../services/regions.ts';
-import { applyCommand, createSheet, editSheet, listSheets, redo, sheetState, undo } from '../services/sheets.ts';
+import {
+  applyCommand,
+  copySheet,
+  createSheet,
+  editSheet,
+  listSheets,
+  redo,
+  sheetState,
+  undo,
+} from '../services/sheets.ts';
 import { bodyOf, json } from './handle.ts';
 
 const MB = 1024 * 1024;
 const upload = multer({
   storage: multer.memoryStorage(),
-  limits: { fileSize: 60 * MB, files: 1, fieldSize: 20 * MB, fields: 4 },
+  limits: { fileSize: 60 * MB, files: 2, fieldSize: 20 * MB, fields: 6 },
 });
-const NewSheet = z.object({ id: Id, title: Name });
+const Sent = z.preprocess((text) => (text === undefined ? undefined : Number(text)), Millimetres.optional());
+const NewSheet = z.object({ id: Id, title: Name, widthMm: Sent, heightMm: Sent });
+const Copy = z.object({ id: Id, title: Name });
 const Against = z.object({ baseRevision: z.int().min(0) });
 const ByKey = Against.extend({ id: Id });
 
@@ -29,11 +51,17 @@ export function sheetRoutes(db: Database): Router {
   );
   router.post(
     '/',
-    upload.single('file'),
+    upload.fields([
+      { name: 'file', maxCount: 1 },
+      { name: 'original', maxCount: 1 },
+    ]),
     json(async (request) => {
-      const { id, title } = bodyOf(NewSheet, request);
-      if (!request.file?.buffer.length) throw new Refused(422, 'No file arrived. Choose a picture of a page.');
-      return createSheet(db, id, title, request.file.buffer);
+      const { id, title, widthMm, heightMm } = bodyOf(NewSheet, request);
+      const files = request.files as Partial<Record<'file' | 'original', Express.Multer.File[]>>;
+      const [file, original] = [files.file?.[0].buffer, files.original?.[0].buffer];
+      if (!file?.length) throw new Refused(422, 'No file arrived. Choose a picture of a page.');
+      const size = widthMm && heightMm ? { widthMm, heightMm } : undefined;
+      return createSheet(db, id, title, file, { size, original });
     }),
   );
   router.get(
@@ -43,6 +71,13 @@ export function sheetRoutes(db: Database): Router {
   router.patch(
     '/:id',
     json((request) => editSheet(db, request.params.id, bodyOf(SheetEdit, request))),
+  );
+  router.post(
+    '/:id/copies',
+    json((request) => {
+      const { id, title } = bodyOf(Copy, request);
+      return copySheet(db, request.params.id, id, title);
+    }),
   );
   router.post(
     '/:id/commands',
@@ -94,11 +129,19 @@ export function sheetRoutes(db: Database): Router {
   );
   router.post(
     '/:id/log',
-    json((request) => logStep(db, request.params.id, bodyOf(LogEntry, request))),
+    json((request) => logSteps(db, request.params.id, [bodyOf(LogEntry, request)])),
   );
   router.get(
     '/:id/record',
     json((request) => readRecord(db, request.params.id)),
+  );
+  router.get(
+    '/:id/notebook',
+    json((request) => readNotebook(db, request.params.id)),
+  );
+  router.post(
+    '/:id/notes',
+    json((request) => addNote(db, request.params.id, bodyOf(NewNote, request))),
   );
   return router;
 }

@@ -1,10 +1,11 @@
 import { Router } from 'express';
-import { AddPencils, CopyPencils, PencilEdit } from '../../contracts/index.ts';
+import { AddPencils, CopyPencils, NewSwatch, PencilEdit } from '../../contracts/index.ts';
 import { type Database } from '../db/open-database.ts';
+import { addSwatch, listSwatches, listTools } from '../services/swatches.ts';
 import { addPencils, copyPencils, editPencil, listPencils, listTrays } from '../services/trays.ts';
 import { bodyOf, json } from './handle.ts';
 
-/** Trays and the pencils in them. */
+/** Trays, the pencils and tools in them, and the swatches of each pencil. */
 export function trayRoutes(db: Database): Router {
   const router = Router();
   router.get(
@@ -26,6 +27,18 @@ export function trayRoutes(db: Database): Router {
   router.patch(
     '/:id/pencils/:pencilId',
     json(({ params, body }) => editPencil(db, params.id, params.pencilId, PencilEdit.parse(body))),
+  );
+  router.get(
+    '/:id/tools',
+    json((request) => listTools(db, request.params.id)),
+  );
+  router.get(
+    '/:id/pencils/:pencilId/swatches',
+    json(({ params }) => listSwatches(db, params.id, params.pencilId)),
+  );
+  router.post(
+    '/:id/pencils/:pencilId/swatches',
+    json(({ params, body }) => addSwatch(db, params.id, params.pencilId, NewSwatch.parse(body))),
   );
   return router;
 }

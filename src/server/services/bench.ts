@@ -32,20 +32,23 @@ export async function storeBenchPlan(db: Database, sheetId: string, plan: NewBen
   });
 }
 
-/** Adds to the log of the table. The same entry sent twice stands once. */
-export async function logStep(db: Database, sheetId: string, entry: LogEntry): Promise<BenchState> {
+/** Adds to the log of the table, entries of one plan at a time. The same entry sent twice stands once. */
+export async function logSteps(db: Database, sheetId: string, entries: readonly LogEntry[]): Promise<BenchState> {
   return db.transaction(async (tx) => {
-    const which = and(eq(benchPlans.id, entry.planId), eq(benchPlans.sheetId, sheetId));
+    const planId = entries[0]?.planId ?? '';
+    const which = and(eq(benchPlans.id, planId), eq(benchPlans.sheetId, sheetId));
     const [plan] = await tx.select().from(benchPlans).where(which);
     found(plan, 'This step belongs to a plan that is not on the desk.');
-    if (!plan.content.order.includes(entry.stepId)) throw new Refused(422, 'This step is not part of its plan.');
-    const startedAt = new Date(entry.startedAt);
-    const finishedAt = new Date(entry.finishedAt);
-    if (finishedAt < startedAt) throw new Refused(422, 'A step cannot be finished before it was begun.');
-    await tx
-      .insert(stepLog)
-      .values({ ...entry, startedAt, finishedAt })
-      .onConflictDoNothing();
+    const known = new Set(plan.content.order);
+    const rows = entries.map((entry) => {
+      if (entry.planId !== planId || !known.has(entry.stepId))
+        throw new Refused(422, 'This step is not part of its plan.');
+      const startedAt = new Date(entry.startedAt);
+      const finishedAt = new Date(entry.finishedAt);
+      if (finishedAt < startedAt) throw new Refused(422, 'A step cannot be finished before it was begun.');
+      return { ...entry, startedAt, finishedAt };
+    });
+    await tx.insert(stepLog).values(rows).onConflictDoNothing();
     await tx.update(sheets).set({ updatedAt: new Date() }).where(eq(sheets.id, sheetId));
     return benchState(tx, sheetId);
   });
@@ -60,6 +63,19 @@ export async function standingSteps(db: Querying, planId: string): Promise<LogEn
     last.set(row.stepId, { ...row, startedAt: startedAt.toISOString(), finishedAt: finishedAt.toISOString() });
   }
   return [...last.values()].filter((entry) => entry.kind === 'done');
+}
+
+/** How many steps of a sheet are done over all of its plans, and how many there are with those that the newest leaves open. */
+export async function howFar(db: Querying, sheetId: string): Promise<{ steps: number; stepsDone: number }> {
+  const plans = await db.select().from(benchPlans).where(eq(benchPlans.sheetId, sheetId)).orderBy(asc(benchPlans.seq));
+  let stepsDone = 0;
+  let open = 0;
+  for (const { id, content } of plans) {
+    const done = (await standingSteps(db, id)).length;
+    stepsDone += done;
+    open = content.order.length - done;
+  }
+  return { steps: stepsDone + open, stepsDone };
 }
 
 /** Every finished step of a sheet, over all of its plans, oldest first. */

@@ -1,15 +1,16 @@
 import sharp from 'sharp';
-import { LineArtError, checkPage } from '../../core/lineart/index.ts';
+import { LineArtError, checkPage, inkOfPage } from '../../core/lineart/index.ts';
 import { Refused } from '../refused.ts';
 
-/** Longest side of the picture that is worked on, pixels: a little over A4 at 200 dpi, or 210 mm at 300 dpi. */
-const WORKING_SIDE = 2480;
+/** The picture that is worked on has at most as many pixels as A4 at 300 dpi; drawings come out at this longest side. */
+const WORKING_PIXELS = 2480 * 3508;
+const DRAWN_SIDE = 2480;
 const MOST_PIXELS = 100_000_000;
 const LONGEST_SIDE = 16_000;
 const SHORTEST_SIDE = 64;
 const A4_LONG_MM = 297;
 
-/** A page brought in: the working picture (grey, upright, on white) and the size it says it has. */
+/** A page brought in: the working picture (its ink in grey, upright, on white, without what was coloured on it) and the size it says it has. */
 export interface Intake {
   mime: string;
   picture: { png: Uint8Array; width: number; height: number };
@@ -19,7 +20,7 @@ export interface Intake {
 }
 
 /**
- * Reads a PNG, JPEG or SVG file to a working picture. What a file is, its first bytes say, never its name.
+ * Reads a PNG, JPEG, WebP, TIFF or SVG file to a working picture. What a file is, its first bytes say, never its name.
  * @throws Refused with one sentence for anything that is not such a file, is too large or too small, broken, blank or all dark
  */
 export async function takeIn(file: Uint8Array): Promise<Intake> {
@@ -33,16 +34,12 @@ export async function takeIn(file: Uint8Array): Promise<Intake> {
     const { data, info } = await sharp(file, { density, limitInputPixels: MOST_PIXELS, failOn: 'error' })
       .rotate()
       .flatten({ background: '#ffffff' })
-      .resize({
-        width: WORKING_SIDE,
-        height: WORKING_SIDE,
-        fit: 'inside',
-        withoutEnlargement: mime !== 'image/svg+xml',
-      })
-      .greyscale()
+      .resize({ ...workingSize(width, height, mime), fit: 'inside', withoutEnlargement: mime !== 'image/svg+xml' })
+      .toColourspace('srgb')
+      .removeAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true });
-    const grey = { width: info.width, height: info.height, data: firstChannel(data, info.channels) };
+    const { grey } = inkOfPage({ width: info.width, height: info.height, data: threeChannels(data, info.channels) });
     checkPage(grey);
     const png = await sharp(grey.data, { raw: { width: grey.width, height: grey.height, channels: 1 } })
       .toColourspace('b-w')
@@ -55,16 +52,33 @@ export async function takeIn(file: Uint8Array): Promise<Intake> {
   }
 }
 
+/** The box that the working picture fits in, pixels. */
+function workingSize(width: number, height: number, mime: string): { width: number; height: number } {
+  if (mime === 'image/svg+xml') return { width: DRAWN_SIDE, height: DRAWN_SIDE };
+  const share = Math.min(1, Math.sqrt(WORKING_PIXELS / (width * height)));
+  return { width: Math.round(share * width), height: Math.round(share * height) };
+}
+
+/**
+ * What a file is that a picture was taken out of: a PDF, or a picture itself.
+ * @throws Refused for anything else
+ */
+export function kindOfOriginal(file: Uint8Array): string {
+  return new TextDecoder('latin1').decode(file.subarray(0, 1024)).includes('%PDF-') ? 'application/pdf' : kindOf(file);
+}
+
 function kindOf(file: Uint8Array): string {
   const starts = (...bytes: number[]) => bytes.every((byte, i) => file[i] === byte);
   if (starts(0x89, 0x50, 0x4e, 0x47)) return 'image/png';
   if (starts(0xff, 0xd8, 0xff)) return 'image/jpeg';
+  if (starts(0x52, 0x49, 0x46, 0x46) && String.fromCharCode(...file.subarray(8, 12)) === 'WEBP') return 'image/webp';
+  if (starts(0x49, 0x49, 0x2a, 0) || starts(0x4d, 0x4d, 0, 0x2a)) return 'image/tiff';
   const text = new TextDecoder().decode(file.subarray(0, 1000)).trimStart();
   if (text.startsWith('<') && /<svg[\s>]/.test(new TextDecoder().decode(file.subarray(0, 20_000))))
     return 'image/svg+xml';
   throw new Refused(
     415,
-    'This file is not a PNG, JPEG or SVG picture. Scan or save the page as one of these and bring it again.',
+    'This file is not a PNG, JPEG, WebP, TIFF or SVG picture, nor a PDF. Scan or save the page as one of these and bring it again.',
   );
 }
 
@@ -73,9 +87,9 @@ function kindOf(file: Uint8Array): string {
  * grow with the square of the density, those in pixels with the density itself, so a first try tells which.
  */
 async function drawingDensity(file: Uint8Array, side: number): Promise<number> {
-  const density = Math.min(2400, (72 * WORKING_SIDE) / side);
+  const density = Math.min(2400, (72 * DRAWN_SIDE) / side);
   const tried = await sharp(file, { density, limitInputPixels: false }).metadata();
-  return density / Math.sqrt(Math.max(1, Math.max(tried.width ?? 1, tried.height ?? 1) / WORKING_SIDE));
+  return density / Math.sqrt(Math.max(1, Math.max(tried.width ?? 1, tried.height ?? 1) / DRAWN_SIDE));
 }
 
 interface Meta {
@@ -115,9 +129,10 @@ function refuseBadSize(width: number, height: number, mime: string): void {
   }
 }
 
-function firstChannel(data: Uint8Array, channels: number): Uint8Array {
-  if (channels === 1) return new Uint8Array(data);
-  return Uint8Array.from({ length: data.length / channels }, (_, i) => data[i * channels]);
+/** Grey pictures come with one channel; each of the three is the same then. */
+function threeChannels(data: Uint8Array, channels: number): Uint8Array {
+  if (channels === 3) return data;
+  return Uint8Array.from({ length: (3 * data.length) / channels }, (_, i) => data[channels * Math.floor(i / 3)]);
 }
 
 function realSize(width: number, height: number, { density }: Meta, mime: string) {

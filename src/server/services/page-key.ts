@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
-import { type SheetState, type Thing } from '../../contracts/index.ts';
+import { type SheetState, newThing } from '../../contracts/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
@@ -34,10 +34,11 @@ export async function nameFromKey(
     const mark = '#' + Buffer.from(data.subarray(at, at + 3)).toString('hex');
     byMark.set(mark, [...(byMark.get(mark) ?? []), id]);
   }
-  const named = sheet.keyThings.flatMap(({ mark, name, focus, natural, form }) => {
+  // The key is drawn from back to front, things are listed from front to back.
+  const named = [...sheet.keyThings].reverse().flatMap(({ mark, name, focus, natural, form }) => {
     const regionIds = byMark.get(mark);
     if (!regionIds) return [];
-    const thing: Thing = { id: idFor(sheetId, mark), name, regionIds, focus, natural };
+    const thing = newThing({ id: idFor(sheetId, mark), name, regionIds, focus, natural });
     return [{ thing, form }];
   });
   if (named.length === 0) throw new Refused(422, 'The key names nothing here that has no name yet.');

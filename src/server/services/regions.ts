@@ -1,6 +1,6 @@
 import { gunzipSync } from 'node:zlib';
 import { eq } from 'drizzle-orm';
-import { type PlanChange, type RegionsMeta, type SheetState, type Thing } from '../../contracts/index.ts';
+import { Plan, type PlanChange, type RegionsMeta, type SheetState, type Thing } from '../../contracts/index.ts';
 import { NO_REGION } from '../../core/lineart/index.ts';
 import { keepBlob, readBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
@@ -24,8 +24,8 @@ async function stored(db: Querying, sheetId: string) {
 }
 
 /**
- * Stores the regions found on a sheet. Where regions stood before, things keep theirs: each old region goes over to
- * the new one at its widest place, in the plan and in everything that undo remembers.
+ * Stores the regions found on a sheet. Where regions stood before, what was decided for them goes over to the new
+ * ones, in the plan and in everything that undo remembers.
  * @param labels gzip of 16-bit little-endian labels as findRegions gives them, width x height
  */
 export async function storeRegions(
@@ -47,7 +47,11 @@ export async function storeRegions(
       .insert(regionMaps)
       .values({ sheetId, meta, labelsHash })
       .onConflictDoUpdate({ target: regionMaps.sheetId, set: { meta, labelsHash } });
-    if (before && before.labelsHash !== labelsHash) await carryOver(tx, sheet, before.meta, raster);
+    if (before && before.labelsHash !== labelsHash) {
+      const { bytes } = await readBlob(tx, before.labelsHash);
+      const old = new Uint16Array(new Uint8Array(gunzipSync(bytes)).buffer);
+      if (old.length === raster.length) await carryOver(tx, sheet, old, raster);
+    }
     return sheetState(tx, sheetId);
   });
 }
@@ -67,33 +71,55 @@ function unpack(labels: Uint8Array, { width, height, regions }: RegionsMeta): Ui
   return raster;
 }
 
-async function carryOver(tx: Querying, sheet: typeof sheets.$inferSelect, old: RegionsMeta, raster: Uint16Array) {
-  const newId = new Map(
-    old.regions.map(({ id, pole }) => {
-      const x = Math.floor(pole.x * old.pixelsPerMm);
-      const y = Math.floor(pole.y * old.pixelsPerMm);
-      const now = raster[y * old.width + x] ?? 0;
-      return [id, now === NO_REGION ? 0 : now];
-    }),
-  );
-  const moved = (things: Thing[]): Thing[] => {
-    const taken = new Set<number>();
+/** Regions that share this much of the smaller of the two are the same, or one a part of the other. */
+const SAME_SHARE = 0.6;
+
+/**
+ * What was decided for regions goes over to those found anew: each new region takes the thing and the use of the old
+ * one that it shares most paper with, so that both halves of a region that was parted stay in its thing.
+ */
+async function carryOver(tx: Querying, sheet: typeof sheets.$inferSelect, old: Uint16Array, now: Uint16Array) {
+  const oldOf = sameRegions(old, now);
+  const movedThings = (things: Thing[]): Thing[] => {
+    const home = new Map(things.flatMap(({ id, regionIds }) => regionIds.map((regionId) => [regionId, id] as const)));
     return things.flatMap((thing) => {
-      const regionIds = thing.regionIds.flatMap((id) => {
-        const now = newId.get(id) ?? 0;
-        if (now === 0 || taken.has(now)) return [];
-        taken.add(now);
-        return [now];
-      });
+      const regionIds = [...oldOf].flatMap(([id, was]) => (home.get(was) === thing.id ? [id] : []));
       return regionIds.length ? [{ ...thing, regionIds }] : [];
     });
   };
-  const inChange = (change: PlanChange): PlanChange =>
-    change.things ? { ...change, things: moved(change.things) } : change;
+  const movedUses = (uses: Plan['uses']): Plan['uses'] =>
+    Object.fromEntries([...oldOf].flatMap(([id, was]) => (uses[was] ? [[String(id), uses[was]]] : [])));
+  const moved = <T extends PlanChange>(change: T): T => ({
+    ...change,
+    ...(change.things && { things: movedThings(change.things) }),
+    ...(change.uses && { uses: movedUses(change.uses) }),
+  });
   for (const command of await tx.select().from(commands).where(eq(commands.sheetId, sheet.id))) {
-    if (!command.before.things) continue;
-    const both = { before: inChange(command.before), after: inChange(command.after) };
+    if (!command.before.things && !command.before.uses) continue;
+    const both = { before: moved(command.before), after: moved(command.after) };
     await tx.update(commands).set(both).where(eq(commands.id, command.id));
   }
-  await storePlan(tx, sheet.id, { ...sheet.plan, things: moved(sheet.plan.things) }, sheet.revision + 1);
+  await storePlan(tx, sheet.id, moved(Plan.parse(sheet.plan)), sheet.revision + 1);
+}
+
+/** For each new region, in order of id, the old one that it is the same as, or a part or the larger part of. */
+function sameRegions(old: Uint16Array, now: Uint16Array): Map<number, number> {
+  const shared = new Map<number, number>();
+  const [oldArea, newArea] = [new Float64Array(65_536), new Float64Array(65_536)];
+  for (let i = 0; i < now.length;) {
+    const [was, is] = [old[i], now[i]];
+    const from = i;
+    while (i < now.length && old[i] === was && now[i] === is) i++;
+    oldArea[was] += i - from;
+    newArea[is] += i - from;
+    if (was === 0 || is === 0 || was === NO_REGION || is === NO_REGION) continue;
+    shared.set(is * 65_536 + was, (shared.get(is * 65_536 + was) ?? 0) + i - from);
+  }
+  const best = new Map<number, { was: number; area: number }>();
+  for (const [key, area] of shared) {
+    const [is, was] = [Math.floor(key / 65_536), key % 65_536];
+    if (area < SAME_SHARE * Math.min(oldArea[was], newArea[is])) continue;
+    if (area > (best.get(is)?.area ?? 0)) best.set(is, { was, area });
+  }
+  return new Map([...best].sort(([p], [q]) => p - q).map(([is, { was }]) => [is, was]));
 }

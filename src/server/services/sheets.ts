@@ -10,10 +10,10 @@ import {
 } from '../../contracts/index.ts';
 import { keepBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
-import { benchPlans, commands, regionMaps, sheets } from '../db/schema.ts';
+import { commands, regionMaps, sheets } from '../db/schema.ts';
 import { Refused, found } from '../refused.ts';
-import { standingSteps } from './bench.ts';
-import { takeIn } from './intake.ts';
+import { howFar } from './bench.ts';
+import { kindOfOriginal, takeIn } from './intake.ts';
 import { MY_PENCILS } from './trays.ts';
 
 const NO_SHEET = 'This sheet is not on the desk.';
@@ -26,6 +26,8 @@ export async function listSheets(db: Database): Promise<SheetCard[]> {
       title: sheets.title,
       origin: sheets.origin,
       plan: sheets.plan,
+      place: sheets.place,
+      pictureHash: sheets.pictureHash,
       updatedAt: sheets.updatedAt,
       regions: sql<number>`coalesce(jsonb_array_length(${regionMaps.meta} -> 'regions'), 0)::int`,
     })
@@ -34,20 +36,13 @@ export async function listSheets(db: Database): Promise<SheetCard[]> {
     .orderBy(desc(sheets.updatedAt), asc(sheets.id));
   const cards: SheetCard[] = [];
   for (const { plan, updatedAt, ...row } of rows) {
-    const [bench] = await db
-      .select()
-      .from(benchPlans)
-      .where(eq(benchPlans.sheetId, row.id))
-      .orderBy(desc(benchPlans.seq))
-      .limit(1);
     cards.push({
       ...row,
       widthMm: plan.page.widthMm,
       heightMm: plan.page.heightMm,
       paper: plan.page.paper,
       things: plan.things.length,
-      steps: bench?.content.order.length ?? 0,
-      stepsDone: bench ? (await standingSteps(db, bench.id)).length : 0,
+      ...(await howFar(db, row.id)),
       updatedAt: updatedAt.toISOString(),
     });
   }
@@ -57,13 +52,23 @@ export async function listSheets(db: Database): Promise<SheetCard[]> {
 /**
  * Brings a page in as a sheet of one's own, planned with "My pencils".
  * @param id made by the client; a second try with the same id returns the first sheet
+ * @param from the real size where it is known, and the file that the picture was taken out of, to be kept
  */
-export async function createSheet(db: Database, id: string, title: string, file: Uint8Array): Promise<SheetState> {
+export async function createSheet(
+  db: Database,
+  id: string,
+  title: string,
+  file: Uint8Array,
+  from: { size?: { widthMm: number; heightMm: number }; original?: Uint8Array } = {},
+): Promise<SheetState> {
   const [there] = await db.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, id));
   if (there) return sheetState(db, id);
-  const { mime, picture, widthMm, heightMm } = await takeIn(file);
+  const { mime, picture, ...found } = await takeIn(file);
+  const { widthMm, heightMm } = from.size ?? found;
   await db.transaction(async (tx) => {
-    const originalHash = await keepBlob(tx, mime, file);
+    const originalHash = from.original
+      ? await keepBlob(tx, kindOfOriginal(from.original), from.original)
+      : await keepBlob(tx, mime, file);
     const pictureHash = await keepBlob(tx, 'image/png', picture.png);
     await tx.insert(sheets).values({
       id,
@@ -95,20 +100,40 @@ export async function sheetState(db: Querying, id: string): Promise<SheetState> 
     picture: { width: sheet.pictureWidth, height: sheet.pictureHeight, hash: sheet.pictureHash },
     hasKey: sheet.keyHash !== null,
     revision: sheet.revision,
-    plan: sheet.plan,
+    plan: Plan.parse(sheet.plan),
     undo: last?.label ?? null,
     redo: next?.label ?? null,
     regionsFrom: regions?.meta.from ?? null,
   };
 }
 
-/** Renames a sheet or gives it another tray. */
+/** Renames a sheet, gives it another tray or puts it in another place. Only its work counts as working on it. */
 export async function editSheet(db: Database, id: string, edit: SheetEdit): Promise<SheetState> {
+  const worked = edit.title !== undefined || edit.trayId !== undefined;
   if (Object.keys(edit).length > 0)
     await db
       .update(sheets)
-      .set({ ...edit, updatedAt: new Date() })
+      .set({ ...edit, ...(worked && { updatedAt: new Date() }) })
       .where(eq(sheets.id, id));
+  return sheetState(db, id);
+}
+
+/**
+ * Makes a sheet of one's own out of another: its page, its regions and everything decided, with nothing done yet.
+ * @param id made by the client; a second try with the same id returns the first copy
+ */
+export async function copySheet(db: Database, from: string, id: string, title: string): Promise<SheetState> {
+  await db.transaction(async (tx) => {
+    const sheet = await sheetForUpdate(tx, from);
+    const added = await tx
+      .insert(sheets)
+      .values({ ...sheet, id, title, origin: 'own', place: 'shelf', createdAt: new Date(), updatedAt: new Date() })
+      .onConflictDoNothing()
+      .returning({ id: sheets.id });
+    if (added.length === 0) return;
+    const [regions] = await tx.select().from(regionMaps).where(eq(regionMaps.sheetId, from));
+    if (regions) await tx.insert(regionMaps).values({ ...regions, sheetId: id });
+  });
   return sheetState(db, id);
 }
 

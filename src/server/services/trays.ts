@@ -80,14 +80,14 @@ async function insert(
   tx: Querying,
   trayId: string,
   origin: 'demo' | 'own',
-  added: readonly NewPencil[],
+  added: readonly (NewPencil & Partial<Pick<Pencil, 'barrel' | 'hardness' | 'pointMinutes'>>)[],
 ): Promise<CopyResult> {
   const [{ last }] = await tx
     .select({ last: sql<number>`coalesce(max(${pencils.place}), 0)::int` })
     .from(pencils)
     .where(eq(pencils.trayId, trayId));
-  const rows = added.map(({ id, set, code, name, type, colour, opacity }, i) => ({
-    ...{ id, set, code, name, type, colour, opacity },
+  const rows = added.map(({ id, set, code, name, type, colour, opacity, barrel, hardness, pointMinutes }, i) => ({
+    ...{ id, set, code, name, type, colour, opacity, barrel, hardness, pointMinutes },
     ...{ trayId, origin, place: last + 1 + i },
   }));
   const went = await tx.insert(pencils).values(rows).onConflictDoNothing().returning({ id: pencils.id });

@@ -12,14 +12,17 @@ import { ensureDesk } from '../services/desk.ts';
 /** One database in memory for all server tests; each test begins with an empty desk. */
 let opened: Promise<Awaited<ReturnType<typeof openDatabase>>> | null = null;
 
+/** Where the demo's drawn sheets lie. */
+export const DEMO_SHEETS = new URL('../../demo/sheets/', import.meta.url);
+
 export async function emptyDesk(): Promise<{ db: Database; api: ReturnType<typeof supertest> }> {
   opened ??= openDatabase(null);
   const { db } = await opened;
   await db.execute(
-    sql`truncate blobs, trays, pencils, sheets, region_maps, commands, bench_plans, step_log, settings restart identity cascade`,
+    sql`truncate blobs, trays, pencils, sheets, region_maps, commands, bench_plans, step_log, practice, settings restart identity cascade`,
   );
   await ensureDesk(db);
-  const app = createApp({ db, log: pino({ level: 'silent' }), web: null });
+  const app = createApp({ db, log: pino({ level: 'silent' }), demoSheets: DEMO_SHEETS, web: null });
   const server = supertest.agent(app);
   server.set('Host', 'localhost');
   return { db, api: server };

@@ -3,17 +3,27 @@ import type {
   BenchState,
   Command,
   CopyResult,
+  DemoState,
   LogEntry,
+  MeterAnswer,
+  MeterRequest,
   NewBenchPlan,
+  NewNote,
   NewPencil,
+  NewSwatch,
+  Notebook,
   Pencil,
   PencilEdit,
+  PracticeSeries,
   RecordEntry,
   RegionsMeta,
   Settings,
   SheetCard,
   SheetEdit,
   SheetState,
+  Subject,
+  Swatch,
+  Tool,
   Tray,
 } from '../../contracts/index.ts';
 
@@ -24,7 +34,7 @@ type OnTray<T> = { trayId: string } & T;
 export const deskApi = createApi({
   reducerPath: 'deskApi',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['shelf', 'trays', 'pencils', 'record'],
+  tagTypes: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'demo'],
   endpoints: (build) => {
     const sheetMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown; method?: string }) =>
       build.mutation<SheetState, T>({
@@ -50,6 +60,9 @@ export const deskApi = createApi({
       createSheet: sheetMutation<OnSheet<{ form: FormData }>>(({ form }) => ({ url: '/sheets', body: form })),
       editSheet: sheetMutation<OnSheet<{ edit: SheetEdit }>>(({ sheetId, edit }) => ({
         ...{ url: `/sheets/${sheetId}`, method: 'PATCH', body: edit },
+      })),
+      copySheet: sheetMutation<OnSheet<{ id: string; title: string }>>(({ sheetId, ...body }) => ({
+        ...{ url: `/sheets/${sheetId}/copies`, body },
       })),
       command: sheetMutation<OnSheet<{ command: Command }>>(({ sheetId, command }) => ({
         ...{ url: `/sheets/${sheetId}/commands`, body: command },
@@ -97,6 +110,47 @@ export const deskApi = createApi({
           await queryFulfilled.catch(shown.undo);
         },
       }),
+      tools: build.query<Tool[], string>({
+        query: (trayId) => `/trays/${trayId}/tools`,
+        providesTags: ['trays'],
+      }),
+      swatches: build.query<Swatch[], OnTray<{ pencilId: string }>>({
+        query: ({ trayId, pencilId }) => `/trays/${trayId}/pencils/${pencilId}/swatches`,
+        providesTags: (_result, _error, { pencilId }) => [{ type: 'swatches', id: pencilId }],
+      }),
+      addSwatch: build.mutation<Swatch[], OnTray<{ pencilId: string; swatch: NewSwatch }>>({
+        query: ({ trayId, pencilId, swatch }) => ({
+          url: `/trays/${trayId}/pencils/${pencilId}/swatches`,
+          method: 'POST',
+          body: swatch,
+        }),
+        invalidatesTags: (_result, _error, { pencilId }) => [{ type: 'swatches', id: pencilId }],
+      }),
+      subjects: build.query<Subject[], 'scanner' | 'camera'>({
+        query: (device) => `/devices/${device}/subjects`,
+        providesTags: ['shelf', 'demo'],
+      }),
+      readMeter: build.mutation<MeterAnswer, MeterRequest>({
+        query: (body) => ({ url: '/devices/meter/read', method: 'POST', body }),
+      }),
+      notebook: build.query<Notebook, string>({ query: (sheetId) => `/sheets/${sheetId}/notebook` }),
+      addNote: build.mutation<Notebook, OnSheet<{ note: NewNote }>>({
+        query: ({ sheetId, note }) => ({ url: `/sheets/${sheetId}/notes`, method: 'POST', body: note }),
+        async onQueryStarted({ sheetId }, { dispatch, queryFulfilled }) {
+          const { data } = await queryFulfilled.catch(() => ({ data: null }));
+          if (data) dispatch(deskApi.util.upsertQueryData('notebook', sheetId, data));
+        },
+      }),
+      practice: build.query<PracticeSeries[], void>({ query: () => '/practice', providesTags: ['demo'] }),
+      demo: build.query<DemoState, void>({ query: () => '/demo', providesTags: ['demo', 'shelf'] }),
+      removeDemo: build.mutation<DemoState, void>({
+        query: () => ({ url: '/demo', method: 'DELETE' }),
+        invalidatesTags: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'demo'],
+      }),
+      putDemoBack: build.mutation<DemoState, void>({
+        query: () => ({ url: '/demo', method: 'PUT' }),
+        invalidatesTags: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'demo'],
+      }),
       bench: build.query<BenchState, string>({ query: (sheetId) => `/sheets/${sheetId}/bench` }),
       storeBench: benchMutation<OnSheet<{ plan: NewBenchPlan }>>(({ sheetId, plan }) => ({
         url: `/sheets/${sheetId}/bench`,
@@ -129,6 +183,7 @@ export const {
   useSheetQuery,
   useCreateSheetMutation,
   useEditSheetMutation,
+  useCopySheetMutation,
   useNameFromKeyMutation,
   useStoreRegionsMutation,
   useRegionsQuery,
@@ -137,6 +192,17 @@ export const {
   useAddPencilsMutation,
   useCopyPencilsMutation,
   useEditPencilMutation,
+  useToolsQuery,
+  useSwatchesQuery,
+  useAddSwatchMutation,
+  useSubjectsQuery,
+  useReadMeterMutation,
+  useNotebookQuery,
+  useAddNoteMutation,
+  usePracticeQuery,
+  useDemoQuery,
+  useRemoveDemoMutation,
+  usePutDemoBackMutation,
   useBenchQuery,
   useStoreBenchMutation,
   useLogStepMutation,

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { about } from './about.ts';
-import { laidLayers } from './laid-layers.ts';
+import { laidLayers } from '../../planning/index.ts';
 
 describe('times in words', () => {
   for (const [minutes, words] of [

@@ -2,25 +2,22 @@ import clsx from 'clsx';
 import { nanoid } from 'nanoid';
 import { useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import type { BenchPlan, BenchState, NewBenchPlan } from '../../contracts/index.ts';
-import { type Sequence, type Step, makeSteps } from '../../core/bench/index.ts';
+import type { BenchPlan, BenchState } from '../../contracts/index.ts';
+import { type Sequence } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
-import { type Desk, useDesk } from '../desk/desk-context.ts';
-import { regionsOfThings } from '../desk/derive.ts';
+import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePreview } from '../desk/use-preview.ts';
 import { Button, Notice, Pick, PressureMark, Progress, Section, Why } from '../parts/index.ts';
 import { type Job, pencilWorker, startJob } from '../workers/index.ts';
+import { benchPlanFrom, openSteps } from '../../planning/index.ts';
 import { about } from './about.ts';
 import { useLaidByDone } from './use-laid-by-done.ts';
-
-/** The layer model and rates that plans are made with; stored with each plan. */
-const MODEL = 'layers 1, rates 1';
 
 /** Puts all layers into one good order of steps, cut into sittings, and shows it. */
 export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDown(): void }) {
@@ -114,14 +111,13 @@ type Ordering = { state: 'idle' } | { state: 'working'; share: number; doing: st
 
 /** Works out an order for everything that is not done yet, checks and stores it. */
 function PutInOrder({ bench }: { bench: BenchState }) {
-  const desk = useDesk();
-  const { sheet, recipes } = desk;
+  const { sheet, page, recipes, laid, pencilById } = useDesk();
   const [now, setNow] = useState<Ordering>({ state: 'idle' });
   const [store] = useStoreBenchMutation();
   const job = useRef<Job<Sequence> | null>(null);
   const stale = bench.plan !== null && bench.plan.planRevision !== sheet.revision;
   const order = async () => {
-    const steps = openSteps(desk, bench);
+    const steps = openSteps(sheet.plan, page?.regions ?? [], recipes, (id) => laid.get(id)?.body[0] ?? 50, bench);
     if (steps.length === 0) return void toast('Every step of this page is done already.');
     const { openThings, sittingMinutes } = sheet.plan.bench;
     setNow({ state: 'working', share: 0, doing: 'laying the steps out' });
@@ -134,7 +130,10 @@ function PutInOrder({ bench }: { bench: BenchState }) {
     setNow({ state: 'idle' });
     if (outcome.kind === 'refused') toast.error(outcome.sentence);
     if (outcome.kind !== 'done') return;
-    const { error } = await store({ sheetId: sheet.id, plan: planFrom(desk, steps, outcome.value) });
+    const { error } = await store({
+      sheetId: sheet.id,
+      plan: benchPlanFrom(nanoid(), sheet, steps, outcome.value, pencilById),
+    });
     if (error) toast.error(sentenceOf(error));
   };
   if (recipes.size === 0) return null;
@@ -152,39 +151,6 @@ function PutInOrder({ bench }: { bench: BenchState }) {
       )}
     </Section>
   );
-}
-
-/** The steps that the sheet's layers come to, without those that stand as done, waiting only for each other. */
-function openSteps({ sheet, page, recipes, laid }: Desk, { done }: BenchState): Step[] {
-  const doneIds = new Set(done.map((entry) => entry.stepId));
-  const things = [...regionsOfThings(sheet.plan, page?.regions ?? [])].flatMap(([id, regions]) => {
-    const recipe = recipes.get(id);
-    return recipe ? [{ id, regions, recipe }] : [];
-  });
-  return makeSteps(things, (pencil) => laid.get(pencil)?.body[0] ?? 50)
-    .filter((step) => !doneIds.has(step.id))
-    .map((step) => ({ ...step, after: step.after.filter((id) => !doneIds.has(id)) }));
-}
-
-function planFrom({ sheet, pencilById }: Desk, steps: Step[], sequence: Sequence): NewBenchPlan {
-  const used = [...new Set(steps.map((step) => step.pencil))];
-  const things = new Set(steps.map((step) => step.thingId));
-  const { order, sittings, pickUps, minutes, lowerBound } = sequence;
-  return {
-    id: nanoid(),
-    planRevision: sheet.revision,
-    model: MODEL,
-    openThings: sheet.plan.bench.openThings,
-    steps: steps.map((step) => ({ ...step, regionIds: [...step.regionIds], after: [...step.after] })),
-    order: [...order],
-    sittings: sittings.map((sitting) => ({ steps: [...sitting.steps], minutes: sitting.minutes })),
-    ...{ pickUps, minutes, lowerBound },
-    pencils: used.flatMap((id) => {
-      const pencil = pencilById.get(id);
-      return pencil ? [{ id, code: pencil.code, name: pencil.ownName || pencil.name, colour: pencil.colour }] : [];
-    }),
-    things: sheet.plan.things.filter((thing) => things.has(thing.id)).map(({ id, name }) => ({ id, name })),
-  };
 }
 
 function PlanFigures({ plan }: { plan: BenchPlan }) {

@@ -1,15 +1,14 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { type Plan, emptyPlan } from '../../contracts/index.ts';
+import { type Plan, emptyPlan, newThing } from '../../contracts/index.ts';
 import { NO_REGION, type Region } from '../../core/lineart/index.ts';
-import { summariseSheet } from '../wheel/summarise-sheet.ts';
 import { atTheDesk, chooseRegions, chooseThing, sitDownAt, toggleRegion, zoomTo } from './at-the-desk.ts';
-import { deriveForms, deriveRecipes, regionsOfThings } from './derive.ts';
+import { deriveForms, deriveRecipes, regionsOfThings, summariseSheet } from '../../planning/index.ts';
 import { type PageRegions } from './desk-context.ts';
 import { regionAt } from './region-at.ts';
 
 const region = (id: number, usableWidthMm: number, areaMm2: number, y = 150): Region => ({
-  ...{ id, usableWidthMm, areaMm2, axisDegrees: 0, lengthMm: 10 },
+  ...{ id, usableWidthMm, areaMm2, axisDegrees: 0, lengthMm: 10, breadthMm: 5, holes: 0, shape: 'irregular' as const },
   pole: { x: 50, y },
   centroid: { x: 50, y },
   box: { left: 40, top: y - 10, right: 60, bottom: y + 10 },
@@ -19,8 +18,8 @@ const family = { dark: 'pencil-1', mid: 'pencil-2', light: 'pencil-3' };
 const plan: Plan = {
   ...emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }),
   things: [
-    { id: 'thing-sky', name: 'Sky', regionIds: [1], focus: false, natural: null },
-    { id: 'thing-bell', name: 'Bell', regionIds: [2, 3], focus: true, natural: '#c8962e' },
+    newThing({ id: 'thing-sky', name: 'Sky', regionIds: [1], focus: false, natural: null }),
+    newThing({ id: 'thing-bell', name: 'Bell', regionIds: [2, 3], focus: true, natural: '#c8962e' }),
   ],
   families: { 'thing-sky': family, 'thing-bell': family },
 };

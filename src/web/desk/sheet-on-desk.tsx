@@ -1,21 +1,15 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Outlet, useParams } from 'react-router';
 import type { Pencil, RegionsMeta, SheetState } from '../../contracts/index.ts';
-import { asTrayPencil } from '../api/as-tray-pencil.ts';
 import { usePencilsQuery, useRegionsQuery, useSheetQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { type LaidPencil, pageWorker, pencilWorker } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
-import { deriveForms, deriveRecipes } from './derive.ts';
+import { asTrayPencil, deriveForms, deriveRecipes, regionsKey } from '../../planning/index.ts';
 import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
 import { loadLabels, loadPicture } from './load-page.ts';
-
-/** What the stored regions of a sheet must have been found from to still hold: its picture at its real size. */
-export function regionsKey(sheet: SheetState): string {
-  return `${sheet.picture.hash}@${(sheet.picture.width / sheet.plan.page.widthMm).toFixed(4)}`;
-}
 
 /** Lays a sheet on the desk: loads what every stage shares, then shows the stage. */
 export function SheetOnDesk() {
@@ -69,7 +63,7 @@ function WithDerived({ sheet, pencils, picture, page, children }: DerivedProps) 
 /** The stored regions with their raster, handed to the page worker too; null where none hold for the sheet as it is. */
 function usePage(sheet: SheetState | undefined): PageRegions | null | 'loading' {
   const from = sheet?.regionsFrom ?? null;
-  const holds = sheet !== undefined && from === regionsKey(sheet);
+  const holds = sheet !== undefined && from === keyOf(sheet);
   const sheetId = sheet?.id ?? '';
   const { currentData: meta } = useRegionsQuery({ sheetId, from: from ?? '' }, { skip: !holds });
   const labels = useLoaded(holds ? `${sheetId} ${from}` : null, () => loadLabels(sheetId));
@@ -121,4 +115,8 @@ function useLoaded<T>(key: string | null, load: () => Promise<T>): { value: T | 
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
   return state.key === key ? state : { value: null, failed: null };
+}
+
+function keyOf({ picture, plan }: SheetState): string {
+  return regionsKey(picture.hash, picture.width, plan.page.widthMm, plan.finding);
 }

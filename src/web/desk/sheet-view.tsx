@@ -1,10 +1,15 @@
+import clsx from 'clsx';
 import { select } from 'd3-selection';
 import { type D3ZoomEvent, type ZoomBehavior, zoom, zoomIdentity, zoomTransform } from 'd3-zoom';
-import { Maximize, Minus, Plus } from 'lucide-react';
+import { Lasso, Maximize, Minus, MousePointer2, Plus, SquareDashed } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { zoomTo } from './at-the-desk.ts';
 import { useDesk } from './desk-context.ts';
+import { GatherOnSheet, type Sweep } from './gather-on-sheet.tsx';
+import { isWithin } from './within.ts';
+import { SHEET_ID } from './back-to-sheet.ts';
+import { LineOnSheet } from './line-on-sheet.tsx';
 import { type Painting, paintSheet } from './paint-sheet.ts';
 import { regionAt } from './region-at.ts';
 import { outlineOf } from './region-paths.ts';
@@ -22,6 +27,10 @@ interface Props {
   paperTint: string;
   /** A picture laid over the page that veils what does not matter now, instead of veiling all that is not selected. */
   veil?: CanvasImageSource | null;
+  /** Called with the regions that a box or a loop was drawn round; offers both where given. */
+  onGather?(regionIds: readonly number[], add: boolean): void;
+  /** Sets a line point by point instead of picking; called with its points in mm. */
+  line?: { onDrawn(points: readonly { x: number; y: number }[]): void; onLeave(): void } | null;
   /** Without the zoom buttons, where the sheet is only shown. */
   bare?: boolean;
   /** Zooms to these regions each time `fitKey` changes, instead of keeping the sheet's own place. */
@@ -38,13 +47,15 @@ export function SheetView({
   lit = [],
   onPick,
   onHover,
+  onGather,
+  line,
   paperTint,
   veil,
   bare,
   fitRegions,
   fitKey,
 }: Props) {
-  const { sheet, picture, page } = useDesk();
+  const { sheet, picture, page, pixelsPerMm } = useDesk();
   const dispatch = useAppDispatch();
   const holder = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -55,6 +66,7 @@ export function SheetView({
   const own = fitKey !== undefined;
   const [view, setView] = useState(own ? undefined : stored);
   const [hovered, setHovered] = useState<number | null>(null);
+  const [sweep, setSweep] = useState<Sweep | null>(null);
 
   useEffect(() => {
     const element = holder.current!;
@@ -115,6 +127,18 @@ export function SheetView({
     return () => cancelAnimationFrame(frame);
   }, [picture, under, veil, view, size, paperTint, page, selected, lit, hovered]);
 
+  const gather = (outline: readonly { x: number; y: number }[], add: boolean) => {
+    setSweep(null);
+    if (!page || !view || !onGather) return;
+    const px = page.pixelsPerMm;
+    const within = page.regions.filter(({ pole }) =>
+      isWithin(outline, { x: view.x + view.k * pole.x * px, y: view.y + view.k * pole.y * px }),
+    );
+    onGather(
+      within.map(({ id }) => id),
+      add,
+    );
+  };
   const regionUnder = (event: React.MouseEvent) => {
     if (!page || !view) return null;
     const box = canvas.current!.getBoundingClientRect();
@@ -133,12 +157,13 @@ export function SheetView({
     const { k, x, y } = zoomTransform(canvas.current);
     if (!own) dispatch(zoomTo({ sheetId: sheet.id, view: { k, x, y } }));
   };
-  /** Arrow keys step through the regions in reading order, Enter chooses, Space adds to the choice. */
+  /** Arrow keys step through the regions in reading order, Enter chooses, Space adds to the choice, Escape lets go. */
   const onKey = (event: React.KeyboardEvent) => {
     if (!page || !onPick) return;
     const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
     if (by) hover((((hovered ?? (by > 0 ? 0 : 1)) - 1 + by + page.regions.length) % page.regions.length) + 1);
     else if (event.key === 'Enter' || event.key === ' ') onPick(hovered, event.key === ' ');
+    else if (event.key === 'Escape') onPick(null, false);
     else return;
     event.preventDefault();
   };
@@ -153,6 +178,7 @@ export function SheetView({
     <div ref={holder} className="relative h-full min-h-0 w-full overflow-hidden">
       <canvas
         ref={canvas}
+        id={bare ? undefined : SHEET_ID}
         data-testid="sheet"
         aria-label={`The page ${sheet.title}. Its things and regions are listed beside it.`}
         role="img"
@@ -164,6 +190,40 @@ export function SheetView({
         onMouseLeave={() => hover(null)}
         onClick={(event) => onPick?.(regionUnder(event), event.shiftKey || event.ctrlKey || event.metaKey)}
       />
+      {sweep && onGather && <GatherOnSheet sweep={sweep} onSwept={gather} />}
+      {line && view && (
+        <LineOnSheet
+          {...line}
+          toPage={({ x, y }) => ({ x: (x - view.x) / view.k / pixelsPerMm, y: (y - view.y) / view.k / pixelsPerMm })}
+          toHolder={({ x, y }) => ({ x: view.x + view.k * pixelsPerMm * x, y: view.y + view.k * pixelsPerMm * y })}
+        />
+      )}
+      {page && onGather && !line && (
+        <div
+          className="absolute right-3 bottom-3 flex border border-edge bg-leaf"
+          role="group"
+          aria-label="Choose regions"
+        >
+          <ToolButton
+            label="Choose one by one"
+            icon={<MousePointer2 size={17} />}
+            on={!sweep}
+            onClick={() => setSweep(null)}
+          />
+          <ToolButton
+            label="Draw a box"
+            icon={<SquareDashed size={17} />}
+            on={sweep === 'box'}
+            onClick={() => setSweep('box')}
+          />
+          <ToolButton
+            label="Draw a loop"
+            icon={<Lasso size={17} />}
+            on={sweep === 'lasso'}
+            onClick={() => setSweep('lasso')}
+          />
+        </div>
+      )}
       {!bare && (
         <div className="absolute bottom-3 left-3 flex border border-edge bg-leaf">
           <ZoomButton label="Zoom out" onClick={() => scaleBy(1 / 1.5)} icon={<Minus size={17} />} />
@@ -172,6 +232,31 @@ export function SheetView({
         </div>
       )}
     </div>
+  );
+}
+
+function ToolButton({
+  label,
+  icon,
+  on,
+  onClick,
+}: {
+  label: string;
+  icon: React.ReactNode;
+  on: boolean;
+  onClick(): void;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      aria-pressed={on}
+      onClick={onClick}
+      className={clsx('flex h-10 w-10 items-center justify-center', on ? 'bg-strong text-on-strong' : 'hover:bg-card')}
+    >
+      {icon}
+    </button>
   );
 }
 

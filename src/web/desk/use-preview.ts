@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PreviewRequest, pageWorker } from '../workers/index.ts';
 import { type Step } from '../../core/bench/index.ts';
 import { type Light } from '../../core/light/index.ts';
-import { asTrayPencil } from '../api/as-tray-pencil.ts';
+import { asTrayPencil } from '../../planning/index.ts';
 import { type Desk, useDesk } from './desk-context.ts';
 
 interface Pixels {

@@ -4,7 +4,7 @@ import type { Thing } from '../../contracts/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
 import { type Finding, type Layer, type LayerEdit, type Recipe, SCHOOLS, schoolById } from '../../core/recipe/index.ts';
-import { asTrayPencil } from '../api/as-tray-pencil.ts';
+import { asTrayPencil } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import {

@@ -1,15 +1,22 @@
 import { useState } from 'react';
+import { toast } from 'sonner';
 import { paperById } from '../../core/laydown/index.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { chooseRegions, chooseThing, toggleRegion } from '../desk/at-the-desk.ts';
+import { backToSheet } from '../desk/back-to-sheet.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
+import { usePlanChange } from '../api/use-plan.ts';
+import { SettleGaps } from './settle-gaps.tsx';
+import { Mending } from './mending.tsx';
+import { withMends, withinRegion } from './mending-moves.ts';
 import { PaperAndSize } from './paper-and-size.tsx';
 import { RegionFacts } from './region-facts.tsx';
 import { RegionsFound } from './regions-found.tsx';
 import { Things } from './things.tsx';
+import { Wishes } from './wishes.tsx';
 import { useRegionFinding } from './use-region-finding.ts';
 
 /** The Sheet stage: how large the page is and what it is printed on, which regions it has, and what they belong to. */
@@ -21,18 +28,26 @@ export function PageStage() {
   const [hovered, setHovered] = useState<number | null>(null);
   const [picked, setPicked] = useState<number | null>(null);
   const finding = useRegionFinding();
+  const change = usePlanChange(sheet.id, 'page');
+  const [doing, setDoing] = useState<'all' | 'gaps' | 'wishes' | 'line'>('all');
+  const leave = () => {
+    setDoing('all');
+    backToSheet();
+  };
   const pick = (regionId: number | null, add: boolean) => {
     setPicked(regionId);
     if (regionId === null) dispatch(chooseRegions([]));
     else if (add) dispatch(toggleRegion(regionId));
     else {
       const thing = sheet.plan.things.find((each) => each.regionIds.includes(regionId));
-      const alreadyThing = thing && chosen.length > 1 && chosen.includes(regionId);
-      if (thing && !alreadyThing) dispatch(chooseThing(thing));
+      // A second click goes from the thing to the region.
+      if (thing && thing.id !== thingId) dispatch(chooseThing(thing));
       else dispatch(chooseRegions([regionId]));
     }
   };
-  const shown = hovered ?? (chosen.length === 1 ? chosen[0] : chosen.includes(picked ?? 0) ? picked : null);
+  // Of a thing with one region only, the thing is what can be decided about.
+  const chosenOne = chosen.length === 1 ? (thingId ? null : chosen[0]) : chosen.includes(picked ?? 0) ? picked : null;
+  const shown = hovered ?? chosenOne;
   return (
     <Frame
       title="Sheet"
@@ -40,18 +55,44 @@ export function PageStage() {
         <SheetView
           selected={chosen}
           lit={lit}
-          onPick={page ? pick : undefined}
+          onPick={pick}
           onHover={setHovered}
+          onGather={(ids, add) => dispatch(chooseRegions(add ? [...new Set([...chosen, ...ids])] : [...ids]))}
+          line={
+            doing === 'line'
+              ? {
+                  onDrawn: (points) => {
+                    const cuts = page ? withinRegion(page, chosen[0], points) : [];
+                    if (cuts.length === 0) return void toast('This line does not run through the region.');
+                    dispatch(chooseRegions([]));
+                    void change('part a region by a line', { finding: withMends(sheet.plan.finding, cuts) });
+                    leave();
+                  },
+                  onLeave: leave,
+                }
+              : null
+          }
           paperTint={paperById(sheet.plan.page.paper).tint}
         />
       }
       side={
-        <>
-          <PaperAndSize />
-          <RegionsFound {...finding} />
-          {page && <RegionFacts regionId={shown} thingId={thingId} />}
-          {page && <Things />}
-        </>
+        doing === 'gaps' && page ? (
+          <SettleGaps onLeave={leave} />
+        ) : doing === 'wishes' ? (
+          <Wishes onLeave={leave} />
+        ) : (
+          <>
+            <PaperAndSize settled={chosen.length > 0 || sheet.plan.things.length > 0} />
+            <RegionsFound {...finding} onGaps={() => setDoing('gaps')} onWishes={() => setDoing('wishes')} />
+            {page && (
+              <div className="shrink-0 border-t border-rule py-3">
+                <RegionFacts regionId={shown} regionIds={chosen} thingId={thingId} />
+                {chosen.length > 0 && !thingId && <Mending regionIds={chosen} onLine={() => setDoing('line')} />}
+              </div>
+            )}
+            {page && <Things />}
+          </>
+        )
       }
     />
   );

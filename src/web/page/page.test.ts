@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { Plan, emptyPlan } from '../../contracts/index.ts';
+import { Plan, emptyPlan, newThing } from '../../contracts/index.ts';
 import { FORMATS, formatOf, outOfShape } from './formats.ts';
 import { without } from './without.ts';
 
@@ -36,8 +36,8 @@ describe('taking a thing apart', () => {
   const plan: Plan = {
     ...emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }),
     things: [
-      { id: 'thing-a', name: 'Roof', regionIds: [1, 2], focus: false, natural: null },
-      { id: 'thing-b', name: 'Wall', regionIds: [3], focus: true, natural: '#8a5a34' },
+      newThing({ id: 'thing-a', name: 'Roof', regionIds: [1, 2], focus: false, natural: null }),
+      newThing({ id: 'thing-b', name: 'Wall', regionIds: [3], focus: true, natural: '#8a5a34' }),
     ],
     families: { 'thing-a': pencils, 'thing-b': pencils },
     forms: { 'thing-a': 'flat' },

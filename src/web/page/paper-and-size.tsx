@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { Millimetres } from '../../contracts/index.ts';
@@ -7,12 +7,42 @@ import { PAPERS, paperById } from '../../core/laydown/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Pick, Section } from '../parts/index.ts';
+import { PaperFacts } from './paper-facts.tsx';
 import { FORMATS, formatOf, outOfShape } from './formats.ts';
 
 const MOST_OUT_OF_SHAPE = 0.03;
 
-/** The real size of the page, from a list or by its sides, and its paper. */
-export function PaperAndSize() {
+/** The real size of the page, from a list or by its sides, and its paper; in one line where that is settled. */
+export function PaperAndSize({ settled }: { settled: boolean }) {
+  const { sheet } = useDesk();
+  const [open, setOpen] = useState(false);
+  const { widthMm, heightMm, paper } = sheet.plan.page;
+  if (!settled) return <SizeAndPaper />;
+  return (
+    <div className="shrink-0 pb-3">
+      <p className="flex items-baseline justify-between gap-3 text-[0.95rem]">
+        <span>
+          {widthMm} × {heightMm} mm, {paperById(paper).name}
+        </span>
+        <button
+          type="button"
+          aria-expanded={open}
+          className="underline decoration-rule underline-offset-4"
+          onClick={() => setOpen(!open)}
+        >
+          {open ? 'fold away' : 'change'}
+        </button>
+      </p>
+      {open && (
+        <div className="mt-2">
+          <SizeAndPaper />
+        </div>
+      )}
+    </div>
+  );
+}
+
+function SizeAndPaper() {
   const { sheet } = useDesk();
   const change = usePlanChange(sheet.id, 'page');
   const { page } = sheet.plan;
@@ -52,6 +82,7 @@ export function PaperAndSize() {
           options={PAPERS.map(({ id, name, says }) => ({ value: id, label: name, says }))}
           onChange={(paper) => void change(`paper ${paperById(paper).name}`, { page: { ...page, paper } })}
         />
+        <PaperFacts />
       </div>
     </Section>
   );

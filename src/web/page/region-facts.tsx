@@ -1,14 +1,37 @@
 import { useMemo } from 'react';
-import { type Region } from '../../core/lineart/index.ts';
+import { type ShapeKind, bandsThatFit } from '../../core/lineart/index.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { chooseRegions } from '../desk/at-the-desk.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Section } from '../parts/index.ts';
+import { Section, Why } from '../parts/index.ts';
+import { Figures, ThingMeasures, formatArea } from './figures.tsx';
+import { ThingDetails } from './thing-details.tsx';
 
-const SHOWN = 4;
+const SHOWN = 3;
 
-/** What is measured of one region: area, usable width and whom it borders on; or of the chosen thing as a whole. */
-export function RegionFacts({ regionId, thingId }: { regionId: number | null; thingId: string | null }) {
+const SHAPE_WORDS: Record<ShapeKind, string> = {
+  ball: 'Round like a ball',
+  tube: 'Long and even like a tube',
+  leaf: 'Pointed like a leaf',
+  ring: 'A ring',
+  strip: 'A long strip',
+  irregular: 'Of no plain shape',
+};
+
+function bandsInWords(bands: number): string {
+  return bands === 1 ? '1 band' : `${bands} bands`;
+}
+
+interface Props {
+  /** The region pointed at or looked at alone. */
+  regionId: number | null;
+  /** All that are chosen. */
+  regionIds: readonly number[];
+  thingId: string | null;
+}
+
+/** What is measured of one region: area, usable width and whom it borders on; or of all that is chosen. */
+export function RegionFacts({ regionId, regionIds, thingId }: Props) {
   const { page, sheet } = useDesk();
   const dispatch = useAppDispatch();
   const thingOf = useMemo(
@@ -19,8 +42,14 @@ export function RegionFacts({ regionId, thingId }: { regionId: number | null; th
   if (!page) return null;
   if (!region) {
     const thing = sheet.plan.things.find((each) => each.id === thingId);
-    if (thing)
-      return <ThingFacts name={thing.name} regions={thing.regionIds.flatMap((id) => page.regions[id - 1] ?? [])} />;
+    if (thing) return <ThingDetails thing={thing} />;
+    if (regionIds.length > 1) {
+      return (
+        <Section title={`${regionIds.length} regions`}>
+          <ThingMeasures regions={regionIds.flatMap((id) => page.regions[id - 1] ?? [])} />
+        </Section>
+      );
+    }
     return (
       <Section title="Measures">
         <p className="text-soft">Point at a region to measure it. Click to choose it; with Shift, several.</p>
@@ -38,6 +67,15 @@ export function RegionFacts({ regionId, thingId }: { regionId: number | null; th
           ['usable width', `${region.usableWidthMm.toFixed(1)} mm`],
         ]}
       />
+      <p className="mt-1 text-[0.95rem]">
+        {SHAPE_WORDS[region.shape]}, {region.lengthMm.toFixed(1)} mm long, room for{' '}
+        {bandsInWords(bandsThatFit(region.usableWidthMm))}
+        {sheet.plan.uses[region.id] && <strong>, {sheet.plan.uses[region.id]}</strong>}.{' '}
+        <Why of="room for bands">
+          A band is never narrower than the point: 0.5 mm for a pencil that is kept sharp. The largest circle in this
+          region measures {region.usableWidthMm.toFixed(1)} mm; five bands are the most.
+        </Why>
+      </p>
       <p className="mt-1 text-[0.95rem]">
         {borders.length === 0 && 'Borders on no other region.'}
         {borders.length > 0 && <span className="text-soft">beside </span>}
@@ -62,37 +100,4 @@ export function RegionFacts({ regionId, thingId }: { regionId: number | null; th
       </p>
     </Section>
   );
-}
-
-function ThingFacts({ name, regions }: { name: string; regions: readonly Region[] }) {
-  const widths = regions.map((region) => region.usableWidthMm);
-  const [narrowest, widest] = [Math.min(...widths), Math.max(...widths)].map((width) => width.toFixed(1));
-  return (
-    <Section title={name} aside={regions.length === 1 ? '1 region' : `${regions.length} regions`}>
-      <Figures
-        rows={[
-          ['area in all', formatArea(regions.reduce((sum, region) => sum + region.areaMm2, 0))],
-          ['usable width', narrowest === widest ? `${widest} mm` : `${narrowest} to ${widest} mm`],
-        ]}
-      />
-    </Section>
-  );
-}
-
-function Figures({ rows }: { rows: readonly (readonly [name: string, value: string])[] }) {
-  return (
-    <dl className="grid grid-cols-2 gap-x-4" data-testid="region-facts" aria-live="polite">
-      {rows.map(([name, value]) => (
-        <div key={name}>
-          <dt className="text-sm text-soft">{name}</dt>
-          <dd className="font-figure text-lg">{value}</dd>
-        </div>
-      ))}
-    </dl>
-  );
-}
-
-/** Small areas with a decimal, large ones in whole mm2. */
-function formatArea(mm2: number): string {
-  return `${mm2 < 20 ? mm2.toFixed(1) : Math.round(mm2).toLocaleString('en')} mm²`;
 }

@@ -1,12 +1,23 @@
 import { useDesk } from '../desk/desk-context.ts';
+import { gapsOf } from './gaps.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
 import { type useRegionFinding } from './use-region-finding.ts';
 
 /** How finding the regions goes, and what was found. */
-export function RegionsFound({ finding, start, stop }: ReturnType<typeof useRegionFinding>) {
+export function RegionsFound({
+  finding,
+  start,
+  stop,
+  onGaps,
+  onWishes,
+}: ReturnType<typeof useRegionFinding> & { onGaps(): void; onWishes(): void }) {
   const { page, sheet } = useDesk();
   const named = sheet.plan.things.reduce((sum, thing) => sum + thing.regionIds.length, 0);
   const unnamed = (page?.regions.length ?? 0) - named;
+  const flecks = page?.doubts.filter(({ kind }) => kind === 'fleck').length ?? 0;
+  const gaps = gapsOf(page?.doubts ?? []);
+  const closed = gaps.filter((gap) => gap.closed).length;
+  const open = gaps.length - closed;
   return (
     <Section
       title="Regions"
@@ -14,7 +25,10 @@ export function RegionsFound({ finding, start, stop }: ReturnType<typeof useRegi
         page && (
           <Why of="number of regions">
             {page.regions.length} closed white areas were found at {page.pixelsPerMm.toFixed(1)} pixels per mm. Areas
-            under 0.3 mm² are left out: {page.doubts.length} {page.doubts.length === 1 ? 'fleck was' : 'flecks were'}.
+            under {sheet.plan.finding.minRegionMm2} mm² are left out: {flecks}{' '}
+            {flecks === 1 ? 'fleck was' : 'flecks were'}.
+            {closed > 0 &&
+              ` ${closed} ${closed === 1 ? 'gap' : 'gaps'} in the outlines ${closed === 1 ? 'was' : 'were'} closed.`}{' '}
             The margin around the drawing is no region.
           </Why>
         )
@@ -42,6 +56,16 @@ export function RegionsFound({ finding, start, stop }: ReturnType<typeof useRegi
           <strong className="font-figure text-2xl">{page.regions.length}</strong> found,{' '}
           {unnamed === 0 ? 'every one of them in a thing.' : `${unnamed} of them in no thing yet.`}
         </p>
+      )}
+      {page && finding.state === 'idle' && (
+        <div className="-mx-3 flex flex-wrap">
+          <Button look="bare" onClick={onGaps} disabled={gaps.length === 0}>
+            {open > 0 ? `Look at ${open} open ${open === 1 ? 'gap' : 'gaps'}` : 'Look at the gaps'}
+          </Button>
+          <Button look="bare" onClick={onWishes}>
+            Find them differently
+          </Button>
+        </div>
       )}
     </Section>
   );

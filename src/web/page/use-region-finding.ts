@@ -4,10 +4,11 @@ import { useStoreRegionsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { pictureUrl } from '../desk/load-page.ts';
-import { regionsKey } from '../desk/sheet-on-desk.tsx';
+import { regionsKey } from '../../planning/index.ts';
 import { type Job, pageWorker, startJob } from '../workers/index.ts';
 
-export type Finding =
+/** How far the finding of regions is. */
+export type FindingState =
   | { state: 'idle' }
   | { state: 'working'; share: number; doing: string }
   | { state: 'stopped' }
@@ -16,10 +17,11 @@ export type Finding =
 /** Finds the regions of the sheet on the desk whenever none hold for its present size, and stores them. */
 export function useRegionFinding() {
   const { sheet, page, pixelsPerMm } = useDesk();
-  const [finding, setFinding] = useState<Finding>({ state: 'idle' });
+  const [finding, setFinding] = useState<FindingState>({ state: 'idle' });
   const [store] = useStoreRegionsMutation();
   const job = useRef<Job<unknown> | null>(null);
-  const from = regionsKey(sheet);
+  const from = regionsKey(sheet.picture.hash, sheet.picture.width, sheet.plan.page.widthMm, sheet.plan.finding);
+  const { finding: wishes } = sheet.plan;
   const sheetId = sheet.id;
   const url = pictureUrl(sheet.id, sheet.picture.hash);
 
@@ -28,7 +30,7 @@ export function useRegionFinding() {
     setFinding({ state: 'working', share: 0, doing: 'reading the page' });
     const found = startJob(
       pageWorker,
-      (jobId, report) => pageWorker.find(jobId, url, pixelsPerMm, report),
+      (jobId, report) => pageWorker.find(jobId, url, { pixelsPerMm, ...wishes }, report),
       (share, doing) =>
         setFinding((now) => (now.state === 'working' ? { state: 'working', share: 0.95 * share, doing } : now)),
     );
@@ -45,6 +47,8 @@ export function useRegionFinding() {
     form.set('labels', new Blob([packed as Uint8Array<ArrayBuffer>]), 'labels.gz');
     const result = await store({ sheetId, form });
     setFinding(result.error ? { state: 'refused', sentence: sentenceOf(result.error) } : { state: 'idle' });
+    // The key stands for the wishes.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [url, pixelsPerMm, from, sheetId, store]);
 
   const missing = page === null;
@@ -55,6 +59,8 @@ export function useRegionFinding() {
       clearTimeout(soon);
       job.current?.cancel();
       job.current = null;
+      // Regions that hold turned up meanwhile, or others are wanted now.
+      setFinding({ state: 'idle' });
     };
   }, [missing, start]);
 

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { useEffect, useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
-import { asTrayPencil } from '../api/as-tray-pencil.ts';
+import { asTrayPencil } from '../../planning/index.ts';
 import { pencilWorker } from '../workers/index.ts';
 import { PixelCanvas } from './pixel-canvas.tsx';
 

@@ -15,7 +15,7 @@ export function Section({ title, aside, children, filling }: Props) {
     <section
       className={clsx(
         'border-t border-rule py-3 first:border-t-0 first:pt-0',
-        filling ? 'flex min-h-64 flex-1 flex-col' : 'shrink-0',
+        filling ? 'flex min-h-112 flex-1 flex-col' : 'shrink-0',
       )}
     >
       <div className="mb-2 flex items-baseline justify-between gap-3">

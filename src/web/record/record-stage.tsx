@@ -1,10 +1,9 @@
-import { format } from 'date-fns';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
-import type { RecordEntry } from '../../contracts/index.ts';
+import type { Notebook, RecordEntry } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { summarise } from '../../core/record/index.ts';
-import { useBenchQuery, useRecordQuery } from '../api/desk-api.ts';
+import { useBenchQuery, useNotebookQuery, usePracticeQuery, useRecordQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Failed, Waiting } from '../desk/failed.tsx';
@@ -13,8 +12,11 @@ import { SheetView } from '../desk/sheet-view.tsx';
 import { usePreview } from '../desk/use-preview.ts';
 import { Section, Why } from '../parts/index.ts';
 import { about } from '../bench/about.ts';
+import { Evenings, minutesOf } from './evenings.tsx';
+import { Trials, WriteDown } from './notebook.tsx';
 import { useLaidByDone } from '../bench/use-laid-by-done.ts';
 
+const PracticeChart = lazy(async () => ({ default: (await import('./practice.tsx')).PracticeChart }));
 const MinutesByPencil = lazy(async () => ({ default: (await import('./minutes-by-pencil.tsx')).MinutesByPencil }));
 
 /** The Record: which steps were finished, when, with which pencil and how long they took. */
@@ -22,12 +24,22 @@ export function RecordStage() {
   const { sheet } = useDesk();
   const { data: entries, error } = useRecordQuery(sheet.id);
   const { data: bench } = useBenchQuery(sheet.id);
+  const { data: notebook } = useNotebookQuery(sheet.id);
   if (error) return <Failed sentence={sentenceOf(error)} />;
-  if (!entries || !bench) return <Waiting doing="opening the record" />;
-  return <RecordOf entries={entries} bench={bench} />;
+  if (!entries || !bench || !notebook) return <Waiting doing="opening the record" />;
+  return <RecordOf entries={entries} notebook={notebook} bench={bench} />;
 }
 
-function RecordOf({ entries, bench }: { entries: readonly RecordEntry[]; bench: Parameters<typeof useLaidByDone>[0] }) {
+function RecordOf({
+  entries,
+  notebook,
+  bench,
+}: {
+  entries: readonly RecordEntry[];
+  notebook: Notebook;
+  bench: Parameters<typeof useLaidByDone>[0];
+}) {
+  const { data: practice = [] } = usePracticeQuery();
   const { sheet } = useDesk();
   const preview = usePreview(useLaidByDone(bench));
   const summary = useMemo(
@@ -52,7 +64,8 @@ function RecordOf({ entries, bench }: { entries: readonly RecordEntry[]; bench: 
             className="w-[27rem] shrink-0 overflow-y-auto border-l border-rule bg-leaf px-4 py-3"
             tabIndex={0}
           >
-            {entries.length === 0 ? <NothingYet sheetId={sheet.id} /> : <FinishedSteps entries={entries} />}
+            {entries.length === 0 && <NothingYet sheetId={sheet.id} />}
+            <Evenings entries={entries} notes={notebook.notes} />
           </section>
         </div>
       }
@@ -76,6 +89,9 @@ function RecordOf({ entries, bench }: { entries: readonly RecordEntry[]; bench: 
               </p>
             )}
           </Section>
+          <Section title="Write it down">
+            <WriteDown sheetId={sheet.id} />
+          </Section>
           {pencils.length > 0 && (
             <Section title="Minutes by pencil">
               <Suspense fallback={<p className="text-soft">drawing …</p>}>
@@ -83,14 +99,24 @@ function RecordOf({ entries, bench }: { entries: readonly RecordEntry[]; bench: 
               </Suspense>
             </Section>
           )}
+          {notebook.trials.length > 0 && (
+            <Section title="Trial swatches" aside={`on ${paperById(notebook.trials[0].paper).name}`}>
+              <Trials trials={notebook.trials} />
+            </Section>
+          )}
+          {practice.length > 0 && (
+            <Section title="Practice">
+              <Suspense fallback={<p className="text-soft">drawing …</p>}>
+                {practice.map((series) => (
+                  <PracticeChart key={series.id} series={series} />
+                ))}
+              </Suspense>
+            </Section>
+          )}
         </>
       }
     />
   );
-}
-
-function minutesOf({ startedAt, finishedAt }: RecordEntry): number {
-  return (Date.parse(finishedAt) - Date.parse(startedAt)) / 60_000;
 }
 
 function Figure({ name, value }: { name: string; value: string }) {
@@ -113,41 +139,5 @@ function NothingYet({ sheetId }: { sheetId: string }) {
         Go to the Bench
       </Link>
     </div>
-  );
-}
-
-function FinishedSteps({ entries }: { entries: readonly RecordEntry[] }) {
-  return (
-    <table className="w-full text-left text-[0.95rem]">
-      <thead>
-        <tr className="border-b border-ink">
-          {['when', 'pencil', 'where', 'took'].map((name) => (
-            <th key={name} scope="col" className="py-1 pr-2 font-semibold">
-              {name}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {[...entries].reverse().map((entry) => (
-          <tr key={entry.id} className="border-b border-rule align-top">
-            <td className="py-1.5 pr-2 font-figure text-[0.85rem] whitespace-nowrap">
-              {format(new Date(entry.finishedAt), 'd MMM HH:mm')}
-            </td>
-            <td className="py-1.5 pr-2 whitespace-nowrap">
-              <span className="mr-1.5 inline-block h-3 w-3" style={{ background: entry.pencil.colour }} aria-hidden />
-              <span className="font-figure font-bold">{entry.pencil.code}</span>
-            </td>
-            <td className="py-1.5 pr-2">
-              {entry.thing}
-              <span className="block text-sm text-soft">
-                {entry.pressure}, {entry.regions === 1 ? '1 region' : `${entry.regions} regions`}
-              </span>
-            </td>
-            <td className="py-1.5 whitespace-nowrap">{about(minutesOf(entry))}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

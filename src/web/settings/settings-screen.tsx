@@ -3,6 +3,7 @@ import { type Settings, defaultSettings } from '../../contracts/index.ts';
 import { useSettingsQuery, useStoreSettingsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Header } from '../desk/header.tsx';
+import { DemoSection } from './demo-section.tsx';
 import { Choice } from '../parts/index.ts';
 
 /** How the desk looks to this person. */
@@ -56,6 +57,7 @@ export function SettingsScreen() {
               onChange={(ground) => set({ ground })}
             />
           </div>
+          <DemoSection />
         </div>
       </main>
     </div>

@@ -9,7 +9,17 @@ import { Laydown } from '../parts/index.ts';
 const MY_PENCILS = 'my-pencils';
 
 /** The tray laid out: each pencil as its laydown, with what it is called and whether it is here. */
-export function LaidOut({ trayId, pencils, paper }: { trayId: string; pencils: readonly Pencil[]; paper: string }) {
+export function LaidOut({
+  trayId,
+  pencils,
+  paper,
+  onLook,
+}: {
+  trayId: string;
+  pencils: readonly Pencil[];
+  paper: string;
+  onLook(pencil: Pencil): void;
+}) {
   return (
     <ul className="grid grid-cols-[repeat(auto-fill,minmax(8.25rem,1fr))] gap-x-3 gap-y-3.5">
       {pencils.map((pencil) => (
@@ -17,13 +27,15 @@ export function LaidOut({ trayId, pencils, paper }: { trayId: string; pencils: r
           key={pencil.id}
           className={clsx('bg-leaf p-1.5', pencil.whereabouts === 'missing' && 'border border-dashed border-edge')}
         >
-          <Laydown
-            pencil={pencil}
-            paper={paper}
-            width={124}
-            height={48}
-            className={clsx('max-w-full', pencil.whereabouts === 'missing' && 'opacity-60')}
-          />
+          <button type="button" aria-label={`Look at ${pencil.code}`} className="block" onClick={() => onLook(pencil)}>
+            <Laydown
+              pencil={pencil}
+              paper={paper}
+              width={124}
+              height={48}
+              className={clsx('max-w-full', pencil.whereabouts === 'missing' && 'opacity-60')}
+            />
+          </button>
           <p className="mt-1 flex items-baseline justify-between gap-1">
             <span className="font-figure text-[1.02rem] font-bold">{pencil.code}</span>
             <span className="truncate text-[0.8rem]" title={pencil.name}>

@@ -23,7 +23,17 @@ const features = tableFeatures({
 const column = createColumnHelper<typeof features, Pencil>();
 
 /** The tray as a table that sorts by any column. */
-export function PencilTable({ trayId, pencils, paper }: { trayId: string; pencils: readonly Pencil[]; paper: string }) {
+export function PencilTable({
+  trayId,
+  pencils,
+  paper,
+  onLook,
+}: {
+  trayId: string;
+  pencils: readonly Pencil[];
+  paper: string;
+  onLook(pencil: Pencil): void;
+}) {
   const [edit] = useEditPencilMutation();
   const columns = useMemo(
     () =>
@@ -36,7 +46,16 @@ export function PencilTable({ trayId, pencils, paper }: { trayId: string; pencil
         column.accessor('code', {
           header: 'Code',
           sortFn: 'alphanumeric',
-          cell: ({ getValue }) => <span className="font-figure font-bold">{getValue()}</span>,
+          cell: ({ row: { original } }) => (
+            <button
+              type="button"
+              aria-label={`Look at ${original.code}`}
+              className="min-h-9 font-figure font-bold underline decoration-rule underline-offset-4"
+              onClick={() => onLook(original)}
+            >
+              {original.code}
+            </button>
+          ),
         }),
         column.accessor((pencil) => pencil.ownName || pencil.name, {
           id: 'name',
@@ -60,6 +79,12 @@ export function PencilTable({ trayId, pencils, paper }: { trayId: string; pencil
           sortFn: 'alphanumeric',
           cell: ({ getValue }) => pencilTypeById(getValue()).name,
         }),
+        column.accessor((pencil) => pencil.leadMm ?? -1, {
+          id: 'lead',
+          header: 'Lead left',
+          sortFn: 'basic',
+          cell: ({ row }) => (row.original.leadMm === null ? '' : `${row.original.leadMm} mm`),
+        }),
         column.accessor('whereabouts', {
           header: 'Where',
           sortFn: 'alphanumeric',
@@ -78,7 +103,7 @@ export function PencilTable({ trayId, pencils, paper }: { trayId: string; pencil
           ),
         }),
       ]),
-    [edit, paper, trayId],
+    [edit, onLook, paper, trayId],
   );
   const data = useMemo(() => [...pencils], [pencils]);
   const table = useTable({ features, columns, data });

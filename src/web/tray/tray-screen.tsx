@@ -11,6 +11,8 @@ import { Button, Choice, Pick } from '../parts/index.ts';
 import { BringPencils } from './bring-pencils.tsx';
 import { LaidOut } from './laid-out.tsx';
 import { PencilTable } from './pencil-table.tsx';
+import { PencilFacts } from './pencil-facts.tsx';
+import { Tools } from './tools.tsx';
 import { matchesWords } from './search.ts';
 
 type View = 'laid out' | 'table';
@@ -40,12 +42,14 @@ export function TrayScreen() {
       (where === ALL || pencil.whereabouts === where) &&
       matchesWords(pencil, words),
   );
-  const search = (value: string) => {
+  const chosen = pencils.find((pencil) => pencil.id === params.get('pencil'));
+  const setParam = (name: 'words' | 'pencil', value: string) => {
     const next = new URLSearchParams(params);
-    if (value) next.set('words', value);
-    else next.delete('words');
+    if (value) next.set(name, value);
+    else next.delete(name);
     setParams(next, { replace: true });
   };
+  const look = (pencil: Pencil) => setParam('pencil', pencil.id);
   return (
     <div className="flex h-dvh min-h-130 flex-col">
       <Header sheetId={sheetId} />
@@ -71,7 +75,7 @@ export function TrayScreen() {
               aria-label="Search pencils"
               placeholder="code, name or words: dull green"
               value={words}
-              onChange={(event) => search(event.target.value)}
+              onChange={(event) => setParam('words', event.target.value)}
               className="h-10 min-w-0 border border-edge bg-leaf px-3 placeholder:text-soft"
             />
             <Pick
@@ -107,8 +111,13 @@ export function TrayScreen() {
             {pencils.length > 0 && shown.length === 0 && (
               <p className="py-8 text-soft">No pencil here fits that. Loosen the search.</p>
             )}
-            {shown.length > 0 && view === 'laid out' && <LaidOut trayId={trayId} pencils={shown} paper={paper} />}
-            {shown.length > 0 && view === 'table' && <PencilTable trayId={trayId} pencils={shown} paper={paper} />}
+            {shown.length > 0 && view === 'laid out' && (
+              <LaidOut trayId={trayId} pencils={shown} paper={paper} onLook={look} />
+            )}
+            {shown.length > 0 && view === 'table' && (
+              <PencilTable trayId={trayId} pencils={shown} paper={paper} onLook={look} />
+            )}
+            {!words && set === ALL && where === ALL && <Tools trayId={trayId} />}
           </div>
         </section>
         <aside
@@ -116,6 +125,9 @@ export function TrayScreen() {
           className="flex w-92 shrink-0 flex-col overflow-y-auto border-l border-rule bg-card px-5 py-4"
           tabIndex={0}
         >
+          {chosen && (
+            <PencilFacts key={chosen.id} pencil={chosen} paper={paper} onClose={() => setParam('pencil', '')} />
+          )}
           <TrayChooser trayId={trayId} sheetId={sheetId} />
           <BringPencils trayId={trayId} />
         </aside>
@@ -151,7 +163,7 @@ function TrayChooser({ trayId, sheetId }: { trayId: string; sheetId: string | nu
   const [edit] = useEditSheetMutation();
   const [params] = useSearchParams();
   return (
-    <section className="border-b border-rule pb-4">
+    <section className="border-b border-rule py-4 first:pt-0">
       <h2 className="mb-2 text-[1.05rem]">Trays</h2>
       <ul className="grid gap-1">
         {trays.map((tray) => (

@@ -1,13 +1,12 @@
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { type Proposal } from '../../core/palette/index.ts';
-import { asTrayPencil } from '../api/as-tray-pencil.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';
 import { stageAddress } from '../desk/stages.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
 import { type Job, pencilWorker, startJob } from '../workers/index.ts';
-import { summariseSheet } from './summarise-sheet.ts';
+import { asTrayPencil, summariseSheet } from '../../planning/index.ts';
 
 type Proposing =
   | { state: 'idle' }

@@ -1,9 +1,10 @@
-/** workers: the two threads that heavy work runs on, and how a job is started, watched and cancelled. */
+/** workers: the threads that heavy work runs on, and how a job is started, watched and cancelled. */
 import { type Remote, proxy, wrap } from 'comlink';
 import { nanoid } from 'nanoid';
 import { type Outcome, type Report } from './jobs.ts';
 import { type PageWorker } from './page.worker.ts';
 import { type PencilWorker } from './pencil.worker.ts';
+import { type PhotoWorker } from './photo.worker.ts';
 
 export type { LaidPencil } from './pencil.worker.ts';
 export type { PreviewRequest } from './page.worker.ts';
@@ -14,6 +15,13 @@ export const pageWorker: Remote<PageWorker> = wrap(
 export const pencilWorker: Remote<PencilWorker> = wrap(
   new Worker(new URL('./pencil.worker.ts', import.meta.url), { type: 'module' }),
 );
+
+/** Started when the first photograph comes in; most pages are scans. */
+let photos: Remote<PhotoWorker> | null = null;
+export function photoWorker(): Remote<PhotoWorker> {
+  photos ??= wrap<PhotoWorker>(new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' }));
+  return photos;
+}
 
 /** A job under way. */
 export interface Job<T> {

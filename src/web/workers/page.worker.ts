@@ -9,16 +9,21 @@ import {
 } from '../../core/laydown/index.ts';
 import { type FormedThing, type Light, pageTone } from '../../core/light/index.ts';
 import {
+  type FindOptions,
+  type GreyImage,
   LINE_REACH_MM,
+  type Mend,
   NO_REGION,
   type Region,
+  type RegionMap,
   distanceToLines,
   findRegions,
   greyOfRgba,
   growLabels,
 } from '../../core/lineart/index.ts';
-import { type PreviewWindow, type ToneTable, renderPreview, toneTables } from '../../core/preview/index.ts';
-import { type Recipe, type Zone, layersFor, shareInZone } from '../../core/recipe/index.ts';
+import { type PreviewWindow, type ToneTable, renderPreview } from '../../core/preview/index.ts';
+import { type Recipe, type Zone, shareInZone } from '../../core/recipe/index.ts';
+import { regionTables } from '../../planning/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
 /** A page as this worker keeps it, so that labels cross over once. */
@@ -63,13 +68,31 @@ const api = {
   cancel: cancelJob,
 
   /** Reads a picture and finds its regions. */
-  find(jobId: string, pictureUrl: string, pixelsPerMm: number, report: Report) {
+  find(jobId: string, pictureUrl: string, wishes: FindOptions, report: Report) {
     return outcomeOf(async () => {
       const run = runOf(jobId, report);
       run.progress(0.01, 'reading the page');
-      const map = await findRegions(greyOfRgba(await readPicture(pictureUrl)), { pixelsPerMm }, run);
+      const map = await findRegions(greyOfRgba(await readPicture(pictureUrl)), wishes, run);
       const { labels, ...meta } = map;
       return transfer({ meta, labels }, [labels.buffer]);
+    });
+  },
+
+  /** Finds the regions of a part of a picture as a trial, and paints them in greys that part neighbours. */
+  tryOut(
+    jobId: string,
+    pictureUrl: string,
+    part: { left: number; top: number; width: number; height: number },
+    wishes: FindOptions,
+    report: Report,
+  ) {
+    return outcomeOf(async () => {
+      const whole = await readOnce(pictureUrl);
+      const map = await findRegions(cutOut(whole, part), movedMends(wishes, part), runOf(jobId, report));
+      const asked = map.doubts.filter((doubt) => doubt.kind === 'gap' && !doubt.closed).length;
+      const data = greysOf(map);
+      const { width, height, regions } = map;
+      return transfer({ width, height, data, regions: regions.length, asked }, [data.buffer]);
     });
   },
 
@@ -140,27 +163,16 @@ const api = {
     const paper = paperById(request.paper);
     const ground = bareGround(paper);
     const tone = toneOf(page, request.things, request.light);
-    const byId = new Map(request.pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
-    const widthOf = new Map(page.regions.map((region) => [region.id, region.usableWidthMm]));
-    const regionTables: (ToneTable | null)[] = new Array(page.regions.length + 1).fill(null);
-    for (const { id, regionIds, recipe } of request.things) {
-      if (!recipe) continue;
-      for (const regionId of regionIds) {
-        const layers = layersFor(recipe, widthOf.get(regionId) ?? 0);
-        const laid = recipe.layers.slice(0, request.upTo[id] ?? recipe.layers.length);
-        const count = layers.filter((layer) => laid.includes(layer)).length;
-        const key = JSON.stringify([
-          layers,
-          recipe.halfWidthMm,
-          paper.id,
-          layers.map((layer) => keyOf(request, layer.pencil)),
-        ]);
-        let built = tables.get(key);
-        if (!built) tables.set(key, (built = toneTables(layers, byId, ground, recipe.halfWidthMm)));
-        regionTables[regionId] = built[count];
-      }
-    }
-    const source = { ...page, labels: page.grown, tone, paper: rgbOfLab(labOfHex(paper.tint)), tables: regionTables };
+    const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
+    const regionalTables = regionTables(
+      request.things,
+      page.regions,
+      request.upTo,
+      (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
+      { ground, key: paper.id },
+      tables,
+    );
+    const source = { ...page, labels: page.grown, tone, paper: rgbOfLab(labOfHex(paper.tint)), tables: regionalTables };
     const image = renderPreview(source, request.window);
     if (tables.size > 600) tables.clear();
     return transfer(image, [image.data.buffer]);
@@ -181,16 +193,79 @@ function toneOf(page: OpenPage, things: readonly FormedThing[], light: Light): U
   return page.tone.values;
 }
 
-function keyOf(request: PreviewRequest, pencilId: string): string {
-  return JSON.stringify(request.pencils.find((pencil) => pencil.id === pencilId));
-}
-
 function opticsOf(pencil: PencilDeclaration): PencilOptics {
   const { masstone, type, opacity } = pencil;
   const key = JSON.stringify([masstone, type, opacity]);
   let found = optics.get(key);
   if (!found) optics.set(key, (found = pencilOptics({ masstone, type, opacity })));
   return found;
+}
+
+/** The grey picture that trials are made on; the last one is kept. */
+let lastRead: { url: string; grey: GreyImage } | null = null;
+
+async function readOnce(url: string): Promise<GreyImage> {
+  if (lastRead?.url !== url) lastRead = { url, grey: greyOfRgba(await readPicture(url)) };
+  return lastRead.grey;
+}
+
+function cutOut(
+  grey: GreyImage,
+  { left, top, width, height }: { left: number; top: number; width: number; height: number },
+): GreyImage {
+  const data = new Uint8Array(width * height);
+  for (let y = 0; y < height; y++) {
+    const from = (top + y) * grey.width + left;
+    data.set(grey.data.subarray(from, from + width), y * width);
+  }
+  return { width, height, data };
+}
+
+/** Mends as they lie on a part of the page. */
+function movedMends(wishes: FindOptions, { left, top }: { left: number; top: number }): FindOptions {
+  const moved = ({ x, y }: { x: number; y: number }) => ({
+    x: x - left / wishes.pixelsPerMm,
+    y: y - top / wishes.pixelsPerMm,
+  });
+  const mends = (wishes.mends ?? []).map((mend): Mend => {
+    if (mend.kind === 'cut') return { ...mend, points: mend.points.map(moved) };
+    if (mend.kind === 'join') return { ...mend, a: moved(mend.a), b: moved(mend.b) };
+    return { ...mend, at: moved(mend.at) };
+  });
+  return { ...wishes, mends };
+}
+
+const GREYS = [236, 216, 196, 176, 156];
+
+/** Regions in five greys, ink black, what is no region white. */
+function greysOf({ labels, neighbours, regions }: RegionMap): Uint8ClampedArray<ArrayBuffer> {
+  const shade = shadesApart(regions.length, neighbours);
+  const data = new Uint8ClampedArray(4 * labels.length);
+  for (let i = 0, p = 0; i < labels.length; i++, p += 4) {
+    const label = labels[i];
+    const grey = label === 0 ? 24 : label === NO_REGION ? 255 : GREYS[shade[label]];
+    data[p] = data[p + 1] = data[p + 2] = grey;
+    data[p + 3] = 255;
+  }
+  return data;
+}
+
+/** For each region the grey that the fewest of its neighbours have. */
+function shadesApart(count: number, neighbours: RegionMap['neighbours']): Uint8Array {
+  const beside: number[][] = Array.from({ length: count + 1 }, () => []);
+  for (const { a, b } of neighbours) beside[b].push(a);
+  const shade = new Uint8Array(count + 1);
+  for (let id = 1; id <= count; id++) {
+    const taken = GREYS.map((_, k) => beside[id].filter((other) => shade[other] === k).length);
+    const start = id % GREYS.length;
+    let best = start;
+    for (let k = 0; k < GREYS.length; k++) {
+      const next = (start + k) % GREYS.length;
+      if (taken[next] < taken[best]) best = next;
+    }
+    shade[id] = best;
+  }
+  return shade;
 }
 
 async function readPicture(url: string) {

@@ -3,12 +3,13 @@ import { creamSheet } from './cream-sheet.ts';
 import { kraftCard } from './kraft-card.ts';
 import { type Paper } from './paper.ts';
 import { tonedGreyCard } from './toned-grey-card.ts';
+import { toothedWhite } from './toothed-white.ts';
 import { whiteBook } from './white-book.ts';
 
 export { type Paper } from './paper.ts';
 export { whiteBook };
 /** Every paper the model knows. */
-export const PAPERS: readonly Paper[] = [whiteBook, creamSheet, tonedGreyCard, kraftCard];
+export const PAPERS: readonly Paper[] = [whiteBook, creamSheet, toothedWhite, tonedGreyCard, kraftCard];
 
 /**
  * The paper with this id.

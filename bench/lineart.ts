@@ -1,0 +1,138 @@
+import cvModule from '@techstark/opencv-js';
+import { distanceTo, findRegions } from '../src/core/lineart/index.ts';
+import { findInk } from '../src/core/lineart/ink.ts';
+import { findRuns, joinRuns } from '../src/core/lineart/runs.ts';
+import { type Run } from '../src/core/run/index.ts';
+import { type MadeUp, type MadeUpPage, badlyScanned, madeUpPage, scoreRegions } from './made-up/index.ts';
+import { printTable, timed } from './measure.ts';
+
+/** A4 at 300 dpi. */
+const A4 = { width: 2480, height: 3508, pixelsPerMm: 300 / 25.4 };
+const SIZES = [800, 4300];
+
+interface Damage {
+  name: string;
+  wish?: Partial<MadeUp>;
+  scanned?: boolean;
+  closeGapMm?: number;
+}
+
+const DAMAGES: Damage[] = [
+  { name: 'clean' },
+  { name: 'gaps of 2 to 12 px, not closed', wish: { gaps: 0.05 }, closeGapMm: 0 },
+  { name: 'gaps, closed where sure', wish: { gaps: 0.05 } },
+  { name: 'bad scan', scanned: true },
+  { name: 'gaps and bad scan', wish: { gaps: 0.05 }, scanned: true },
+  { name: 'stipple and hatch', wish: { texture: 0.3 } },
+  { name: 'grey outlines, bad scan', wish: { ink: 130 }, scanned: true },
+];
+
+/** From grey pixels to regions: how many are found on good and bad pages, how fast, and how much memory it takes. */
+export async function benchLineart(): Promise<void> {
+  for (const regions of SIZES) {
+    const rows = [];
+    for (const { name, wish, scanned, closeGapMm } of DAMAGES) {
+      const drawn = madeUpPage({ ...A4, seed: 1, regions, ...wish });
+      const page = scanned ? await badlyScanned(drawn, 2) : drawn;
+      const map = await findRegions(page.grey, { pixelsPerMm: A4.pixelsPerMm, closeGapMm });
+      const score = scoreRegions(map, page);
+      rows.push({
+        page: name,
+        true: page.count,
+        found: map.regions.length,
+        'one to one': percent(score.oneToOne),
+        'of radius 0.5 mm': percent(score.oneToOneLarge),
+        gaps: page.gaps.length,
+        'leaks left': score.leaks,
+        'other leaks': score.otherLeaks,
+        false: score.falseRegions,
+        'asked about': map.doubts.filter((doubt) => doubt.kind === 'gap' && !doubt.closed).length,
+      });
+    }
+    printTable(`Regions found on a made-up A4 page of about ${regions} at 300 dpi`, rows);
+  }
+  await benchSpeed(madeUpPage({ ...A4, seed: 1, regions: 4300, gaps: 0.05 }));
+}
+
+async function benchSpeed({ grey, pixelsPerMm }: MadeUpPage): Promise<void> {
+  const stages: { stage: string; from: number }[] = [];
+  const run: Run = {
+    cancelled: () => false,
+    now: () => performance.now(),
+    progress: (_share, stage) => void stages.push({ stage, from: performance.now() }),
+  };
+  const whole = await timed(() => findRegions(grey, { pixelsPerMm }), 6);
+  await findRegions(grey, { pixelsPerMm }, run);
+  printTable('Finding about 3,900 regions with gaps on A4 at 300 dpi (ms)', [
+    ...stages.slice(0, -1).map(({ stage, from }, i) => ({ stage, cold: '', warm: stages[i + 1].from - from })),
+    { stage: 'all', ...whole },
+  ]);
+  const { ours, theirs } = await besideOpenCv(grey);
+  printTable('The same stages here and in OpenCV compiled to WASM, in turns (ms)', [
+    { stages: 'ink by threshold, labels, exact distance', ...ours },
+    { stages: 'OpenCV: threshold, connectedComponents, distanceTransform', ...theirs },
+    { stages: 'ratio', cold: ours.cold / theirs.cold, warm: ours.warm / theirs.warm },
+  ]);
+  printTable('Memory while finding (MB of typed arrays over the page itself)', [
+    {
+      what: 'most at once, looked at between its stages',
+      MB: await mostArrays(() => findRegions(grey, { pixelsPerMm }, quickBreath())),
+    },
+  ]);
+}
+
+/** Both do the same work on the same page, one after the other, so that a busy machine slows both. */
+async function besideOpenCv(grey: MadeUpPage['grey']) {
+  const { width, height, data } = grey;
+  // The module may be a promise of itself; once it is not, it must never be awaited, for it has a `then` of its own.
+  const cv = cvModule instanceof Promise ? await cvModule : cvModule;
+  if (!cv.Mat) await new Promise<void>((ready) => (cv.onRuntimeInitialized = () => ready()));
+  const ours = async () => {
+    const ink = findInk(grey);
+    const runs = findRuns(ink, width, height, 0);
+    const { of } = joinRuns(runs, 4);
+    const labels = new Uint16Array(data.length);
+    for (let y = 0; y < height; y++) {
+      for (let r = runs.rowStart[y]; r < runs.rowStart[y + 1]; r++) {
+        labels.fill(of[r], y * width + runs.from[r], y * width + runs.to[r] + 1);
+      }
+    }
+    distanceTo(ink, width, height);
+  };
+  const theirs = () => {
+    const [source, white, labels, distance] = [
+      new cv.Mat(height, width, cv.CV_8UC1),
+      new cv.Mat(),
+      new cv.Mat(),
+      new cv.Mat(),
+    ];
+    source.data.set(data);
+    cv.threshold(source, white, 0, 255, cv.THRESH_BINARY + cv.THRESH_OTSU);
+    cv.connectedComponents(white, labels, 4, cv.CV_32S);
+    cv.distanceTransform(white, distance, cv.DIST_L2, cv.DIST_MASK_PRECISE);
+    for (const mat of [source, white, labels, distance]) mat.delete();
+  };
+  return { ours: await timed(ours, 6), theirs: await timed(theirs, 6) };
+}
+
+/** The most that typed arrays hold during some work, over what they held before, MB, looked at whenever it yields. */
+async function mostArrays(work: () => Promise<unknown>): Promise<number> {
+  globalThis.gc?.();
+  const before = process.memoryUsage().arrayBuffers;
+  let most = 0;
+  const look = setInterval(() => {
+    most = Math.max(most, process.memoryUsage().arrayBuffers - before);
+  }, 1);
+  await work();
+  most = Math.max(most, process.memoryUsage().arrayBuffers - before);
+  clearInterval(look);
+  return most / 1024 / 1024;
+}
+
+function quickBreath(): Run {
+  return { cancelled: () => false, progress: () => undefined, now: () => performance.now() };
+}
+
+function percent(share: number): string {
+  return `${(100 * share).toFixed(1)}%`;
+}

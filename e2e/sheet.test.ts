@@ -1,0 +1,282 @@
+import { expect } from 'chai';
+import { type Browser, type Page } from 'playwright-core';
+import { RegionsMeta, SheetState } from '../src/contracts/index.ts';
+import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { nameFromKey, openFerrySteps } from './stages.ts';
+
+describe('the Sheet stage', function () {
+  let desk: TestDesk;
+  let browser: Browser;
+  let page: Page;
+  let errors: string[];
+  before(async () => {
+    [desk, browser] = [await openDesk(), await openBrowser()];
+    ({ page, errors } = await openPage(browser, desk.url));
+    await openFerrySteps(page);
+  });
+  after(async () => {
+    await browser.close();
+    await desk.close();
+  });
+  afterEach(() => expect(errors).to.deep.equal([]));
+
+  const stored = async (path: string): Promise<unknown> => (await fetch(`${desk.url}/api${path}`)).json();
+  const regions = async () => RegionsMeta.parse(await stored('/sheets/ferry-steps/regions'));
+  const state = async () => SheetState.parse(await stored('/sheets/ferry-steps'));
+  /** Waits until the regions shown are those of the plan as it now stands. */
+  const foundAnew = async (before: string | null) => {
+    for (let i = 0; i < 600; i++) {
+      if ((await state()).regionsFrom !== before) break;
+      await page.waitForTimeout(200);
+    }
+    await page.getByText(/found,/).waitFor();
+  };
+  const at = async (x: number, y: number) => {
+    const box = (await page.getByTestId('sheet').boundingBox())!;
+    const k = Math.min(box.width - 36, box.height - 36) / 210;
+    return { x: box.x + box.width / 2 + (x - 105) * k, y: box.y + box.height / 2 + (y - 105) * k };
+  };
+  const clickAt = async ({ x, y }: { x: number; y: number }, shift = false) => {
+    const place = await at(x, y);
+    if (shift) await page.keyboard.down('Shift');
+    await page.mouse.click(place.x, place.y);
+    if (shift) await page.keyboard.up('Shift');
+  };
+
+  it('asks about gaps one by one, each with its picture, and takes an answer by one key', async () => {
+    const { regionsFrom } = await state();
+    await page.getByRole('button', { name: /^Look at \d+ open gaps$/ }).click();
+    await page.getByTestId('gap').waitFor();
+    await page.keyboard.press('c');
+    await page.getByText(/^2 of/).waitFor();
+    await page.keyboard.press('o');
+    await page.getByText(/^3 of/).waitFor();
+    await page.keyboard.press('ArrowLeft');
+    await page.getByRole('button', { name: /Leave it open/, pressed: true }).waitFor();
+    await page.getByRole('button', { name: 'Keep 2 answers' }).press('Enter');
+    await foundAnew(regionsFrom);
+    // The keys go back to the sheet, not to nowhere.
+    expect(await page.evaluate(() => document.activeElement?.id)).to.equal('the-sheet');
+    expect((await state()).plan.finding.mends.map(({ kind }) => kind)).to.deep.equal(['cut', 'open']);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await foundAnew((await state()).regionsFrom);
+    expect((await state()).plan.finding.mends).to.deep.equal([]);
+  });
+
+  it('tries other wishes on a part of the page before the whole is found anew', async () => {
+    const { regionsFrom } = await state();
+    const before = (await regions()).regions.length;
+    await page.getByRole('button', { name: 'Find them differently' }).click();
+    await page.getByText(/Here \d+ regions/).waitFor();
+    await page.getByRole('slider', { name: /How small a region matters/ }).fill('3');
+    await page.getByText('from 3.0 mm²').waitFor();
+    await page.getByRole('button', { name: 'Find them so' }).click();
+    await foundAnew(regionsFrom);
+    const after = await regions();
+    expect(after.regions.length).to.be.below(before);
+    expect(Math.min(...after.regions.map(({ areaMm2 }) => areaMm2))).to.be.at.least(3);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await foundAnew((await state()).regionsFrom);
+    expect((await regions()).regions).to.have.length(before);
+  });
+
+  it('halves a region, joins the halves again, and leaves the rest as it was', async () => {
+    const start = await regions();
+    const hull = start.regions.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
+    await clickAt(hull.pole);
+    await page.getByRole('button', { name: 'Halve it' }).click();
+    await foundAnew((await state()).regionsFrom);
+    const halved = await regions();
+    expect(halved.regions.length).to.be.above(start.regions.length);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await foundAnew((await state()).regionsFrom);
+    expect((await regions()).regions.map(({ areaMm2 }) => areaMm2)).to.deep.equal(
+      start.regions.map(({ areaMm2 }) => areaMm2),
+    );
+  });
+
+  it('parts one region along a line set across the page, and no other', async () => {
+    const start = await regions();
+    const region = start.regions.find(({ areaMm2, shape }) => areaMm2 > 100 && shape !== 'ring' && shape !== 'strip')!;
+    await clickAt(region.pole);
+    await page.getByRole('button', { name: 'Part by a line' }).click();
+    const { top, bottom } = region.box;
+    for (const y of [Math.max(1, top - 8), Math.min(209, bottom + 8)]) await clickAt({ x: region.pole.x, y });
+    await page.keyboard.press('Enter');
+    await foundAnew((await state()).regionsFrom);
+    const parted = await regions();
+    const untouched = new Set(start.regions.map(({ areaMm2 }) => areaMm2));
+    expect(parted.regions.filter(({ areaMm2 }) => !untouched.has(areaMm2)).length).to.be.within(2, 4);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await foundAnew((await state()).regionsFrom);
+    expect((await regions()).regions).to.have.length(start.regions.length);
+  });
+
+  it('chooses by a box drawn on the sheet, and all that look alike', async () => {
+    await page.getByRole('button', { name: 'Draw a box' }).click();
+    const [from, to] = [await at(120, 60), await at(200, 110)];
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(to.x, to.y, { steps: 5 });
+    await page.mouse.up();
+    await page.getByText(/^Gather \d+ regions/).waitFor();
+    const { alike, regions: list } = await regions();
+    const set = alike.find((ids) => ids.length > 3)!;
+    await page.keyboard.press('Escape');
+    await clickAt(list[set[0] - 1].pole);
+    await page.getByRole('button', { name: `All ${set.length} alike` }).click();
+    await page.getByText(`Gather ${set.length} regions`).waitFor();
+  });
+
+  it('leaves single regions out of the colouring, and takes that back', async () => {
+    const { regions: list } = await regions();
+    const region = list.find(({ areaMm2 }) => areaMm2 > 80)!;
+    await clickAt(region.pole);
+    await page.getByRole('button', { name: 'Leave white' }).click();
+    await page.getByRole('button', { name: 'Colour after all' }).waitFor();
+    await page.getByRole('status').getByText('Saved').waitFor();
+    expect((await state()).plan.uses).to.deep.equal({ [region.id]: 'leave white' });
+    await page.getByRole('button', { name: 'Colour after all' }).click();
+    await page.getByRole('button', { name: 'Leave white' }).waitFor();
+  });
+
+  it('describes a thing: its name, what it is made of, its worth, and moves it to the back by keyboard', async () => {
+    await nameFromKey(page);
+    const things = page.getByRole('list', { name: 'Things' });
+    await page.getByRole('searchbox', { name: 'Find a thing' }).fill('brass');
+    await things.getByText('Brass bell').click();
+    await page.getByRole('button', { name: /Made of/ }).click();
+    await page.getByRole('option', { name: /^gold/ }).click();
+    await page.getByRole('radio', { name: 'much' }).click();
+    await page.getByRole('textbox', { name: 'Name of the thing' }).fill('Harbour bell');
+    await page.getByRole('button', { name: 'Rename' }).click();
+    await page.getByRole('searchbox', { name: 'Find a thing' }).fill('');
+    await things.getByText('Harbour bell').waitFor();
+    await page.getByRole('status').getByText('Saved').waitFor();
+    const { things: kept } = (await state()).plan;
+    const place = kept.findIndex(({ name }) => name === 'Harbour bell');
+    expect(kept[place]).to.include({ material: 'gold', importance: 'much' });
+    await page.getByRole('button', { name: 'Move Harbour bell to the front or back' }).focus();
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(400);
+    await page.keyboard.press('ArrowDown');
+    await page.waitForTimeout(400);
+    await page.keyboard.press('Space');
+    await page.getByRole('button', { name: /Undo: Harbour bell further behind/ }).waitFor();
+  });
+});
+
+describe('a page brought in', function () {
+  let desk: TestDesk;
+  let browser: Browser;
+  let page: Page;
+  let errors: string[];
+  before(async () => {
+    [desk, browser] = [await openDesk(), await openBrowser()];
+    ({ page, errors } = await openPage(browser, desk.url));
+  });
+  after(async () => {
+    await browser.close();
+    await desk.close();
+  });
+  const sheetHere = async () => {
+    await page.getByText(/found,/).waitFor();
+    const id = /sheets\/([^/]+)\//.exec(page.url())![1];
+    const read = async (path: string): Promise<unknown> => (await fetch(`${desk.url}/api/sheets/${id}${path}`)).json();
+    return { sheet: SheetState.parse(await read('')), meta: RegionsMeta.parse(await read('/regions')) };
+  };
+  const bring = async (name: string, mimeType: string, buffer: Buffer) => {
+    await page.goto(desk.url);
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Bring in a page' }).click();
+    await (await chooser).setFiles({ name, mimeType, buffer });
+  };
+
+  it('as a photograph is found by its corners, laid straight, and takes the size of its format', async () => {
+    await page.getByRole('button', { name: 'Snap one' }).click();
+    await page.getByRole('button', { name: /^On the table/ }).click();
+    await page.getByRole('option', { name: /^The Ferry Steps, begun/ }).click();
+    await page.getByRole('button', { name: 'Photograph it' }).click();
+    await page.getByRole('img', { name: /What came back/ }).waitFor();
+    await page.getByRole('button', { name: 'Bring it in as a page' }).click();
+    await page.getByText('Lay the page straight').waitFor();
+    const corner = page.getByRole('button', { name: 'Top left corner' });
+    await corner.focus();
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowLeft');
+    await page.getByText('Top left corner, enlarged').waitFor();
+    await page.getByRole('button', { name: /Shape of the page/ }).click();
+    await page.getByRole('option', { name: /square book, 210 mm/ }).click();
+    await page.getByRole('button', { name: 'Lay it straight' }).click();
+    const { sheet, meta } = await sheetHere();
+    expect(sheet.plan.page).to.include({ widthMm: 210, heightMm: 210 });
+    expect(meta.regions.length).to.be.within(500, 700);
+  });
+
+  it('as a PDF asks which of its pages, and knows its real size', async () => {
+    await bring('two-pages.pdf', 'application/pdf', twoPagePdf());
+    await page.getByText('two-pages.pdf has 2 pages.').waitFor();
+    await page.getByRole('button', { name: 'Page 2' }).click();
+    await page.getByRole('button', { name: 'Bring in page 2' }).click();
+    const { sheet, meta } = await sheetHere();
+    expect(sheet.plan.page).to.include({ widthMm: 210, heightMm: 148 });
+    expect(meta.regions).to.have.length(3);
+  });
+
+  it('as a broken PDF is told in one sentence', async () => {
+    await bring('torn.pdf', 'application/pdf', Buffer.from('%PDF-1.7\nnothing more'));
+    await page.getByText('This PDF is broken and cannot be opened.').waitFor();
+    await page.getByRole('button', { name: 'Put it away' }).click();
+    await page.getByRole('heading', { name: 'Which page tonight?' }).waitFor();
+  });
+
+  it('can be renamed, copied, put by, thrown away, and had back', async () => {
+    await page.goto(desk.url);
+    const more = (title: string) => page.getByRole('button', { name: `More for ${title}`, exact: true });
+    await more('Kite Loft').click();
+    await page.getByRole('menuitem', { name: 'Rename' }).click();
+    await page.getByLabel('New name of Kite Loft').fill('Loft of kites');
+    await page.keyboard.press('Enter');
+    await more('Loft of kites').click();
+    await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+    await more('Loft of kites, copy').click();
+    await page.getByRole('menuitem', { name: 'Put in the drawer' }).click();
+    await page.getByRole('button', { name: 'The drawer (1)' }).click();
+    await page.getByRole('heading', { name: 'In the drawer' }).waitFor();
+    await more('Loft of kites, copy').click();
+    await page.getByRole('menuitem', { name: 'Throw away' }).click();
+    await page.getByText('Loft of kites, copy is thrown away.').waitFor();
+    await page.getByRole('button', { name: 'Thrown away (1)' }).click();
+    await more('Loft of kites, copy').click();
+    await page.getByRole('menuitem', { name: 'Back on the shelf' }).click();
+    await page.getByRole('button', { name: 'Back to the shelf' }).click();
+    await page.getByRole('searchbox', { name: 'Find a sheet' }).fill('loft');
+    await more('Loft of kites, copy').waitFor();
+    await more('Loft of kites').waitFor();
+    expect(await page.getByRole('button', { name: /^More for/ }).count()).to.equal(2);
+    expect(errors).to.deep.equal([]);
+  });
+});
+
+/** A PDF of two pages, A5 lying: an empty one, and one with three boxes in a row. */
+function twoPagePdf(): Buffer {
+  const boxes = '4 w 60 120 140 180 re 200 120 140 180 re 340 120 140 180 re S';
+  const objects = [
+    '<< /Type /Catalog /Pages 2 0 R >>',
+    '<< /Type /Pages /Kids [3 0 R 4 0 R] /Count 2 >>',
+    '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 595.28 419.53] >>',
+    '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 595.28 419.53] /Contents 5 0 R >>',
+    `<< /Length ${boxes.length} >>\nstream\n${boxes}\nendstream`,
+  ];
+  let text = '%PDF-1.4\n';
+  const starts = objects.map((object, k) => {
+    const start = text.length;
+    text += `${k + 1} 0 obj\n${object}\nendobj\n`;
+    return start;
+  });
+  const table = text.length;
+  text += `xref\n0 ${objects.length + 1}\n0000000000 65535 f \n`;
+  for (const start of starts) text += `${String(start).padStart(10, '0')} 00000 n \n`;
+  text += `trailer\n<< /Size ${objects.length + 1} /Root 1 0 R >>\nstartxref\n${table}\n%%EOF\n`;
+  return Buffer.from(text, 'latin1');
+}

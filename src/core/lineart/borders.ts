@@ -1,0 +1,250 @@
+import { NO_REGION } from './region-map.ts';
+
+/** A stretch of border between two labels, from one meeting point of borders to the next, or closed in itself. */
+export interface Arc {
+  /** Label on the left hand and on the right hand along the arc; 0 and NO_REGION are no region. */
+  left: number;
+  right: number;
+  /** Corners x, y, x, y, ... in pixels. A closed arc does not repeat its first corner. */
+  points: Float64Array;
+  closed: boolean;
+  lengthPx: number;
+}
+
+const EAST = 1;
+const SOUTH = 2;
+
+/**
+ * Traces every border of a labelled page once, along the edges of its pixels, cuts it where three or more labels meet,
+ * and simplifies each piece once: neighbours share the very same line, without overlap or sliver between them.
+ * @param labels grown to the middle of the lines
+ * @param tolerancePx how far a simplified line may lie from the pixel edges; 1.3 takes out the steps of slanting lines.
+ *   Source: D. Douglas, T. Peucker (1973).
+ */
+export function traceBorders(labels: Uint16Array, width: number, height: number, tolerancePx = 1.3): Arc[] {
+  const across = width + 1;
+  // Of each pixel corner: whether a border leaves it to the east and to the south.
+  const cracks = new Uint8Array(across * (height + 1));
+  const at = (x: number, y: number) =>
+    x < 0 || y < 0 || x >= width || y >= height ? NO_REGION : labels[y * width + x];
+  for (let y = 0, i = 0; y < height; y++) {
+    for (let x = 0, c = y * across; x < width; x++, i++, c++) {
+      if (y > 0 && labels[i] !== labels[i - width]) cracks[c] |= EAST;
+      if (x > 0 && labels[i] !== labels[i - 1]) cracks[c] |= SOUTH;
+    }
+  }
+  for (let x = 0; x < width; x++) {
+    if (at(x, 0) !== NO_REGION) cracks[x] |= EAST;
+    if (at(x, height - 1) !== NO_REGION) cracks[height * across + x] |= EAST;
+  }
+  for (let y = 0; y < height; y++) {
+    if (at(0, y) !== NO_REGION) cracks[y * across] |= SOUTH;
+    if (at(width - 1, y) !== NO_REGION) cracks[y * across + width] |= SOUTH;
+  }
+
+  const degree = (c: number) =>
+    (cracks[c] & EAST ? 1 : 0) +
+    (cracks[c] & SOUTH ? 1 : 0) +
+    (c % across > 0 && cracks[c - 1] & EAST ? 1 : 0) +
+    (c >= across && cracks[c - across] & SOUTH ? 1 : 0);
+  const arcs: Arc[] = [];
+  const walked = new Uint8Array(cracks.length);
+  let path = new Int32Array(4096);
+  for (let c = 0; c < cracks.length; c++) {
+    if (cracks[c] === 0 || degree(c) < 3) continue;
+    for (let way = 0; way < 4; way++) if (open(c, way)) walk(c, way);
+  }
+  // What is left meets no other border: loops.
+  for (let c = 0; c < cracks.length; c++) {
+    if (cracks[c] & ~walked[c]) walk(c, open(c, 0) ? 0 : 1);
+  }
+  return arcs;
+
+  /** Whether a border not yet walked leaves a corner to the east, south, west or north (0 to 3). */
+  function open(c: number, way: number): boolean {
+    if (way === 0) return (cracks[c] & ~walked[c] & EAST) !== 0;
+    if (way === 1) return (cracks[c] & ~walked[c] & SOUTH) !== 0;
+    if (way === 2) return c % across > 0 && (cracks[c - 1] & ~walked[c - 1] & EAST) !== 0;
+    return c >= across && (cracks[c - across] & ~walked[c - across] & SOUTH) !== 0;
+  }
+
+  function walk(start: number, firstWay: number): void {
+    const [left, right] = sidesOf(start, firstWay);
+    let [c, way, n] = [start, firstWay, 0];
+    path[n++] = c;
+    for (;;) {
+      if (way === 0) walked[c++] |= EAST;
+      else if (way === 1) {
+        walked[c] |= SOUTH;
+        c += across;
+      } else if (way === 2) walked[--c] |= EAST;
+      else walked[(c -= across)] |= SOUTH;
+      if (c === start || degree(c) > 2) break;
+      if (n === path.length) {
+        const longer = new Int32Array(2 * n);
+        longer.set(path);
+        path = longer;
+      }
+      path[n++] = c;
+      way = open(c, way) ? way : open(c, (way + 1) % 4) ? (way + 1) % 4 : (way + 3) % 4;
+    }
+    const closed = c === start && degree(c) === 2;
+    if (!closed) {
+      if (n === path.length) {
+        const longer = new Int32Array(n + 1);
+        longer.set(path);
+        path = longer;
+      }
+      path[n++] = c;
+    }
+    const points = simplified(path, n, across, closed, tolerancePx);
+    arcs.push({ left, right, points, closed, lengthPx: lengthOf(points, closed) });
+  }
+
+  function sidesOf(c: number, way: number): [left: number, right: number] {
+    const [x, y] = [c % across, Math.floor(c / across)];
+    if (way === 0) return [at(x, y - 1), at(x, y)];
+    if (way === 1) return [at(x, y), at(x - 1, y)];
+    if (way === 2) return [at(x - 1, y), at(x - 1, y - 1)];
+    return [at(x - 1, y - 1), at(x, y - 1)];
+  }
+}
+
+/** Keeps the corners that matter: the ends (for a loop, its first corner and the one farthest from it) stay. */
+function simplified(path: Int32Array, n: number, across: number, closed: boolean, tolerance: number): Float64Array {
+  const last = closed ? n : n - 1;
+  const xs = new Int32Array(last + 1);
+  const ys = new Int32Array(last + 1);
+  for (let k = 0; k <= last; k++) {
+    const c = path[k === n ? 0 : k];
+    ys[k] = Math.floor(c / across);
+    xs[k] = c - ys[k] * across;
+  }
+  const kept = new Uint8Array(last + 1);
+  kept[0] = kept[last] = 1;
+  const stack = [0, last];
+  if (xs[0] === xs[last] && ys[0] === ys[last]) {
+    let far = 0;
+    let farthest = -1;
+    for (let k = 1; k < last; k++) {
+      const d = (xs[k] - xs[0]) ** 2 + (ys[k] - ys[0]) ** 2;
+      if (d > farthest) [far, farthest] = [k, d];
+    }
+    kept[far] = 1;
+    stack.splice(1, 1, far, far, last);
+  }
+  while (stack.length) {
+    const b = stack.pop()!;
+    const a = stack.pop()!;
+    const dx = xs[b] - xs[a];
+    const dy = ys[b] - ys[a];
+    const length = Math.sqrt(dx * dx + dy * dy);
+    let far = -1;
+    let farthest = length === 0 ? tolerance : tolerance * length;
+    for (let k = a + 1; k < b; k++) {
+      const px = xs[k] - xs[a];
+      const py = ys[k] - ys[a];
+      const off = length === 0 ? Math.sqrt(px * px + py * py) : Math.abs(px * dy - py * dx);
+      if (off > farthest) {
+        far = k;
+        farthest = off;
+      }
+    }
+    if (far < 0) continue;
+    kept[far] = 1;
+    stack.push(a, far, far, b);
+  }
+  const corners = closed ? last : last + 1;
+  let count = 0;
+  for (let k = 0; k < corners; k++) count += kept[k];
+  const points = new Float64Array(2 * count);
+  for (let k = 0, p = 0; k < corners; k++) {
+    if (!kept[k]) continue;
+    points[p++] = xs[k];
+    points[p++] = ys[k];
+  }
+  return points;
+}
+
+function lengthOf(points: Float64Array, closed: boolean): number {
+  let length = 0;
+  for (let k = 2; k < points.length; k += 2) {
+    length += Math.hypot(points[k] - points[k - 2], points[k + 1] - points[k - 1]);
+  }
+  if (closed) length += Math.hypot(points[0] - points[points.length - 2], points[1] - points[points.length - 1]);
+  return length;
+}
+
+/**
+ * Puts the arcs round each region together to rings that keep it on the right hand: outer rings turn clockwise on the
+ * page, rings round holes the other way.
+ * @returns for each region 1..count its rings as x, y, x, y, ... in pixels, the outer ring first
+ */
+export function ringsOfRegions(arcs: readonly Arc[], count: number): Float64Array[][] {
+  const pieces: Float64Array[][] = Array.from({ length: count + 1 }, () => []);
+  const rings: Float64Array[][] = Array.from({ length: count + 1 }, () => []);
+  for (const { left, right, points, closed } of arcs) {
+    if (right >= 1 && right <= count) (closed ? rings : pieces)[right].push(points);
+    if (left >= 1 && left <= count) (closed ? rings : pieces)[left].push(backwards(points));
+  }
+  for (let id = 1; id <= count; id++) {
+    rings[id].push(...joined(pieces[id]));
+    rings[id].sort((p, q) => ringArea(q) - ringArea(p));
+  }
+  return rings;
+}
+
+function joined(pieces: readonly Float64Array[]): Float64Array[] {
+  const from = new Map<string, number[]>();
+  pieces.forEach((piece, k) => {
+    const key = `${piece[0]} ${piece[1]}`;
+    from.set(key, [...(from.get(key) ?? []), k]);
+  });
+  const used = new Uint8Array(pieces.length);
+  const rings: Float64Array[] = [];
+  for (let first = 0; first < pieces.length; first++) {
+    if (used[first]) continue;
+    const ring: number[] = [];
+    for (let k: number | undefined = first; k !== undefined;) {
+      used[k] = 1;
+      const piece: Float64Array = pieces[k];
+      for (let p = 0; p < piece.length - 2; p++) ring.push(piece[p]);
+      const next: number[] = (from.get(`${piece[piece.length - 2]} ${piece[piece.length - 1]}`) ?? []).filter(
+        (other) => !used[other],
+      );
+      k = next.length > 1 ? sharpestRight(piece, next, pieces) : next[0];
+    }
+    rings.push(Float64Array.from(ring));
+  }
+  return rings;
+}
+
+/** Where a region touches itself at a corner, the ring turns right, which keeps to the same side of the corner. */
+function sharpestRight(piece: Float64Array, next: readonly number[], pieces: readonly Float64Array[]): number {
+  const n = piece.length;
+  const heading = Math.atan2(piece[n - 1] - piece[n - 3], piece[n - 2] - piece[n - 4]);
+  const turn = (k: number) => {
+    const out = Math.atan2(pieces[k][3] - pieces[k][1], pieces[k][2] - pieces[k][0]);
+    return (out - heading + 5 * Math.PI) % (2 * Math.PI);
+  };
+  return [...next].sort((p, q) => turn(q) - turn(p))[0];
+}
+
+function backwards(points: Float64Array): Float64Array {
+  const turned = new Float64Array(points.length);
+  for (let k = 0; k < points.length; k += 2) {
+    turned[k] = points[points.length - 2 - k];
+    turned[k + 1] = points[points.length - 1 - k];
+  }
+  return turned;
+}
+
+/** Area within a ring, pixels; negative for rings round holes. */
+export function ringArea(ring: Float64Array): number {
+  let twice = 0;
+  for (let k = 0, n = ring.length; k < n; k += 2) {
+    const j = k + 2 === n ? 0 : k + 2;
+    twice += ring[k] * ring[j + 1] - ring[j] * ring[k + 1];
+  }
+  return twice / 2;
+}

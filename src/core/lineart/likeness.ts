@@ -1,0 +1,169 @@
+import { ringArea } from './borders.ts';
+import { perimeter } from './shapes.ts';
+
+/** Points that an outline is read at, and the frequencies kept of it on either side of none. */
+const SAMPLES = 64;
+const ORDERS = 8;
+/** Outlines are alike when, laid on each other, they lie apart by no more than this share of their size, ... */
+const APART = 0.055;
+/** ... and by so many pixels more, the raggedness of a scanned line. */
+const RAGGED_PX = 0.6;
+/** One of a set may be this many times as large as another. */
+const MOST_LARGER = 8;
+/** Smaller outlines are too ragged to compare, pixels round. */
+const LEAST_AROUND = 36;
+/** So many of the sets nearest in strength are laid on an outline to see whether it fits. */
+const TRIED = 3;
+
+/** An outline by its frequencies, free of place and size. Source: C. Zahn, R. Roskies, Fourier descriptors (1972). */
+interface Descriptor {
+  id: number;
+  holes: number;
+  area: number;
+  /** How far apart another outline may lie and still be alike, as a share of its size. */
+  reach: number;
+  re: Float64Array;
+  im: Float64Array;
+  /** Strength of each frequency: the same however the shape is turned, mirrored or scaled. */
+  strength: Float64Array;
+  /** How far from a circle, the key that likenesses are looked for by. */
+  ovalness: number;
+}
+
+/**
+ * Which regions have the same shape, turned, mirrored or scaled.
+ * @param rings rings of each region 1..count in pixels, the outer one first; index 0 is not read
+ * @returns sets of two or more region ids, the largest set first
+ */
+export function findAlike(rings: readonly (readonly Float64Array[])[]): number[][] {
+  const described = rings
+    .flatMap((own, id) => (id > 0 && own.length && perimeter(own[0]) >= LEAST_AROUND ? [describe(id, own)] : []))
+    .sort((p, q) => p.ovalness - q.ovalness || p.id - q.id);
+  const sets: Descriptor[][] = [];
+  let firstNear = 0;
+  for (const one of described) {
+    // Sets are kept in the order of their first member, which is the least oval.
+    while (firstNear < sets.length && one.ovalness - sets[firstNear][0].ovalness > one.reach) firstNear++;
+    const home = closest(one, sets, firstNear);
+    if (home) home.push(one);
+    else sets.push([one]);
+  }
+  return sets
+    .filter((set) => set.length > 1)
+    .map((set) => set.map(({ id }) => id).sort((a, b) => a - b))
+    .sort((p, q) => q.length - p.length || p[0] - q[0]);
+}
+
+function closest(one: Descriptor, sets: readonly Descriptor[][], from: number): Descriptor[] | null {
+  const nearest: number[] = [];
+  const off: number[] = [];
+  for (let k = from; k < sets.length; k++) {
+    const other = sets[k][0];
+    if (one.holes !== other.holes || one.area > MOST_LARGER * other.area || other.area > MOST_LARGER * one.area)
+      continue;
+    const limit = Math.min(one.reach, other.reach);
+    const enough = Math.min(limit * limit, off.length === TRIED ? off[TRIED - 1] : Infinity);
+    const own = offInStrength(one, other, enough);
+    if (own > enough) continue;
+    let place = off.length;
+    while (place > 0 && off[place - 1] > own) place--;
+    off.splice(place, 0, own);
+    nearest.splice(place, 0, k);
+    if (off.length > TRIED) {
+      off.pop();
+      nearest.pop();
+    }
+  }
+  const fitting = nearest.find((k) => distanceApart(one, sets[k][0]) < Math.min(one.reach, sets[k][0].reach));
+  return fitting === undefined ? null : sets[fitting];
+}
+
+/** Squared difference in the strengths: two outlines never lie closer than that. Stops adding above `enough`. */
+function offInStrength(p: Descriptor, q: Descriptor, enough: number): number {
+  let sum = 0;
+  // From the middle outwards, where the strong frequencies are.
+  for (let k = 0; k < ORDERS && sum <= enough; k++) {
+    const below = p.strength[ORDERS - 1 - k] - q.strength[ORDERS - 1 - k];
+    const above = p.strength[ORDERS + k] - q.strength[ORDERS + k];
+    sum += below * below + above * above;
+  }
+  return sum;
+}
+
+/** How far apart two outlines lie at the best turn and start, mirrored or not: root mean square, as a share of size. */
+function distanceApart(p: Descriptor, q: Descriptor): number {
+  const n = 2 * ORDERS;
+  const xr = new Float64Array(n);
+  const xi = new Float64Array(n);
+  let most = 0;
+  for (const mirrored of [1, -1]) {
+    for (let k = 0; k < n; k++) {
+      // A mirrored outline, walked the same way round, has every frequency conjugated.
+      xr[k] = p.re[k] * q.re[k] + mirrored * p.im[k] * q.im[k];
+      xi[k] = p.im[k] * q.re[k] - mirrored * p.re[k] * q.im[k];
+    }
+    for (let shift = 0; shift < SAMPLES; shift++) {
+      let re = 0;
+      let im = 0;
+      for (let k = 0; k < n; k++) {
+        const turn = (orderAt(k) * shift) & (SAMPLES - 1);
+        re += xr[k] * COS[turn] - xi[k] * SIN[turn];
+        im += xr[k] * SIN[turn] + xi[k] * COS[turn];
+      }
+      most = Math.max(most, re * re + im * im);
+    }
+  }
+  return Math.sqrt(Math.max(0, 2 - 2 * Math.sqrt(most)));
+}
+
+const COS = Float64Array.from({ length: SAMPLES }, (_, k) => Math.cos((2 * Math.PI * k) / SAMPLES));
+const SIN = Float64Array.from({ length: SAMPLES }, (_, k) => Math.sin((2 * Math.PI * k) / SAMPLES));
+
+/** -ORDERS..-1, 1..ORDERS: the place of the outline, order 0, is left out. */
+function orderAt(k: number): number {
+  return k < ORDERS ? k - ORDERS : k - ORDERS + 1;
+}
+
+function describe(id: number, rings: readonly Float64Array[]): Descriptor {
+  const points = evenlySpaced(rings[0]);
+  const n = 2 * ORDERS;
+  const [re, im] = [new Float64Array(n), new Float64Array(n)];
+  let power = 0;
+  for (let k = 0; k < n; k++) {
+    const order = orderAt(k);
+    for (let t = 0; t < SAMPLES; t++) {
+      const [c, s] = [COS[(order * t) & (SAMPLES - 1)], SIN[(order * t) & (SAMPLES - 1)]];
+      re[k] += (points[2 * t] * c + points[2 * t + 1] * s) / SAMPLES;
+      im[k] += (points[2 * t + 1] * c - points[2 * t] * s) / SAMPLES;
+    }
+    power += re[k] ** 2 + im[k] ** 2;
+  }
+  const size = Math.sqrt(power);
+  for (let k = 0; k < n; k++) [re[k], im[k]] = [re[k] / size, im[k] / size];
+  const strength = Float64Array.from({ length: n }, (_, k) => Math.hypot(re[k], im[k]));
+  const holes = rings.length - 1;
+  const reach = APART + RAGGED_PX / size;
+  return { id, holes, area: ringArea(rings[0]), reach, re, im, strength, ovalness: strength[ORDERS - 1] };
+}
+
+/** The outline at points evenly spaced along it, x, y, x, y, ... */
+function evenlySpaced(ring: Float64Array): Float64Array {
+  const points = new Float64Array(2 * SAMPLES);
+  const step = perimeter(ring) / SAMPLES;
+  let [corner, walked, length] = [0, 0, 0];
+  const next = () => (corner + 2) % ring.length;
+  const side = () => Math.hypot(ring[next()] - ring[corner], ring[next() + 1] - ring[corner + 1]);
+  length = side();
+  for (let t = 0; t < SAMPLES; t++) {
+    const at = t * step;
+    while (at - walked > length && corner + 2 < ring.length) {
+      walked += length;
+      corner += 2;
+      length = side();
+    }
+    const share = length === 0 ? 0 : Math.min(1, (at - walked) / length);
+    points[2 * t] = ring[corner] + (ring[next()] - ring[corner]) * share;
+    points[2 * t + 1] = ring[corner + 1] + (ring[next() + 1] - ring[corner + 1]) * share;
+  }
+  return points;
+}

@@ -1,0 +1,79 @@
+import type { LogEntry, NewBenchPlan, Plan, RegionsMeta } from '../../contracts/index.ts';
+import { type Step, sequence } from '../../core/bench/index.ts';
+import { paperById } from '../../core/laydown/index.ts';
+import { proposePalettes } from '../../core/palette/index.ts';
+import { onPaper } from '../../core/tray/index.ts';
+import { asTrayPencil, benchPlanFrom, deriveRecipes, openSteps, summariseSheet } from '../../planning/index.ts';
+import { type DemoPencil } from '../pencils/index.ts';
+import { EVENINGS, OWN_FAMILIES } from './evenings.ts';
+
+/** Orders that are tried for the begun sheet: enough for a sensible one, few enough to lay the demo out quickly. */
+const TRIES = 12;
+/** How long steps took against what was planned, in turn. */
+const PACES = [1.15, 0.9, 1.3, 1, 0.85, 1.05, 1.4];
+const BETWEEN_STEPS_MINUTES = 0.4;
+
+/** The palette of the begun sheet: proposed for a dusk in blue against orange, with some families chosen by its owner. */
+export async function beginPalette(
+  plan: Plan,
+  meta: RegionsMeta,
+  pencils: readonly DemoPencil[],
+): Promise<Pick<Plan, 'wheel' | 'families'>> {
+  const wheel = { anchor: 240, scheme: 'split-complementary' };
+  const here = pencils.filter(
+    ({ whereabouts, type }) => whereabouts !== 'missing' && (type === 'wax' || type === 'oil'),
+  );
+  const laid = onPaper(here.map(asTrayPencil), paperById(plan.page.paper));
+  const [best] = await proposePalettes(summariseSheet(plan, meta), laid, { ...wheel, count: 1 });
+  const idOf = new Map(pencils.map(({ code, id }) => [code, id]));
+  const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
+  const families = best.parts.map(({ thingId, family }) => {
+    const own = OWN_FAMILIES[nameOf.get(thingId) ?? ''];
+    if (!own) return [thingId, family] as const;
+    const [dark, mid, light] = own.map((code) => idOf.get(code)!);
+    return [thingId, { dark, mid, light }] as const;
+  });
+  return { wheel, families: Object.fromEntries(families) };
+}
+
+/** One evening's order of steps with what was logged of it; the last of the begun sheet is what is still to do, with nothing logged. */
+export interface BegunBench {
+  plan: NewBenchPlan;
+  log: LogEntry[];
+}
+
+/** What each finished evening was worked by, and an order for the rest. */
+export async function beginBench(
+  sheet: { plan: Plan; revision: number },
+  meta: RegionsMeta,
+  pencils: readonly DemoPencil[],
+): Promise<BegunBench[]> {
+  const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
+  const laid = onPaper(pencils.map(asTrayPencil), paperById(sheet.plan.page.paper));
+  const value = new Map(laid.map(({ id, body }) => [id, body[0]]));
+  const recipes = deriveRecipes(sheet.plan, meta.regions, (id) => byId.has(id));
+  const steps = openSteps(sheet.plan, meta.regions, recipes, (id) => value.get(id) ?? 50, { done: [] });
+  const nameOf = new Map(sheet.plan.things.map(({ id, name }) => [id, name]));
+  const evening = ({ thingId }: Step) => EVENINGS.findIndex(({ things }) => things.includes(nameOf.get(thingId) ?? ''));
+  const { openThings, sittingMinutes } = sheet.plan.bench;
+  const benches: BegunBench[] = [];
+  for (const e of [...EVENINGS.keys(), -1]) {
+    const own = steps.filter((step) => evening(step) === e);
+    const order = await sequence(own, { openThings, sittingMinutes, maxIterations: TRIES });
+    const plan = benchPlanFrom(`demo-plan-${benches.length + 1}`, sheet, own, order, byId);
+    benches.push({ plan, log: e < 0 ? [] : logOf(plan, EVENINGS[e].begun) });
+  }
+  return benches;
+}
+
+/** All of a plan's steps done one after the other, each in about the time planned for it. */
+function logOf({ id: planId, order, steps }: NewBenchPlan, begun: string): LogEntry[] {
+  const minutesOf = new Map(steps.map((step) => [step.id, step.minutes]));
+  let clock = Date.parse(begun);
+  return order.map((stepId, i) => {
+    const startedAt = new Date(clock).toISOString();
+    clock += (BETWEEN_STEPS_MINUTES + minutesOf.get(stepId)! * PACES[i % PACES.length]) * 60_000;
+    const finishedAt = new Date(clock).toISOString();
+    return { id: `${planId}-${i + 1}`, planId, stepId, kind: 'done' as const, startedAt, finishedAt };
+  });
+}

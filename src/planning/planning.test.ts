@@ -1,0 +1,185 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { NewBenchPlan, type Pencil, type Plan, USUAL_FINDING, emptyPlan, newThing } from '../contracts/index.ts';
+import { labOfHex } from '../core/colour/index.ts';
+import { sequence, validateSequence } from '../core/bench/index.ts';
+import { bareGround, pencilOptics, whiteBook } from '../core/laydown/index.ts';
+import { type Region } from '../core/lineart/index.ts';
+import { type ToneTable } from '../core/preview/index.ts';
+import {
+  asTrayPencil,
+  benchPlanFrom,
+  deriveForms,
+  deriveRecipes,
+  laidLayers,
+  openSteps,
+  regionTables,
+  regionsKey,
+} from './index.ts';
+
+const region = (id: number, usableWidthMm: number, areaMm2: number): Region => ({
+  ...{ id, usableWidthMm, areaMm2, axisDegrees: 0, lengthMm: 10, breadthMm: 5, holes: 0, shape: 'irregular' as const },
+  pole: { x: 50, y: 50 },
+  centroid: { x: 50, y: 50 },
+  box: { left: 40, top: 40, right: 60, bottom: 60 },
+});
+const regions = [region(1, 6, 60), region(2, 6, 60), region(3, 20, 900), region(4, 1, 3)];
+const pencil = (code: string, colour: string, ownName = '') =>
+  ({ ...{ id: `pencil-${code}`, code, colour, ownName, name: `lead ${code}` }, type: 'wax', opacity: null }) as Pencil;
+const pencils = [pencil('K1', '#5e3a26'), pencil('K2', '#c6913a', 'bell'), pencil('K3', '#f2c21d')];
+const byId = new Map(pencils.map((each) => [each.id, each]));
+const family = { dark: 'pencil-K1', mid: 'pencil-K2', light: 'pencil-K3' };
+const plan: Plan = {
+  ...emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }),
+  things: [
+    newThing({ id: 'thing-a', name: 'Lanterns', regionIds: [1, 2], focus: true, natural: null }),
+    newThing({ id: 'thing-b', name: 'Sky', regionIds: [3, 4], focus: false, natural: null }),
+  ],
+  families: { 'thing-a': family, 'thing-b': family },
+};
+const recipes = deriveRecipes(plan, regions, () => true);
+const steps = openSteps(plan, regions, recipes, () => 50, { done: [] });
+const done = (stepId: string) => ({
+  id: `log-${stepId.length}-x`,
+  planId: 'plan-one',
+  stepId,
+  kind: 'done' as const,
+  startedAt: '',
+  finishedAt: '',
+});
+
+describe('open steps', () => {
+  it('are every layer of every thing while nothing is done', () => {
+    for (const [id, { layers }] of recipes) {
+      expect(steps.filter(({ thingId }) => thingId === id).length).to.be.within(1, layers.length);
+    }
+  });
+
+  it('leave out what stands as done, and wait only for what is still open', () => {
+    fc.assert(
+      fc.property(fc.nat(steps.length), (count) => {
+        const finished = steps.slice(0, count).map(({ id }) => done(id));
+        const open = openSteps(plan, regions, recipes, () => 50, { done: finished });
+        const ids = new Set(open.map(({ id }) => id));
+        expect(open.length).to.equal(steps.length - count);
+        for (const { after } of open) for (const id of after) expect(ids.has(id)).to.equal(true);
+      }),
+    );
+  });
+
+  it('never work on a region that is too narrow for their layer', () => {
+    for (const step of steps) {
+      const { fromWidthMm } = recipes.get(step.thingId)!.layers.find(({ id }) => id === step.layerId)!;
+      for (const id of step.regionIds) expect(regions[id - 1].usableWidthMm).to.be.at.least(fromWidthMm);
+    }
+  });
+});
+
+describe('regions that are not to be coloured', () => {
+  it('get no step and no table, and the rest of their thing goes on as before', () => {
+    const without: Plan = { ...plan, uses: { '2': 'leave white', '3': 'not to colour' } };
+    const recipesOf = (of: Plan) => deriveRecipes(of, regions, () => true);
+    const steps = openSteps(without, regions, recipesOf(without), () => 50, { done: [] });
+    const worked = new Set(steps.flatMap(({ regionIds }) => regionIds));
+    expect([...worked].sort()).to.deep.equal([1, 4]);
+    const all = openSteps(plan, regions, recipesOf(plan), () => 50, { done: [] });
+    expect(all.length).to.be.at.least(steps.length);
+  });
+
+  it('leave a thing without a form when none of its regions is left', () => {
+    const none: Plan = { ...plan, uses: { '1': 'leave white', '2': 'leave white' } };
+    expect([...deriveForms(none, regions).keys()]).to.deep.equal(['thing-b']);
+  });
+});
+
+describe('an order as it is stored', () => {
+  it('is one that its contract takes and its validator passes, with pencils by their own names', async () => {
+    const order = await sequence(steps, { openThings: 2, maxIterations: 5 });
+    const stored = NewBenchPlan.parse(benchPlanFrom('plan-one', { plan, revision: 3 }, steps, order, byId));
+    expect(validateSequence(stored.steps, stored.order, 2)).to.deep.equal([]);
+    expect(stored.planRevision).to.equal(3);
+    expect(stored.pencils.map(({ name }) => name)).to.have.members(['lead K1', 'bell', 'lead K3']);
+    expect(stored.things.map(({ name }) => name)).to.deep.equal(['Lanterns', 'Sky']);
+  });
+});
+
+describe('layers that are laid', () => {
+  const layers = recipes.get('thing-a')!.layers;
+  const idOf = (i: number) => `thing-a/${layers[i].id}`;
+  it('go up to the first that is open', () => {
+    expect(laidLayers('thing-a', layers, new Set(), steps)).to.equal(0);
+    expect(laidLayers('thing-a', layers, new Set([idOf(0)]), steps)).to.equal(1);
+    expect(laidLayers('thing-a', layers, new Set([idOf(1)]), steps)).to.equal(0);
+    expect(laidLayers('thing-a', layers, new Set(steps.map(({ id }) => id)), steps)).to.equal(layers.length);
+  });
+});
+
+describe('tables of regions', () => {
+  const things = plan.things.map(({ id, regionIds }) => ({ id, regionIds, recipe: recipes.get(id)! }));
+  const optics = new Map(pencils.map((each) => [each.id, pencilOptics(asTrayPencil(each))]));
+  const tablesFor = (upTo: Record<string, number>, built = new Map<string, ToneTable[]>()) =>
+    regionTables(
+      things,
+      regions,
+      upTo,
+      (id) => ({ optics: optics.get(id)!, key: id }),
+      { ground: bareGround(whiteBook), key: 'white' },
+      built,
+    );
+
+  it('are shared by like regions and built once', () => {
+    const built = new Map<string, ToneTable[]>();
+    const tables = tablesFor({}, built);
+    expect(tables[1]).to.equal(tables[2]);
+    expect(tables[1]).to.not.equal(tables[3]);
+    const before = [...built.values()];
+    expect(tablesFor({}, built)[1]).to.equal(tables[1]);
+    expect([...built.values()]).to.deep.equal(before);
+  });
+
+  it('are none for regions that nothing is laid on', () => {
+    const bare = regionTables(
+      [{ id: 'thing-a', regionIds: [1], recipe: null }],
+      regions,
+      {},
+      () => ({ optics: optics.get('pencil-K1')!, key: 'k' }),
+      { ground: bareGround(whiteBook), key: 'white' },
+      new Map(),
+    );
+    expect(bare).to.deep.equal([null, null, null, null, null]);
+  });
+
+  it('differ by how many layers lie', () => {
+    const some = tablesFor({ 'thing-a': 1 });
+    const all = tablesFor({});
+    expect(some[1]).to.not.deep.equal(all[1]);
+    expect(some[3]).to.deep.equal(all[3]);
+  });
+});
+
+describe('what regions were found from', () => {
+  it('changes with the picture, its real size, the wishes and the mends, and with nothing else', () => {
+    fc.assert(
+      fc.property(
+        fc.stringMatching(/^[0-9a-f]{8}$/),
+        fc.integer({ min: 300, max: 9000 }),
+        fc.integer({ min: 20, max: 1200 }),
+        (hash, px, mm) => {
+          const key = regionsKey(hash, px, mm, USUAL_FINDING);
+          expect(regionsKey(hash, px, mm, { ...USUAL_FINDING, mends: [] })).to.equal(key);
+          expect(regionsKey(`${hash}0`, px, mm, USUAL_FINDING)).to.not.equal(key);
+          expect(regionsKey(hash, px, mm + 1, USUAL_FINDING)).to.not.equal(key);
+          const mended = { ...USUAL_FINDING, mends: [{ kind: 'drop' as const, at: { x: px / 100, y: mm } }] };
+          expect(regionsKey(hash, px, mm, mended)).to.not.equal(key);
+        },
+      ),
+    );
+  });
+});
+
+describe('a stored pencil', () => {
+  it('without an opacity of its own has its type’s', () => {
+    expect(asTrayPencil(pencils[0])).to.deep.include({ opacity: undefined, masstone: labOfHex('#5e3a26') });
+    expect(asTrayPencil({ ...pencils[0], opacity: 0.4 }).opacity).to.equal(0.4);
+  });
+});

@@ -1,0 +1,92 @@
+import { gunzipSync } from 'node:zlib';
+import { eq } from 'drizzle-orm';
+import sharp from 'sharp';
+import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
+import { bareGround, paperById, pencilOptics } from '../../core/laydown/index.ts';
+import { pageTone } from '../../core/light/index.ts';
+import { LINE_REACH_MM, distanceToLines, growLabels } from '../../core/lineart/index.ts';
+import { renderPreview } from '../../core/preview/index.ts';
+import { type Run, breather } from '../../core/run/index.ts';
+import { asTrayPencil, deriveForms, deriveRecipes, laidLayers, regionTables } from '../../planning/index.ts';
+import { readBlob } from '../db/blobs.ts';
+import { type Database } from '../db/open-database.ts';
+import { sheets } from '../db/schema.ts';
+import { found } from '../refused.ts';
+import { benchState } from './bench.ts';
+import { readLabels, readRegions } from './regions.ts';
+import { sheetState } from './sheets.ts';
+import { listPencils } from './trays.ts';
+
+/** RGB pixels of a page on its paper. */
+export interface PagePixels {
+  width: number;
+  height: number;
+  data: Uint8Array;
+}
+
+/**
+ * A sheet as it lies on the table: its print on its paper, coloured as far as its steps are done.
+ * @throws CancelledError when the run is cancelled
+ */
+export async function colouredPage(db: Database, sheetId: string, run: Run): Promise<PagePixels> {
+  const breathe = breather(run);
+  const state = await sheetState(db, sheetId);
+  const [sheet] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
+  found(sheet, 'This sheet is not on the desk.');
+  await breathe(0.05, 'opening the book');
+  const { bytes } = await readBlob(db, sheet.pictureHash);
+  const { data: grey, info } = await sharp(bytes).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
+  const paper = paperById(state.plan.page.paper);
+  const bare = rgbOfLab(labOfHex(paper.tint));
+  const colour = state.regionsFrom ? await laidColour(db, sheetId, breathe) : null;
+  const data = new Uint8Array(3 * grey.length);
+  for (let i = 0, o = 0; i < grey.length; i++) {
+    for (let c = 0; c < 3; c++, o++) data[o] = ((colour ? colour[4 * i + c] : bare[c]) * grey[i]) / 255;
+  }
+  return { width: info.width, height: info.height, data };
+}
+
+async function laidColour(db: Database, sheetId: string, breathe: (share: number, doing: string) => Promise<void>) {
+  const { plan, trayId } = await sheetState(db, sheetId);
+  const meta = await readRegions(db, sheetId);
+  const { width, height, pixelsPerMm, regions } = meta;
+  const labels = new Uint16Array(new Uint8Array(gunzipSync(await readLabels(db, sheetId))).buffer);
+  const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
+  await breathe(0.3, 'looking at what is laid');
+  const pencils = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, asTrayPencil(pencil)]));
+  const recipes = deriveRecipes(plan, regions, (id) => pencils.has(id));
+  const forms = deriveForms(plan, regions);
+  const things = plan.things.map(({ id, regionIds }) => ({
+    id,
+    regionIds,
+    form: forms.get(id) ?? 'raised',
+    recipe: recipes.get(id) ?? null,
+  }));
+  const bench = await benchState(db, sheetId);
+  const done = new Set(bench.done.map((entry) => entry.stepId));
+  const upTo = Object.fromEntries(
+    [...recipes].map(([id, { layers }]) => [id, bench.plan ? laidLayers(id, layers, done, bench.plan.steps) : 0]),
+  );
+  const distance = distanceToLines(labels, width, height);
+  const tone = pageTone({ width, height, pixelsPerMm, grown, distance, regions }, things, plan.light);
+  await breathe(0.6, 'laying the pencils');
+  const paper = paperById(plan.page.paper);
+  const tables = regionTables(
+    things,
+    regions,
+    upTo,
+    (id) => ({ optics: pencilOptics(pencils.get(id)!), key: id }),
+    { ground: bareGround(paper), key: paper.id },
+    new Map(),
+  );
+  await breathe(0.8, 'laying the pencils');
+  return renderPreview({
+    width,
+    height,
+    pixelsPerMm,
+    labels: grown,
+    tone,
+    paper: rgbOfLab(labOfHex(paper.tint)),
+    tables,
+  }).data;
+}

@@ -1,0 +1,115 @@
+import { eq } from 'drizzle-orm';
+import sharp from 'sharp';
+import type { Camera, ColourMeter, Device, Scanner } from '../../contracts/index.ts';
+import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
+import { paperById } from '../../core/laydown/index.ts';
+import { DEMO_TRAY } from '../../demo/index.ts';
+import {
+  type FlatThing,
+  type Picture,
+  type PrintedPage,
+  practiceStrip,
+  simulatedCamera,
+  simulatedMeter,
+  simulatedScanner,
+  swatchCard,
+} from '../../demo/devices/index.ts';
+import { readBlob } from '../db/blobs.ts';
+import { type Database } from '../db/open-database.ts';
+import { sheets } from '../db/schema.ts';
+import { Refused } from '../refused.ts';
+import { colouredPage } from './coloured-page.ts';
+import { listPencils } from './trays.ts';
+
+/** The devices of this desk. Where a real one is plugged in, it takes the place of the simulated one here. */
+export interface Devices {
+  scanner: Scanner;
+  camera: Camera;
+  meter: ColourMeter;
+}
+
+const MM_PER_INCH = 25.4;
+/** Pencils on a swatch card, and the codes of those on practice strips. */
+const ON_A_CARD = 12;
+const STRIPS = ['QS06', 'F-133'];
+const CARD_PAPER = 'white-book';
+
+export function simulatedDevices(db: Database, now: () => number): Devices {
+  return {
+    scanner: simulatedScanner(() => printedPages(db)),
+    camera: simulatedCamera(() => flatThings(db)),
+    meter: simulatedMeter(async ({ trayId, pencilId }) => {
+      const pencil = (await listPencils(db, trayId)).find(({ id }) => id === pencilId);
+      if (!pencil) throw new Refused(404, 'This pencil is not in the tray.');
+      return pencil;
+    }, now),
+  };
+}
+
+export function listDevices({ scanner, camera, meter }: Devices): Device[] {
+  return [scanner.device, camera.device, meter.device];
+}
+
+/** The booklet's pages as they can lie on the glass. */
+async function printedPages(db: Database): Promise<PrintedPage[]> {
+  const rows = await db.select().from(sheets).where(eq(sheets.origin, 'demo')).orderBy(sheets.title);
+  const printedOnce = rows.filter((row, i) => rows.findIndex((other) => other.pictureHash === row.pictureHash) === i);
+  return printedOnce.map(({ id, title, plan, originalHash }) => ({
+    id,
+    title,
+    says: `${plan.page.widthMm} × ${plan.page.heightMm} mm, ${paperById(plan.page.paper).name}`,
+    widthMm: plan.page.widthMm,
+    heightMm: plan.page.heightMm,
+    print: async (dpi) =>
+      printed(
+        (await readBlob(db, originalHash)).bytes,
+        Math.round((plan.page.widthMm * dpi) / MM_PER_INCH),
+        plan.page.paper,
+      ),
+  }));
+}
+
+/** A drawing printed on its paper. */
+async function printed(svg: Uint8Array, width: number, paper: string): Promise<Picture> {
+  // Drawings in millimetres grow with the square of the density.
+  const at72 = (await sharp(svg).metadata()).width;
+  const { data, info } = await sharp(svg, { density: 72 * Math.sqrt(width / at72), limitInputPixels: false })
+    .flatten({ background: '#ffffff' })
+    .resize({ width })
+    .toColourspace('b-w')
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const tint = rgbOfLab(labOfHex(paperById(paper).tint));
+  const pixels = new Uint8Array(3 * info.width * info.height);
+  for (let i = 0, o = 0; i < data.length; i++) for (let c = 0; c < 3; c++, o++) pixels[o] = (tint[c] * data[i]) / 255;
+  return { width: info.width, height: info.height, data: pixels };
+}
+
+/** What can lie under the camera: sheets as far as they are coloured, a swatch card a set, practice strips. */
+async function flatThings(db: Database): Promise<FlatThing[]> {
+  const pages = await db.select({ id: sheets.id, title: sheets.title }).from(sheets).orderBy(sheets.title);
+  const pencils = await listPencils(db, DEMO_TRAY).catch(() => []);
+  const sets = [...new Set(pencils.map(({ set }) => set))];
+  return [
+    ...pages.map(({ id, title }) => ({
+      id: `page ${id}`,
+      title,
+      says: 'the open book, coloured as far as its steps are done',
+      look: (run: Parameters<FlatThing['look']>[0]) => colouredPage(db, id, run),
+    })),
+    ...sets.map((set) => ({
+      id: `card ${set}`,
+      title: `Swatch card, ${set}`,
+      says: `the first ${ON_A_CARD} pencils, from light to full and over a black bar`,
+      look: () => swatchCard(pencils.filter((pencil) => pencil.set === set).slice(0, ON_A_CARD), CARD_PAPER),
+    })),
+    ...pencils
+      .filter(({ code }) => STRIPS.includes(code))
+      .map((pencil) => ({
+        id: `strip ${pencil.code}`,
+        title: `Practice strip, ${pencil.code}`,
+        says: 'one pencil from light to full',
+        look: () => practiceStrip(pencil, CARD_PAPER, 1),
+      })),
+  ];
+}

@@ -1,0 +1,134 @@
+import { expect } from 'chai';
+import { SheetCard, SheetState, newThing } from '../contracts/index.ts';
+import { emptyDesk, foundIn, gridPng } from './test/desk.ts';
+
+const SHEET = 'sheet-shelf';
+
+describe('sheets on the shelf', () => {
+  let desk: Awaited<ReturnType<typeof emptyDesk>>;
+  const cards = async () => SheetCard.array().parse((await desk.api.get('/api/sheets')).body);
+  const edit = (change: object) => desk.api.patch(`/api/sheets/${SHEET}`).send(change);
+
+  beforeEach(async () => {
+    desk = await emptyDesk();
+    const png = await gridPng(2, 2);
+    await desk.api
+      .post('/api/sheets')
+      .field({ id: SHEET, title: 'A grid' })
+      .attach('file', png, 'grid.png')
+      .expect(200);
+    const { meta, labels } = await foundIn(png, 10);
+    await desk.api
+      .put(`/api/sheets/${SHEET}/regions`)
+      .field('meta', JSON.stringify(meta))
+      .attach('labels', labels, 'labels.gz')
+      .expect(200);
+    await desk.api
+      .post(`/api/sheets/${SHEET}/commands`)
+      .send({
+        id: 'name-roof',
+        stage: 'page',
+        label: 'name Roof',
+        baseRevision: 0,
+        change: { things: [newThing({ id: 'thing-roof', name: 'Roof', regionIds: [1, 2], material: 'wood' })] },
+      })
+      .expect(200);
+  });
+
+  it('lie on the shelf when they are brought in', async () => {
+    expect((await cards()).map(({ place }) => place)).to.deep.equal(['shelf']);
+  });
+
+  it('go into the drawer, are thrown away and come back with everything decided', async () => {
+    for (const place of ['drawer', 'bin', 'shelf'] as const) {
+      await edit({ place }).expect(200);
+      const [card] = await cards();
+      expect(card).to.include({ place, things: 1, regions: 4 });
+    }
+    const sheet = SheetState.parse((await desk.api.get(`/api/sheets/${SHEET}`)).body);
+    expect(sheet.plan.things[0]).to.include({ name: 'Roof', material: 'wood' });
+    expect(sheet.undo).to.equal('name Roof');
+  });
+
+  it('are not worked on by being put by: the order of the shelf stays', async () => {
+    const [{ updatedAt }] = await cards();
+    await edit({ place: 'drawer' }).expect(200);
+    expect((await cards())[0].updatedAt).to.equal(updatedAt);
+    await edit({ title: 'Another grid' }).expect(200);
+    expect((await cards())[0].updatedAt).to.not.equal(updatedAt);
+  });
+
+  it('refuse a place that is none and a name that is empty', async () => {
+    await edit({ place: 'attic' }).expect(422);
+    await edit({ title: '  ' }).expect(422);
+    expect((await cards())[0]).to.include({ title: 'A grid', place: 'shelf' });
+  });
+
+  it('are copied with page, regions and plan, as a sheet of one’s own with nothing to undo', async () => {
+    const copy = { id: 'sheet-copy', title: 'A grid, copy' };
+    const { body } = await desk.api.post(`/api/sheets/${SHEET}/copies`).send(copy).expect(200);
+    const sheet = SheetState.parse(body);
+    expect(sheet).to.include({ ...copy, origin: 'own', undo: null });
+    expect(sheet.plan.things[0].name).to.equal('Roof');
+    const [one, other] = await Promise.all(
+      [SHEET, copy.id].map(async (id) => (await desk.api.get(`/api/sheets/${id}/regions`)).body),
+    );
+    expect(other).to.deep.equal(one);
+    await desk.api
+      .post(`/api/sheets/${copy.id}/commands`)
+      .send({
+        id: 'drop-roof',
+        stage: 'page',
+        label: 'no things',
+        baseRevision: sheet.revision,
+        change: { things: [] },
+      })
+      .expect(200);
+    const first = SheetState.parse((await desk.api.get(`/api/sheets/${SHEET}`)).body);
+    expect(first.plan.things).to.have.length(1);
+  });
+
+  it('are copied once, however often the same copy is asked for', async () => {
+    const copy = { id: 'sheet-copy', title: 'A grid, copy' };
+    for (let k = 0; k < 2; k++) await desk.api.post(`/api/sheets/${SHEET}/copies`).send(copy).expect(200);
+    expect(await cards()).to.have.length(2);
+    await desk.api
+      .post('/api/sheets/sheet-nowhere/copies')
+      .send({ ...copy, id: 'sheet-third' })
+      .expect(404);
+    expect(await cards()).to.have.length(2);
+  });
+});
+
+describe('a page taken out of a PDF', () => {
+  it('keeps the PDF, and the size that it says', async () => {
+    const desk = await emptyDesk();
+    const { body } = await desk.api
+      .post('/api/sheets')
+      .field({ id: 'sheet-pdf', title: 'A page', widthMm: '210', heightMm: '148' })
+      .attach('file', await gridPng(3, 2), 'page.png')
+      .attach('original', Buffer.from('%PDF-1.7\n…'), 'book.pdf')
+      .expect(200);
+    expect(SheetState.parse(body).plan.page).to.include({ widthMm: 210, heightMm: 148 });
+  });
+
+  it('is refused when what it was taken out of is neither a PDF nor a picture, and nothing is kept', async () => {
+    const desk = await emptyDesk();
+    await desk.api
+      .post('/api/sheets')
+      .field({ id: 'sheet-odd', title: 'A page' })
+      .attach('file', await gridPng(3, 2), 'page.png')
+      .attach('original', Buffer.from('milk, bread'), 'list.txt')
+      .expect(415);
+    expect((await desk.api.get('/api/sheets')).body).to.deep.equal([]);
+  });
+
+  it('is refused at a size that no page has', async () => {
+    const desk = await emptyDesk();
+    await desk.api
+      .post('/api/sheets')
+      .field({ id: 'sheet-wall', title: 'A wall', widthMm: '5000', heightMm: '4000' })
+      .attach('file', await gridPng(3, 2), 'page.png')
+      .expect(422);
+  });
+});
