@@ -164,8 +164,10 @@ describe('a page turned by a quarter', () => {
           map.regions.map(({ usableWidthMm }) => Math.round(1e6 * usableWidthMm)).sort((a, b) => a - b);
         expect(areas(other)).to.deep.equal(areas(one));
         expect(widths(other)).to.deep.equal(widths(one));
-        const long = (map: typeof one) => map.neighbours.filter(({ lengthMm }) => lengthMm > 1).length;
-        expect(long(other)).to.equal(long(one));
+        // Where the ink that two regions share is parted one pixel differently, a border may be that much longer.
+        const borders = (map: typeof one) => map.neighbours.map(({ lengthMm }) => lengthMm).sort((a, b) => b - a);
+        const [longest, others] = [borders(one), borders(other)];
+        longest.forEach((mm, k) => expect(others[k] ?? 0).to.be.closeTo(mm, 4 / PER_MM));
         for (const { id, pole } of one.regions) {
           const [x, y] = [Math.floor(pole.x * PER_MM), Math.floor(pole.y * PER_MM)];
           const there = other.labels[x * other.width + (one.height - 1 - y)];

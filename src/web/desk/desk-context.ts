@@ -20,7 +20,7 @@ export interface Desk {
   /** Pixels of the working picture per mm of the page. */
   pixelsPerMm: number;
   picture: ImageBitmap;
-  /** Null until regions have been found at the sheet's present size. */
+  /** Null until regions have been found at the sheet's present size, and while those are being fetched. */
   page: PageRegions | null;
   /** The recipe of each thing that has a family, by thing id. */
   recipes: ReadonlyMap<string, Recipe>;

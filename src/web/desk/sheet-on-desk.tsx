@@ -22,12 +22,15 @@ export function SheetOnDesk() {
     loadPicture(sheet!.id, sheet!.picture.hash),
   );
   const page = usePage(sheet);
+  // A stage once shown stays: its keys, its scroll and what is under way there outlive regions that are found anew.
+  const [shown, setShown] = useState<string | null>(null);
+  if (sheet && page !== 'loading' && shown !== sheetId) setShown(sheetId);
   if (error) return <Failed sentence={sentenceOf(error)} />;
   if (picture.failed) return <Failed sentence={picture.failed} />;
-  if (!sheet || !pencils || !picture.value || page === 'loading')
+  if (!sheet || !pencils || !picture.value || (page === 'loading' && shown !== sheetId))
     return <Waiting doing="laying the sheet on the desk" />;
   return (
-    <WithDerived sheet={sheet} pencils={pencils} picture={picture.value} page={page}>
+    <WithDerived sheet={sheet} pencils={pencils} picture={picture.value} page={page === 'loading' ? null : page}>
       <Outlet />
     </WithDerived>
   );

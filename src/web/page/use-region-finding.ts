@@ -16,7 +16,7 @@ export type FindingState =
 
 /** Finds the regions of the sheet on the desk whenever none hold for its present size, and stores them. */
 export function useRegionFinding() {
-  const { sheet, page, pixelsPerMm } = useDesk();
+  const { sheet, pixelsPerMm } = useDesk();
   const [finding, setFinding] = useState<FindingState>({ state: 'idle' });
   const [store] = useStoreRegionsMutation();
   const job = useRef<Job<unknown> | null>(null);
@@ -51,7 +51,7 @@ export function useRegionFinding() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [url, pixelsPerMm, from, sheetId, store]);
 
-  const missing = page === null;
+  const missing = sheet.regionsFrom !== from;
   useEffect(() => {
     if (!missing) return;
     const soon = setTimeout(() => void start(), 0);
