@@ -6,11 +6,13 @@ import { benchLayers } from './layers.ts';
 import { benchLineart } from './lineart.ts';
 import { benchPalette } from './palette.ts';
 import { benchSheets } from './sheets.ts';
+import { benchThings } from './things.ts';
 import { benchSequence } from './sequence.ts';
 
 const tables: Record<string, () => Promise<void>> = {
   lineart: benchLineart,
   sheets: benchSheets,
+  things: benchThings,
   layers: benchLayers,
   palette: benchPalette,
   sequence: benchSequence,

@@ -23,6 +23,11 @@ describe('the Sheet stage', function () {
   const stored = async (path: string): Promise<unknown> => (await fetch(`${desk.url}/api${path}`)).json();
   const regions = async () => RegionsMeta.parse(await stored('/sheets/ferry-steps/regions'));
   const state = async () => SheetState.parse(await stored('/sheets/ferry-steps'));
+  /** The sheet as it is stored once nothing is on its way any more. */
+  const saved = async () => {
+    await page.getByText('Saved', { exact: true }).waitFor();
+    return state();
+  };
   /** Waits until the regions shown are those of the plan as it now stands. */
   const foundAnew = async (before: string | null) => {
     for (let i = 0; i < 600; i++) {
@@ -78,6 +83,25 @@ describe('the Sheet stage', function () {
     await page.getByRole('button', { name: /^Undo/ }).click();
     await foundAnew((await state()).regionsFrom);
     expect((await regions()).regions).to.have.length(before);
+  });
+
+  it('guesses what belongs together, asks a few things by one key each, and takes it all away again', async () => {
+    await page.getByRole('button', { name: 'Guess what belongs together' }).click();
+    await page.getByText('What is the dark area?').waitFor();
+    await page.keyboard.press('1');
+    await page.getByText('1 asked').waitFor();
+    await page.getByText(/dark part/).waitFor();
+    await page.keyboard.press('0');
+    await page.getByText('2 asked').waitFor();
+    await page.getByRole('button', { name: /^Take over \d+$/ }).click();
+    await page.getByText('every one of them in a thing').waitFor();
+    await page.getByText(/\d+ are guesses/).waitFor();
+    const { plan } = await saved();
+    expect(plan.things.every(({ guessed }) => guessed)).to.equal(true);
+    expect(plan.things.filter(({ material }) => material === 'sky')).to.have.length(1);
+    await page.getByRole('button', { name: 'Take them away' }).click();
+    await page.getByRole('button', { name: 'Guess what belongs together' }).waitFor();
+    expect((await saved()).plan.things).to.deep.equal([]);
   });
 
   it('halves a region, joins the halves again, and leaves the rest as it was', async () => {

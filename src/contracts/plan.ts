@@ -105,7 +105,7 @@ const sections = {
   /** From what lies in front to what lies behind. */
   things: z
     .array(Thing)
-    .max(2000)
+    .max(5000)
     .refine((things) => {
       const ids = things.flatMap((thing) => thing.regionIds);
       return new Set(ids).size === ids.length;

@@ -25,11 +25,12 @@ export function deriveRecipes(
   return recipes;
 }
 
-/** The form of each thing: chosen, or proposed from where its largest region lies. */
+/** The form of each thing: chosen, or proposed from what it is made of and where its largest region lies. */
 export function deriveForms(plan: Plan, regions: readonly Region[]): Map<string, string> {
   const forms = new Map<string, string>();
+  const materials = new Map(plan.things.map(({ id, material }) => [id, material]));
   for (const [id, own] of regionsOfThings(plan, regions)) {
-    if (own.length) forms.set(id, plan.forms[id] ?? proposeForm(own, plan.page));
+    if (own.length) forms.set(id, plan.forms[id] ?? proposeForm(own, plan.page, materials.get(id)));
   }
   return forms;
 }

@@ -6,3 +6,4 @@ export { laidLayers } from './laid-layers.ts';
 export { type LaidThing, regionTables } from './region-tables.ts';
 export { regionsKey } from './regions-key.ts';
 export { summariseSheet } from './summarise-sheet.ts';
+export { withGuesses } from './with-guesses.ts';

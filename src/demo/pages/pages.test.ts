@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { type RegionMap, findRegions } from '../../core/lineart/index.ts';
+import { type RegionMap, LINE_REACH_MM, findRegions, growLabels } from '../../core/lineart/index.ts';
+import { proposeThings, readPage } from '../../core/things/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { DRAWN, type Truth } from '../draw/index.ts';
 import { DEMO_PAGES, type DemoPage, markOf } from './index.ts';
@@ -67,6 +68,22 @@ for (const page of DEMO_PAGES) {
       for (const { id } of found) met.set(id, (met.get(id) ?? 0) + 1);
       const lost = found.filter(({ region, id }) => region.closed && (id === 0 || met.get(id) !== 1));
       expect(lost.map(({ region }) => `${region.name} at ${region.at.x}, ${region.at.y}`)).to.deep.equal([]);
+    });
+
+    it('has its regions gathered by guesses of which nearly all keep to one thing', async () => {
+      const map = await regionsOf(page);
+      const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * map.pixelsPerMm));
+      const { guesses } = proposeThings(await readPage(grown, map));
+      const guessOf = new Map(guesses.flatMap(({ regionIds }, k) => regionIds.map((id) => [id, k] as const)));
+      const areas = guesses.map(() => new Map<string, number>());
+      for (const { name, at, areaMm2 } of all) {
+        const own = areas[guessOf.get(idAt(map, at.x, at.y)) ?? -1];
+        own?.set(name, (own.get(name) ?? 0) + areaMm2);
+      }
+      const sum = (values: Iterable<number>) => [...values].reduce((a, b) => a + b, 0);
+      const kept = sum(areas.map((own) => Math.max(0, ...own.values())));
+      expect(kept / sum(areas.map((own) => sum(own.values())))).to.be.above(0.88);
+      expect(guesses.length).to.be.below(0.55 * map.regions.length);
     });
 
     it('leaks only at the gaps that were left on purpose', () => {

@@ -63,6 +63,18 @@ export function useTonePicture(light: Light): HTMLCanvasElement | null {
   return usePixels(page !== null, () => pageWorker.tonePicture(key, things, light, step), [key, things, light, step]);
 }
 
+/** The page's regions in greys, by region id; null until it is there. */
+export function useShadePicture(shades: Uint8Array | null): HTMLCanvasElement | null {
+  const desk = useDesk();
+  const key = desk.page?.key ?? '';
+  const step = stepFor(desk);
+  return usePixels(shades !== null && desk.page !== null, () => pageWorker.shadePicture(key, shades!, step), [
+    key,
+    shades,
+    step,
+  ]);
+}
+
 /** A veil over all but the zone of a step; null until it is there. */
 export function useZoneVeil(
   step: Pick<Step, 'regionIds' | 'zone' | 'halfWidthMm'> | undefined,

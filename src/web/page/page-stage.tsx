@@ -7,8 +7,10 @@ import { backToSheet } from '../desk/back-to-sheet.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
+import { useShadePicture } from '../desk/use-preview.ts';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePlanChange } from '../api/use-plan.ts';
+import { GuessThings } from './guess-things.tsx';
 import { SettleGaps } from './settle-gaps.tsx';
 import { Mending } from './mending.tsx';
 import { withMends, withinRegion } from './mending-moves.ts';
@@ -29,7 +31,9 @@ export function PageStage() {
   const [picked, setPicked] = useState<number | null>(null);
   const finding = useRegionFinding();
   const change = usePlanChange(sheet.id, 'page');
-  const [doing, setDoing] = useState<'all' | 'gaps' | 'wishes' | 'line'>('all');
+  const [doing, setDoing] = useState<'all' | 'gaps' | 'wishes' | 'line' | 'guesses'>('all');
+  const [shades, setShades] = useState<Uint8Array | null>(null);
+  const greys = useShadePicture(doing === 'guesses' ? shades : null);
   const leave = () => {
     setDoing('all');
     backToSheet();
@@ -53,7 +57,8 @@ export function PageStage() {
       title="Sheet"
       centre={
         <SheetView
-          selected={chosen}
+          under={greys}
+          selected={doing === 'guesses' ? [] : chosen}
           lit={lit}
           onPick={pick}
           onHover={setHovered}
@@ -78,6 +83,8 @@ export function PageStage() {
       side={
         doing === 'gaps' && page ? (
           <SettleGaps onLeave={leave} />
+        ) : doing === 'guesses' && page ? (
+          <GuessThings onLeave={leave} onShades={setShades} />
         ) : doing === 'wishes' ? (
           <Wishes onLeave={leave} />
         ) : (
@@ -90,7 +97,7 @@ export function PageStage() {
                 {chosen.length > 0 && !thingId && <Mending regionIds={chosen} onLine={() => setDoing('line')} />}
               </div>
             )}
-            {page && <Things />}
+            {page && <Things onGuess={() => setDoing('guesses')} />}
           </>
         )
       }

@@ -115,7 +115,7 @@ function ThingRow({ thing }: { thing: Thing }) {
         <span className={clsx('truncate', chosen && 'font-bold')}>{thing.name}</span>
         {whole && <span className="truncate text-sm text-soft">of {whole.name}</span>}
         <span className="ml-auto shrink-0 text-sm text-soft">
-          {thing.regionIds.length} {thing.regionIds.length === 1 ? 'region' : 'regions'}
+          {thing.guessed ? 'a guess' : thing.regionIds.length === 1 ? '1 region' : `${thing.regionIds.length} regions`}
         </span>
       </button>
       <button

@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'react';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { z } from 'zod';
-import { type Thing, Name, newThing } from '../../contracts/index.ts';
+import { type Plan, type Thing, Name, newThing } from '../../contracts/index.ts';
 import { useNameFromKeyMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
@@ -14,9 +14,10 @@ import { backToSheet } from '../desk/back-to-sheet.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section } from '../parts/index.ts';
 import { ThingList } from './thing-list.tsx';
+import { without } from './without.ts';
 
 /** The things of the page: gathering regions into one, naming them all by the page's key, and the list of them. */
-export function Things() {
+export function Things({ onGuess }: { onGuess(): void }) {
   const { sheet, page } = useDesk();
   const dispatch = useAppDispatch();
   const { regionIds, thingId } = useAppSelector((state) => state.atTheDesk);
@@ -24,19 +25,61 @@ export function Things() {
   const named = new Set(things.flatMap((thing) => thing.regionIds));
   const rest = (page?.regions ?? []).flatMap(({ id }) => (named.has(id) ? [] : [id]));
   return (
-    <Section filling title="Things" aside={things.length > 0 && `${things.length} named`}>
+    <Section filling title="Things" aside={things.length > 0 && things.length}>
       {things.length === 0 && regionIds.length === 0 && (
         <p className="mb-2 text-soft">A thing is a set of regions that belong together: a lantern, a roof, the sky.</p>
       )}
       {regionIds.length > 0 && !thingId && <Gather regionIds={regionIds} />}
       {sheet.hasKey && rest.length > 0 && <NameFromKey />}
       {regionIds.length === 0 && rest.length > 0 && (
-        <Button look="bare" onClick={() => dispatch(chooseRegions(rest))}>
-          Choose the {rest.length} regions in no thing
-        </Button>
+        <div className="-mx-3 flex flex-wrap">
+          <Button look="bare" onClick={onGuess}>
+            Guess what belongs together
+          </Button>
+          <Button look="bare" onClick={() => dispatch(chooseRegions(rest))}>
+            Choose the {rest.length} regions in no thing
+          </Button>
+        </div>
       )}
+      <Guesses />
       <ThingList />
     </Section>
+  );
+}
+
+/** What is still a guess among the things: kept as it is, or taken away again. */
+function Guesses() {
+  const { sheet } = useDesk();
+  const dispatch = useAppDispatch();
+  const change = usePlanChange(sheet.id, 'page');
+  const { things } = sheet.plan;
+  const guesses = things.filter(({ guessed }) => guessed);
+  if (guesses.length === 0) return null;
+  const takeAway = () => {
+    dispatch(chooseThing(null));
+    const part = guesses.reduce<Plan>((plan, { id }) => ({ ...plan, ...without(plan, id) }), sheet.plan);
+    const { families, forms, layers } = part;
+    void change(`take ${guesses.length} guesses away`, { things: part.things, families, forms, layers });
+  };
+  return (
+    <div className="-mx-3 flex flex-wrap items-baseline" role="group" aria-label="Guesses">
+      <span className="px-3 text-soft">
+        {guesses.length} {guesses.length === 1 ? 'is a guess' : 'are guesses'}
+      </span>
+      <Button
+        look="bare"
+        onClick={() =>
+          void change(`keep ${guesses.length} guesses`, {
+            things: things.map((thing) => ({ ...thing, guessed: false })),
+          })
+        }
+      >
+        Keep them all
+      </Button>
+      <Button look="bare" onClick={takeAway}>
+        Take them away
+      </Button>
+    </div>
   );
 }
 

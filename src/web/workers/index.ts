@@ -6,6 +6,7 @@ import { type PageWorker } from './page.worker.ts';
 import { type PencilWorker } from './pencil.worker.ts';
 import { type PhotoWorker } from './photo.worker.ts';
 
+export { greysApart } from './greys-apart.ts';
 export type { LaidPencil } from './pencil.worker.ts';
 export type { PreviewRequest } from './page.worker.ts';
 

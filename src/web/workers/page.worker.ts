@@ -21,9 +21,11 @@ import {
   greyOfRgba,
   growLabels,
 } from '../../core/lineart/index.ts';
+import { type PageReading, type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
 import { type PreviewWindow, type ToneTable, renderPreview } from '../../core/preview/index.ts';
 import { type Recipe, type Zone, shareInZone } from '../../core/recipe/index.ts';
 import { regionTables } from '../../planning/index.ts';
+import { greysApart } from './greys-apart.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
 /** A page as this worker keeps it, so that labels cross over once. */
@@ -35,6 +37,8 @@ interface OpenPage {
   distance: Float32Array;
   regions: readonly Region[];
   tone: { key: string; values: Uint8Array } | null;
+  /** What it shows of its things, once that was asked for. */
+  reading: PageReading | null;
 }
 
 export interface PreviewRequest {
@@ -104,8 +108,32 @@ const api = {
     if (pages.has(key)) return;
     const grown = growLabels(page.labels, page.width, page.height, Math.ceil(LINE_REACH_MM * page.pixelsPerMm));
     const distance = distanceToLines(page.labels, page.width, page.height);
-    pages.set(key, { ...page, grown, distance, tone: null });
+    pages.set(key, { ...page, grown, distance, tone: null, reading: null });
     if (pages.size > 2) pages.delete(pages.keys().next().value!);
+  },
+
+  /** Proposes things for the regions of a page that are in none. */
+  propose(jobId: string, key: string, alike: RegionMap['alike'], options: ProposeOptions, report: Report) {
+    return outcomeOf(async () => {
+      const page = openPage(key);
+      page.reading ??= await readPage(page.grown, { ...page, regions: [...page.regions], alike }, runOf(jobId, report));
+      return proposeThings(page.reading, options);
+    });
+  },
+
+  /** The regions of a page in greys given by region id, and white beside them. */
+  shadePicture(key: string, shades: Uint8Array, step: number) {
+    const page = openPage(key);
+    const width = Math.ceil(page.width / step);
+    const height = Math.ceil(page.height / step);
+    const data = new Uint8ClampedArray(4 * width * height).fill(255);
+    for (let y = 0, p = 0; y < height; y++) {
+      for (let x = 0; x < width; x++, p += 4) {
+        const label = page.grown[y * step * page.width + x * step];
+        if (label > 0 && label < shades.length) data[p] = data[p + 1] = data[p + 2] = shades[label];
+      }
+    }
+    return transfer({ width, height, data }, [data.buffer]);
   },
 
   /** The tone of the page as a grey picture: what the light alone does. */
@@ -235,37 +263,16 @@ function movedMends(wishes: FindOptions, { left, top }: { left: number; top: num
   return { ...wishes, mends };
 }
 
-const GREYS = [236, 216, 196, 176, 156];
-
 /** Regions in five greys, ink black, what is no region white. */
 function greysOf({ labels, neighbours, regions }: RegionMap): Uint8ClampedArray<ArrayBuffer> {
-  const shade = shadesApart(regions.length, neighbours);
+  const greys = greysApart(regions.length, neighbours);
   const data = new Uint8ClampedArray(4 * labels.length);
   for (let i = 0, p = 0; i < labels.length; i++, p += 4) {
     const label = labels[i];
-    const grey = label === 0 ? 24 : label === NO_REGION ? 255 : GREYS[shade[label]];
-    data[p] = data[p + 1] = data[p + 2] = grey;
+    data[p] = data[p + 1] = data[p + 2] = label === 0 ? 24 : label === NO_REGION ? 255 : greys[label];
     data[p + 3] = 255;
   }
   return data;
-}
-
-/** For each region the grey that the fewest of its neighbours have. */
-function shadesApart(count: number, neighbours: RegionMap['neighbours']): Uint8Array {
-  const beside: number[][] = Array.from({ length: count + 1 }, () => []);
-  for (const { a, b } of neighbours) beside[b].push(a);
-  const shade = new Uint8Array(count + 1);
-  for (let id = 1; id <= count; id++) {
-    const taken = GREYS.map((_, k) => beside[id].filter((other) => shade[other] === k).length);
-    const start = id % GREYS.length;
-    let best = start;
-    for (let k = 0; k < GREYS.length; k++) {
-      const next = (start + k) % GREYS.length;
-      if (taken[next] < taken[best]) best = next;
-    }
-    shade[id] = best;
-  }
-  return shade;
 }
 
 async function readPicture(url: string) {
