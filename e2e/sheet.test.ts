@@ -237,6 +237,24 @@ describe('a page brought in', function () {
     expect(meta.regions.length).to.be.within(500, 700);
   });
 
+  it('half coloured keeps its colours as they are, and asks how much those places still take', async () => {
+    const { meta } = await sheetHere();
+    const coloured = meta.seen!.grounds.filter(({ kind }) => kind === 'coloured');
+    expect(coloured.length).to.be.within(90, 250);
+    await page.getByText(`${meta.seen!.grounds.length} are not bare.`).waitFor();
+    await page.getByRole('button', { name: 'Choose them' }).click();
+    await page.getByRole('button', { name: /^What lies there/ }).click();
+    await page.getByText('Until that is said, some is taken to be left.').waitFor();
+    await page.getByRole('radio', { name: 'plenty' }).click();
+    await page.getByText('Until that is said').waitFor({ state: 'detached' });
+    await page.getByText('Saved', { exact: true }).waitFor();
+    const { plan } = (await sheetHere()).sheet;
+    expect(Object.keys(plan.grounds)).to.have.length(meta.seen!.grounds.length);
+    expect(Object.values(plan.grounds).every(({ toothLeft }) => toothLeft === 'plenty')).to.equal(true);
+    await page.keyboard.press('Control+z');
+    await page.getByText('Until that is said').waitFor();
+  });
+
   it('as a PDF asks which of its pages, and knows its real size', async () => {
     await bring('two-pages.pdf', 'application/pdf', twoPagePdf());
     await page.getByText('two-pages.pdf has 2 pages.').waitFor();

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PRESSURES } from '../core/laydown/index.ts';
+import { PRESSURES, TOOTH_LEFT } from '../core/laydown/index.ts';
 import { Hex, Id, Millimetres, Name } from './primitives.ts';
 
 export const RegionId = z.number().int().min(1).max(65_535);
@@ -61,6 +61,22 @@ export const REGION_USES = ['not to colour', 'leave white'] as const;
 export const RegionUse = z.enum(REGION_USES);
 export type RegionUse = z.infer<typeof RegionUse>;
 
+/** What to do with dots and lines that the artist put into a region to suggest shade or pattern. */
+export const TEXTURES = ['follow', 'ignore'] as const;
+export const Texture = z.enum(TEXTURES);
+export type Texture = z.infer<typeof Texture>;
+
+/** What lies on a region before anything is laid by plan. */
+export const GROUND_KINDS = ['bare', 'printed grey', 'wash', 'coloured'] as const;
+export const RegionGround = z.object({
+  kind: z.enum(GROUND_KINDS),
+  /** As seen; of no meaning where it is bare. */
+  colour: Hex,
+  /** How much a coloured place still takes, as it feels; null where nobody felt it. */
+  toothLeft: z.enum(TOOTH_LEFT).nullable(),
+});
+export type RegionGround = z.infer<typeof RegionGround>;
+
 /** What else is known of the paper beside its tooth and tint; null where nobody said. */
 export const PaperFacts = z.object({
   weightGsm: z.number().min(40, 'Paper weighs at least 40 g/m².').max(800, 'Paper weighs at most 800 g/m².').nullable(),
@@ -97,11 +113,16 @@ export const LayerEdit = z.object({ pressure: z.enum(PRESSURES).optional(), pass
 
 const byThing = <T extends z.ZodType>(value: T) => z.record(Id, value);
 
+const byRegion = <T extends z.ZodType>(value: T) => z.record(z.string().regex(/^[1-9]\d{0,4}$/), value);
+
 const sections = {
   page: Page,
   paperFacts: PaperFacts,
   finding: Finding,
-  uses: z.record(z.string().regex(/^[1-9]\d{0,4}$/), RegionUse),
+  uses: byRegion(RegionUse),
+  /** What a person said of single regions' grounds, over what was read from the page. */
+  grounds: byRegion(RegionGround),
+  textures: byRegion(Texture),
   /** From what lies in front to what lies behind. */
   things: z
     .array(Thing)
@@ -130,6 +151,8 @@ export const Plan = z.object({
   paperFacts: sections.paperFacts.default(UNKNOWN_PAPER),
   finding: sections.finding.default(USUAL_FINDING),
   uses: sections.uses.default({}),
+  grounds: sections.grounds.default({}),
+  textures: sections.textures.default({}),
 });
 export type Plan = z.infer<typeof Plan>;
 
@@ -160,6 +183,8 @@ export function emptyPlan(page: Page): Plan {
     paperFacts: UNKNOWN_PAPER,
     finding: USUAL_FINDING,
     uses: {},
+    grounds: {},
+    textures: {},
     things: [],
     wheel: { anchor: 60, scheme: 'complementary' },
     families: {},

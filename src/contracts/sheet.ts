@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Id, Name, Origin, Time } from './primitives.ts';
+import { Hex, Id, Name, Origin, Time } from './primitives.ts';
 import { SHAPE_KINDS } from '../core/lineart/index.ts';
 import { Plan } from './plan.ts';
 
@@ -33,6 +33,8 @@ export const SheetState = z.object({
   trayId: Id,
   /** Size of the working picture, pixels. */
   picture: z.object({ width: z.int(), height: z.int(), hash: z.string() }),
+  /** Hash of the page in colour, smaller; null where it was printed as a drawing. */
+  coloursHash: z.string().nullable(),
   /** Whether the sheet came with a key that names its things. */
   hasKey: z.boolean(),
   revision: z.int(),
@@ -76,6 +78,16 @@ export const RegionsMeta = z.object({
     .min(1)
     .max(65_535),
   neighbours: z.array(z.object({ a: z.int(), b: z.int(), lengthMm: z.number() })),
+  /** What was read from the page in colour: the paper and every region that is not bare; null where nothing was read. */
+  seen: z
+    .object({
+      paper: Hex,
+      grounds: z.array(
+        z.object({ region: z.int().min(1).max(65_535), kind: z.enum(['printed grey', 'coloured']), colour: Hex }),
+      ),
+    })
+    .nullable()
+    .default(null),
   /** Sets of regions of the same shape, the largest set first. */
   alike: z.array(z.array(z.int().min(1).max(65_535)).min(2)),
   doubts: z.array(

@@ -2,6 +2,7 @@
 export { asTrayPencil } from './as-tray-pencil.ts';
 export { benchPlanFrom, openSteps } from './bench-plan.ts';
 export { deriveForms, deriveRecipes, regionsOfThings } from './derive.ts';
+export { type KeyedGround, groundFinder, groundsOf } from './grounds.ts';
 export { laidLayers } from './laid-layers.ts';
 export { type LaidThing, regionTables } from './region-tables.ts';
 export { regionsKey } from './regions-key.ts';

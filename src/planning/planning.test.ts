@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { NewBenchPlan, type Pencil, type Plan, USUAL_FINDING, emptyPlan, newThing } from '../contracts/index.ts';
 import { labOfHex } from '../core/colour/index.ts';
 import { sequence, validateSequence } from '../core/bench/index.ts';
-import { bareGround, pencilOptics, whiteBook } from '../core/laydown/index.ts';
+import { pencilOptics, whiteBook } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type ToneTable } from '../core/preview/index.ts';
 import {
@@ -11,6 +11,8 @@ import {
   benchPlanFrom,
   deriveForms,
   deriveRecipes,
+  groundFinder,
+  groundsOf,
   laidLayers,
   openSteps,
   regionTables,
@@ -123,7 +125,8 @@ describe('tables of regions', () => {
       regions,
       upTo,
       (id) => ({ optics: optics.get(id)!, key: id }),
-      { ground: bareGround(whiteBook), key: 'white' },
+      groundFinder(whiteBook, new Map()),
+      [],
       built,
     );
 
@@ -143,7 +146,8 @@ describe('tables of regions', () => {
       regions,
       {},
       () => ({ optics: optics.get('pencil-K1')!, key: 'k' }),
-      { ground: bareGround(whiteBook), key: 'white' },
+      groundFinder(whiteBook, new Map()),
+      [],
       new Map(),
     );
     expect(bare).to.deep.equal([null, null, null, null, null]);
@@ -181,5 +185,33 @@ describe('a stored pencil', () => {
   it('without an opacity of its own has its type’s', () => {
     expect(asTrayPencil(pencils[0])).to.deep.include({ opacity: undefined, masstone: labOfHex('#5e3a26') });
     expect(asTrayPencil({ ...pencils[0], opacity: 0.4 }).opacity).to.equal(0.4);
+  });
+});
+
+describe('the grounds of a page', () => {
+  const read = { paper: '#f3ead8', grounds: [{ region: 2, kind: 'coloured' as const, colour: '#cc8844' }] };
+
+  it('are what was read, unless a person said otherwise', () => {
+    expect([...groundsOf({ grounds: {} }, read)]).to.deep.equal([
+      [2, { kind: 'coloured', colour: '#cc8844', toothLeft: null }],
+    ]);
+    const said = { kind: 'wash' as const, colour: '#88aacc', toothLeft: null };
+    expect([...groundsOf({ grounds: { 2: { ...said, kind: 'bare' }, 3: said } }, read)]).to.deep.equal([[3, said]]);
+    expect(groundsOf({ grounds: {} }, null).size).to.equal(0);
+  });
+
+  it('are worked out once for like ones, and differ by the tooth that is left', () => {
+    const ground = (toothLeft: 'plenty' | 'none') => ({ kind: 'coloured' as const, colour: '#cc8844', toothLeft });
+    const find = groundFinder(
+      whiteBook,
+      new Map([
+        [1, ground('plenty')],
+        [2, ground('plenty')],
+        [3, ground('none')],
+      ]),
+    );
+    expect(find(1)).to.equal(find(2));
+    expect(find(3).ground.filled).to.be.above(find(1).ground.filled);
+    expect(find(4).ground.filled).to.equal(0);
   });
 });

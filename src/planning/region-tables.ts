@@ -1,7 +1,8 @@
-import { type Ground, type PencilOptics } from '../core/laydown/index.ts';
+import { type PencilOptics } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type ToneTable, toneTables } from '../core/preview/index.ts';
 import { type Recipe, layersFor } from '../core/recipe/index.ts';
+import { type KeyedGround } from './grounds.ts';
 
 /** What is laid on the regions of a thing. */
 export interface LaidThing {
@@ -11,9 +12,10 @@ export interface LaidThing {
 }
 
 /**
- * The tone table that each region is painted by, at its id; null where nothing is laid. Like regions share a table,
+ * The tone table that each region is painted by, at its id; null where nothing lies on bare paper. Like regions share a table,
  * and tables are kept in `built` for the next time.
  * @param upTo layers laid so far by thing id; things that are not named have all of theirs
+ * @param grounded ids of the regions that hold something before anything is laid
  * @param opticsOf the optics of a pencil, and a key that changes when they do
  */
 export function regionTables(
@@ -21,11 +23,21 @@ export function regionTables(
   regions: readonly Region[],
   upTo: Readonly<Record<string, number>>,
   opticsOf: (pencil: string) => { optics: PencilOptics; key: string },
-  ground: { ground: Ground; key: string },
+  groundOf: (regionId: number) => KeyedGround,
+  grounded: Iterable<number>,
   built: Map<string, ToneTable[]>,
 ): (ToneTable | null)[] {
   const widthOf = new Map(regions.map((region) => [region.id, region.usableWidthMm]));
   const tables: (ToneTable | null)[] = new Array(regions.length + 1).fill(null);
+  const tablesFor = (key: string, build: () => ToneTable[]) => {
+    let all = built.get(key);
+    if (!all) built.set(key, (all = build()));
+    return all;
+  };
+  for (const id of grounded) {
+    const { ground, key } = groundOf(id);
+    tables[id] = tablesFor(key, () => toneTables([], new Map(), ground, 1))[0];
+  }
   for (const { id, regionIds, recipe } of things) {
     if (!recipe) continue;
     const laid = recipe.layers.slice(0, upTo[id] ?? recipe.layers.length);
@@ -33,14 +45,14 @@ export function regionTables(
     const optics = new Map([...pencils].map(([pencil, each]) => [pencil, each.optics]));
     for (const regionId of regionIds) {
       const layers = layersFor(recipe, widthOf.get(regionId) ?? 0);
+      const { ground, key: groundKey } = groundOf(regionId);
       const key = JSON.stringify([
         layers,
         recipe.halfWidthMm,
-        ground.key,
+        groundKey,
         layers.map(({ pencil }) => pencils.get(pencil)!.key),
       ]);
-      let all = built.get(key);
-      if (!all) built.set(key, (all = toneTables(layers, optics, ground.ground, recipe.halfWidthMm)));
+      const all = tablesFor(key, () => toneTables(layers, optics, ground, recipe.halfWidthMm));
       tables[regionId] = all[layers.filter((layer) => laid.includes(layer)).length];
     }
   }

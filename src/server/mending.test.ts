@@ -40,7 +40,7 @@ async function findAnew(
     .field('meta', JSON.stringify(meta))
     .attach('labels', gzipSync(new Uint8Array(labels.buffer)), 'labels.gz')
     .expect(200);
-  return { sheet: body, meta };
+  return { sheet: body, meta: { ...meta, seen: null } };
 }
 
 async function decide({ api }: Desk, change: Partial<Plan>): Promise<SheetState> {

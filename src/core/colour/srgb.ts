@@ -11,17 +11,24 @@ export function rgbOfLab(lab: Lab): Rgb {
   const xyz = xyzOfLab(lab);
   return [0, 1, 2].map((row) => {
     const v = dot(TO_LINEAR, row, xyz);
-    const coded = v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055;
-    return 255 * Math.min(1, Math.max(0, coded));
+    return codeOf(Math.min(1, Math.max(0, v)));
   }) as unknown as Rgb;
+}
+
+/** The light that a channel value 0..255 stands for, 0..1. Light adds up and averages; channel values do not. */
+export function lightOf(value: number): number {
+  const c = value / 255;
+  return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
+}
+
+/** The channel value 0..255 that stands for a light of 0..1; the other way round from {@link lightOf}. */
+export function codeOf(light: number): number {
+  return 255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);
 }
 
 /** The Lab colour of a screen colour with channels 0..255. */
 export function labOfRgb(rgb: Rgb): Lab {
-  const linear = rgb.map((v) => {
-    const c = v / 255;
-    return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
-  }) as unknown as Xyz;
+  const linear = rgb.map(lightOf) as unknown as Xyz;
   return labOfXyz([0, 1, 2].map((row) => dot(TO_XYZ, row, linear)) as unknown as Xyz);
 }
 

@@ -1,7 +1,8 @@
 /** laydown: paper, tooth, pencils, pressure and passes; what comes out when passes are laid on a ground. */
-export { type Paper, PAPERS, paperById, whiteBook } from './papers/index.ts';
+export { type Paper, PAPERS, paperById, paperKind, tintedPaper, whiteBook } from './papers/index.ts';
 export { type PencilType, PENCIL_TYPES, pencilTypeById } from './pencil-types/index.ts';
 export { type Hand, type Pressure, PRESS, PRESSURES, pressOf } from './pressure.ts';
 export { type Ground, bareGround, seen } from './ground.ts';
+export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worked-ground.ts';
 export { type PencilDeclaration, type PencilOptics, MASSTONE_PASSES, pencilOptics } from './pencil-optics.ts';
 export { type Laid, type Pass, layPasses } from './lay-passes.ts';

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { type RgbImage, findRegions, inkOfPage } from './index.ts';
+import { deltaE2000, labOfRgb } from '../colour/index.ts';
+import { type RgbImage, findRegions, inkOfPage, readSeen } from './index.ts';
 
 const [WIDTH, HEIGHT] = [480, 240];
 
@@ -63,7 +64,87 @@ describe('a part-coloured page', () => {
     expect(await found(brown)).to.equal(4);
   });
 
+  it('keeps a grey that was printed under the lines apart from the ink, however dark, in uneven light too', async () => {
+    for (const tone of [205, 170, 130]) {
+      const even = page([[tone, tone, tone], null, [tone - 20, tone - 20, tone - 20], null], [250, 250, 250]);
+      // Without grain: print is even.
+      const data = even.data.map((value, i) => {
+        const [x, y] = [Math.floor(i / 3) % WIDTH, Math.floor(i / 3 / WIDTH)];
+        const within = x > 42 && y > 42 && y < 198 && (x - 38) % 100 >= 4 && x < 438;
+        const cell = Math.floor((x - 38) / 100);
+        const printed = within ? [tone, 250, tone - 20, 250][cell] : value;
+        return printed * (1 - 0.25 * (x / WIDTH));
+      });
+      const { toned, coloured } = inkOfPage({ ...even, data });
+      expect(coloured).to.equal(0);
+      expect(toned).to.be.within(0.2, 0.4);
+      expect(await found({ ...even, data })).to.equal(4);
+    }
+  });
+
   it('of the wrong size is refused', () => {
     expect(() => inkOfPage({ width: 4, height: 4, data: new Uint8Array(3) })).to.throw(RangeError, 'fewer pixels');
+  });
+});
+
+describe('what lies on a page already', () => {
+  const readAll = async (rgb: RgbImage) => {
+    const map = await findRegions(inkOfPage(rgb).grey, { pixelsPerMm: 10 });
+    return { ...readSeen(rgb, map), map };
+  };
+  /** What lies on some of the four cells, which must be all that is not bare. */
+  const read = async (rgb: RgbImage, ...cells: number[]) => {
+    const { grounds, map } = await readAll(rgb);
+    expect(grounds).to.have.length(cells.length);
+    return cells.map((cell) => {
+      const id = map.labels[120 * WIDTH + 38 + 100 * cell + 50];
+      return grounds.find(({ region }) => region === id);
+    });
+  };
+
+  it('is read for each region in its colour, and bare regions are left out', async () => {
+    const grounds = await read(page([[200, 60, 40], null, [70, 90, 170], null]), 0, 2);
+    expect(grounds.map((ground) => ground?.kind)).to.deep.equal(['coloured', 'coloured']);
+    // A quarter of the paper shows through as grain: what is seen is the mean of both, in light.
+    expect(grounds[0]!.lab[0]).to.be.above(labOfRgb([200, 60, 40])[0] + 5);
+    expect(grounds[0]!.lab[1]).to.be.within(25, labOfRgb([200, 60, 40])[1]);
+  });
+
+  it('is grey print where it is even and without colour, and pencil where it has grain', async () => {
+    const grained = page([[200, 200, 200], null, null, null], [250, 250, 250]);
+    expect((await read(grained, 0)).map((ground) => ground?.kind)).to.deep.equal(['coloured']);
+    const even = page([null, null, null, null], [250, 250, 250]);
+    const data = even.data.map((value, i) => {
+      const [x, y] = [Math.floor(i / 3) % WIDTH, Math.floor(i / 3 / WIDTH)];
+      return x > 42 && x < 138 && y > 42 && y < 198 ? 190 : value;
+    });
+    expect((await read({ ...even, data }, 0)).map((ground) => ground?.kind)).to.deep.equal(['printed grey']);
+  });
+
+  it('is nothing on bare paper, white or cream, however unevenly it is lit', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.constantFrom([250, 250, 250], [238, 226, 200]),
+        fc.double({ min: 0, max: 0.4, noNaN: true }),
+        fc.double({ min: 0, max: 0.3, noNaN: true }),
+        async (paper, across, down) => {
+          const bare = page([null, null, null, null], [...paper]);
+          const data = bare.data.map((value, i) => {
+            const [x, y] = [Math.floor(i / 3) % WIDTH, Math.floor(i / 3 / WIDTH)];
+            return value * (1 - across * (x / WIDTH) - down * (y / HEIGHT) ** 2);
+          });
+          const { grounds, paper: seen } = await readAll({ ...bare, data });
+          expect(grounds).to.deep.equal([]);
+          // Dimmer, but of the same hue.
+          expect(Math.hypot(seen[1] - labOfRgb([paper[0], paper[1], paper[2]])[1], 0)).to.be.below(4);
+        },
+      ),
+      { numRuns: 10 },
+    );
+  });
+
+  it('shows the colour of the paper', async () => {
+    const { paper } = await readAll(page([null, null, null, null], [238, 226, 200]));
+    expect(deltaE2000(paper, labOfRgb([238, 226, 200]))).to.be.below(1.5);
   });
 });

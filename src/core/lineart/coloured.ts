@@ -1,4 +1,5 @@
 import { type GreyImage } from './images.ts';
+import { paperSurface } from './seen/paper-surface.ts';
 
 /** An RGB picture: three bytes a pixel, row by row from the top left. */
 export interface RgbImage {
@@ -7,11 +8,13 @@ export interface RgbImage {
   data: Uint8Array;
 }
 
-/** The printed ink of a page apart from what was coloured on it. */
+/** The printed ink of a page apart from what was coloured on it and from greys printed under it. */
 export interface InkOfPage {
   grey: GreyImage;
   /** Share of the page that is coloured already, 0..1. */
   coloured: number;
+  /** Share of the page that has an even grey printed under its lines, 0..1. */
+  toned: number;
 }
 
 /** Colour is looked for in cells of so many pixels. */
@@ -21,36 +24,51 @@ const COLOURED = 38;
 /** A cell is coloured when this share of its pixels is, and lies in a patch when so many of the nine around it are. */
 const CELL_SHARE = 0.6;
 const PATCH_CELLS = 7;
+/** An even grey lies between these shares of the paper's brightness, and varies in a cell by no more than that. */
+const TONED = [0.3, 0.94];
+const TONE_VARIES = 0.2;
+/** It is a patch where so many of the 25 cells around are grey: wider than any line. */
+const TONED_CELLS = 20;
 /** How far a coloured pixel is lifted towards paper, by its colourfulness: pencil is colourful where ink is not. */
 const LIFT = 1.1;
 
 /**
  * Tells the ink of a part-coloured page from the colour on it. The paper is made white (80th percentile of each
  * channel); where colour lies in patches wider than a line, a pixel counts as dark only as far as its brightest channel
- * is dark and it is not colourful. Coloured outlines, which are no wider than a line, stay ink.
+ * is dark and it is not colourful. Where an even grey lies in such patches, it counts as
+ * paper, and ink on it as dark as it is beside that grey. Coloured or grey outlines, no wider than a line, stay ink.
  * @throws RangeError when the data does not hold width x height pixels
  */
 export function inkOfPage({ width, height, data }: RgbImage): InkOfPage {
   if (data.length !== 3 * width * height) throw new RangeError('The picture holds fewer pixels than its size says.');
   const white = [0, 1, 2].map((channel) => 255 / Math.max(1, percentile(data, channel, 0.8)));
   const patches = colouredPatches({ width, height, data }, white);
+  const tones = tonedPatches({ width, height, data });
   const across = Math.ceil(width / CELL);
   const grey = new Uint8Array(width * height);
-  let coloured = 0;
+  let [coloured, toned] = [0, 0];
   for (let y = 0, i = 0; y < height; y++) {
     const row = Math.floor(y / CELL) * across;
     for (let x = 0; x < width; x++, i++) {
       const [r, g, b] = [data[3 * i], data[3 * i + 1], data[3 * i + 2]];
-      if (patches[row + Math.floor(x / CELL)]) {
+      const cell = row + Math.floor(x / CELL);
+      if (patches[cell]) {
         const [p, q, s] = [r * white[0], g * white[1], b * white[2]];
         const most = Math.max(p, q, s);
         const lifted = most + LIFT * (most - Math.min(p, q, s));
         grey[i] = Math.min(255, lifted / white[1]);
         coloured++;
-      } else grey[i] = 0.299 * r + 0.587 * g + 0.114 * b + 0.5;
+        continue;
+      }
+      const light = 0.299 * r + 0.587 * g + 0.114 * b;
+      if (tones[cell] > 0) {
+        // The paper's own brightness there, so that lifting leaves the light of the page as it is.
+        grey[i] = Math.min(255, light / tones[cell]);
+        toned++;
+      } else grey[i] = light + 0.5;
     }
   }
-  return { grey: { width, height, data: grey }, coloured: coloured / grey.length };
+  return { grey: { width, height, data: grey }, coloured: coloured / grey.length, toned: toned / grey.length };
 }
 
 function percentile(data: Uint8Array, channel: number, share: number): number {
@@ -81,6 +99,47 @@ function colouredPatches({ width, height, data }: RgbImage, white: readonly numb
   }
   const inPatch = nearby(coloured, across, down, PATCH_CELLS);
   return nearby(inPatch, across, down, 1);
+}
+
+/**
+ * For each cell in a patch of even grey, or on the edge of one, how bright that grey is as a share of the bare paper
+ * there; 0 for all others.
+ */
+function tonedPatches({ width, height, data }: RgbImage): Float32Array {
+  const light = new Uint8Array(width * height);
+  for (let i = 0; i < light.length; i++)
+    light[i] = 0.299 * data[3 * i] + 0.587 * data[3 * i + 1] + 0.114 * data[3 * i + 2] + 0.5;
+  const surface = paperSurface(light, width, height);
+  const [across, down] = [Math.ceil(width / CELL), Math.ceil(height / CELL)];
+  const share = new Float32Array(across * down);
+  for (let cy = 0; cy < down; cy++) {
+    for (let cx = 0; cx < across; cx++) {
+      let [least, most] = [255, 0];
+      for (let y = cy * CELL; y < Math.min(height, (cy + 1) * CELL); y++) {
+        for (let i = y * width + cx * CELL, end = y * width + Math.min(width, (cx + 1) * CELL); i < end; i++) {
+          if (light[i] < least) least = light[i];
+          if (light[i] > most) most = light[i];
+        }
+      }
+      const paper = surface((cx + 0.5) * CELL, (cy + 0.5) * CELL);
+      const even = most - least < TONE_VARIES * paper && least > TONED[0] * paper && most < TONED[1] * paper;
+      if (even) share[cy * across + cx] = most / paper;
+    }
+  }
+  const spread = (reach: number, at: number, of: (cell: number) => void) => {
+    const [cx, cy] = [at % across, Math.floor(at / across)];
+    for (let y = Math.max(0, cy - reach); y <= Math.min(down - 1, cy + reach); y++)
+      for (let x = Math.max(0, cx - reach); x <= Math.min(across - 1, cx + reach); x++) of(y * across + x);
+  };
+  const patches = new Float32Array(share.length);
+  for (let at = 0; at < share.length; at++) {
+    if (share[at] === 0) continue;
+    let grey = 0;
+    spread(2, at, (cell) => (grey += +(share[cell] > 0)));
+    // What lies round a patch has its edge in it, and lines that run through.
+    if (grey >= TONED_CELLS) spread(2, at, (cell) => (patches[cell] = Math.max(patches[cell], share[at])));
+  }
+  return patches;
 }
 
 /** Cells of which, with the eight around, at least so many are set. */

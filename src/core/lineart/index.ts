@@ -18,4 +18,5 @@ export { outlineRings } from './outlines.ts';
 export { type Arc, ringArea, ringsOfRegions, traceBorders } from './borders.ts';
 export { bandsThatFit } from './shapes.ts';
 export { type InkOfPage, type RgbImage, inkOfPage } from './coloured.ts';
+export { type SeenGround, type SeenPage, readSeen } from './seen/index.ts';
 export { partTones } from './tones.ts';

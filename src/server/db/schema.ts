@@ -112,6 +112,8 @@ export const sheets = pgTable('sheets', {
   pictureHash: text('picture_hash')
     .notNull()
     .references(() => blobs.hash),
+  /** The page in colour, smaller; null for drawings. */
+  coloursHash: text('colours_hash').references(() => blobs.hash),
   pictureWidth: integer('picture_width').notNull(),
   pictureHeight: integer('picture_height').notNull(),
   /** A picture of the same size whose colours say which named thing lies where, and those names. */

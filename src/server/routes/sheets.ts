@@ -104,6 +104,12 @@ export function sheetRoutes(db: Database): Router {
     const { mime, bytes } = await readBlob(db, picture.hash);
     response.type(mime).set('Cache-Control', 'private, max-age=31536000, immutable').send(Buffer.from(bytes));
   });
+  router.get('/:id/colours/:hash', async (request, response) => {
+    const { coloursHash } = await sheetState(db, request.params.id);
+    if (!coloursHash || coloursHash !== request.params.hash) throw new Refused(404, 'This picture is not on the desk.');
+    const { mime, bytes } = await readBlob(db, coloursHash);
+    response.type(mime).set('Cache-Control', 'private, max-age=31536000, immutable').send(Buffer.from(bytes));
+  });
   router.get(
     '/:id/regions',
     json((request) => readRegions(db, request.params.id)),

@@ -2,12 +2,20 @@ import { gunzipSync } from 'node:zlib';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
-import { bareGround, paperById, pencilOptics } from '../../core/laydown/index.ts';
+import { paperById, pencilOptics } from '../../core/laydown/index.ts';
 import { pageTone } from '../../core/light/index.ts';
 import { LINE_REACH_MM, distanceToLines, growLabels } from '../../core/lineart/index.ts';
 import { renderPreview } from '../../core/preview/index.ts';
 import { type Run, breather } from '../../core/run/index.ts';
-import { asTrayPencil, deriveForms, deriveRecipes, laidLayers, regionTables } from '../../planning/index.ts';
+import {
+  asTrayPencil,
+  deriveForms,
+  deriveRecipes,
+  laidLayers,
+  regionTables,
+  groundFinder,
+  groundsOf,
+} from '../../planning/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
@@ -71,12 +79,14 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
   const tone = pageTone({ width, height, pixelsPerMm, grown, distance, regions }, things, plan.light);
   await breathe(0.6, 'laying the pencils');
   const paper = paperById(plan.page.paper);
+  const grounds = groundsOf(plan, meta.seen);
   const tables = regionTables(
     things,
     regions,
     upTo,
     (id) => ({ optics: pencilOptics(pencils.get(id)!), key: id }),
-    { ground: bareGround(paper), key: paper.id },
+    groundFinder(paper, grounds),
+    grounds.keys(),
     new Map(),
   );
   await breathe(0.8, 'laying the pencils');

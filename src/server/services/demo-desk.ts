@@ -134,7 +134,7 @@ async function findAndName(db: Database, sheetId: string) {
   const { widthMm } = sheet.plan.page;
   const grey = { width: info.width, height: info.height, data: new Uint8Array(data) };
   const { labels, ...found } = await findRegions(grey, { pixelsPerMm: info.width / widthMm });
-  const regions = { ...found, from: regionsKey(sheet.pictureHash, info.width, widthMm, USUAL_FINDING) };
+  const regions = { ...found, seen: null, from: regionsKey(sheet.pictureHash, info.width, widthMm, USUAL_FINDING) };
   await storeRegions(db, sheetId, regions, gzipSync(new Uint8Array(labels.buffer), { level: 4 }));
   const { plan, revision } = await nameFromKey(db, sheetId, 'demo-names', sheet.revision);
   return { plan, revision, regions };

@@ -14,6 +14,8 @@ const A4_LONG_MM = 297;
 export interface Intake {
   mime: string;
   picture: { png: Uint8Array; width: number; height: number };
+  /** The same page in colour as a JPEG of half its sides, for what lies on it already; null for drawings. */
+  colours: Uint8Array | null;
   /** From the file's own resolution or units where it states one, else the longer side of A4. */
   widthMm: number;
   heightMm: number;
@@ -39,13 +41,23 @@ export async function takeIn(file: Uint8Array): Promise<Intake> {
       .removeAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true });
-    const { grey } = inkOfPage({ width: info.width, height: info.height, data: threeChannels(data, info.channels) });
+    const { width: across, height: down } = info;
+    const rgb = threeChannels(data, info.channels);
+    const { grey } = inkOfPage({ width: across, height: down, data: rgb });
     checkPage(grey);
     const png = await sharp(grey.data, { raw: { width: grey.width, height: grey.height, channels: 1 } })
       .toColourspace('b-w')
       .png({ compressionLevel: 8 })
       .toBuffer();
-    return { mime, picture: { png, width: grey.width, height: grey.height }, ...realSize(width, height, meta, mime) };
+    const colours =
+      mime === 'image/svg+xml'
+        ? null
+        : await sharp(rgb, { raw: { width: across, height: down, channels: 3 } })
+            .resize({ width: Math.ceil(across / 2) })
+            .jpeg({ quality: 88, chromaSubsampling: '4:4:4' })
+            .toBuffer();
+    const picture = { png, width: grey.width, height: grey.height };
+    return { mime, picture, colours, ...realSize(width, height, meta, mime) };
   } catch (error) {
     if (error instanceof LineArtError) throw new Refused(422, error.message);
     throw broken();

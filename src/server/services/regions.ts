@@ -10,7 +10,8 @@ import { sheetState, storePlan } from './sheets.ts';
 
 /** The stored regions of a sheet. */
 export async function readRegions(db: Querying, sheetId: string): Promise<RegionsMeta> {
-  return (await stored(db, sheetId)).meta;
+  // Regions found before anything was read in colour lack it.
+  return { ...(await stored(db, sheetId)).meta, seen: (await stored(db, sheetId)).meta.seen ?? null };
 }
 
 /** The stored raster of region ids: gzip of 16-bit little-endian values, row by row. */
@@ -74,6 +75,9 @@ function unpack(labels: Uint8Array, { width, height, regions }: RegionsMeta): Ui
 /** Regions that share this much of the smaller of the two are the same, or one a part of the other. */
 const SAME_SHARE = 0.6;
 
+/** Sections of a plan that speak of regions by their ids. */
+const ABOUT_REGIONS = ['things', 'uses', 'grounds', 'textures'] as const;
+
 /**
  * What was decided for regions goes over to those found anew: each new region takes the thing and the use of the old
  * one that it shares most paper with, so that both halves of a region that was parted stay in its thing.
@@ -87,15 +91,17 @@ async function carryOver(tx: Querying, sheet: typeof sheets.$inferSelect, old: U
       return regionIds.length ? [{ ...thing, regionIds }] : [];
     });
   };
-  const movedUses = (uses: Plan['uses']): Plan['uses'] =>
-    Object.fromEntries([...oldOf].flatMap(([id, was]) => (uses[was] ? [[String(id), uses[was]]] : [])));
+  const movedOver = <T>(byRegion: Record<string, T>): Record<string, T> =>
+    Object.fromEntries([...oldOf].flatMap(([id, was]) => (byRegion[was] ? [[String(id), byRegion[was]]] : [])));
   const moved = <T extends PlanChange>(change: T): T => ({
     ...change,
     ...(change.things && { things: movedThings(change.things) }),
-    ...(change.uses && { uses: movedUses(change.uses) }),
+    ...(change.uses && { uses: movedOver(change.uses) }),
+    ...(change.grounds && { grounds: movedOver(change.grounds) }),
+    ...(change.textures && { textures: movedOver(change.textures) }),
   });
   for (const command of await tx.select().from(commands).where(eq(commands.sheetId, sheet.id))) {
-    if (!command.before.things && !command.before.uses) continue;
+    if (!ABOUT_REGIONS.some((section) => command.before[section])) continue;
     const both = { before: moved(command.before), after: moved(command.after) };
     await tx.update(commands).set(both).where(eq(commands.id, command.id));
   }

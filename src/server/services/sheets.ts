@@ -63,13 +63,14 @@ export async function createSheet(
 ): Promise<SheetState> {
   const [there] = await db.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, id));
   if (there) return sheetState(db, id);
-  const { mime, picture, ...found } = await takeIn(file);
+  const { mime, picture, colours, ...found } = await takeIn(file);
   const { widthMm, heightMm } = from.size ?? found;
   await db.transaction(async (tx) => {
     const originalHash = from.original
       ? await keepBlob(tx, kindOfOriginal(from.original), from.original)
       : await keepBlob(tx, mime, file);
     const pictureHash = await keepBlob(tx, 'image/png', picture.png);
+    const coloursHash = colours && (await keepBlob(tx, 'image/jpeg', colours));
     await tx.insert(sheets).values({
       id,
       title,
@@ -77,6 +78,7 @@ export async function createSheet(
       trayId: MY_PENCILS,
       originalHash,
       pictureHash,
+      coloursHash,
       pictureWidth: picture.width,
       pictureHeight: picture.height,
       plan: emptyPlan({ widthMm, heightMm, paper: 'white-book' }),
@@ -98,6 +100,7 @@ export async function sheetState(db: Querying, id: string): Promise<SheetState> 
     origin: sheet.origin,
     trayId: sheet.trayId,
     picture: { width: sheet.pictureWidth, height: sheet.pictureHeight, hash: sheet.pictureHash },
+    coloursHash: sheet.coloursHash,
     hasKey: sheet.keyHash !== null,
     revision: sheet.revision,
     plan: Plan.parse(sheet.plan),

@@ -45,5 +45,8 @@ export async function foundIn(png: Buffer, pixelsPerMm: number): Promise<{ meta:
     { width: info.width, height: info.height, data: new Uint8Array(data) },
     { pixelsPerMm },
   );
-  return { meta: { ...meta, from: `test@${pixelsPerMm}` }, labels: gzipSync(new Uint8Array(labels.buffer)) };
+  return {
+    meta: { ...meta, seen: null, from: `test@${pixelsPerMm}` },
+    labels: gzipSync(new Uint8Array(labels.buffer)),
+  };
 }

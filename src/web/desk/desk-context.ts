@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { Pencil, RegionsMeta, SheetState } from '../../contracts/index.ts';
+import type { Pencil, RegionGround, RegionsMeta, SheetState } from '../../contracts/index.ts';
 import { type Recipe } from '../../core/recipe/index.ts';
 import { type LaidPencil } from '../workers/index.ts';
 
@@ -22,6 +22,8 @@ export interface Desk {
   picture: ImageBitmap;
   /** Null until regions have been found at the sheet's present size, and while those are being fetched. */
   page: PageRegions | null;
+  /** What lies on regions before anything is laid, by region id; bare ones are left out. */
+  grounds: ReadonlyMap<number, RegionGround>;
   /** The recipe of each thing that has a family, by thing id. */
   recipes: ReadonlyMap<string, Recipe>;
   /** The form of each thing, by thing id. */

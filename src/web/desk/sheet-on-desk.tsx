@@ -6,7 +6,7 @@ import { sentenceOf } from '../api/sentence.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { type LaidPencil, pageWorker, pencilWorker } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
-import { asTrayPencil, deriveForms, deriveRecipes, regionsKey } from '../../planning/index.ts';
+import { asTrayPencil, deriveForms, deriveRecipes, groundsOf, regionsKey } from '../../planning/index.ts';
 import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
 import { loadLabels, loadPicture } from './load-page.ts';
@@ -52,13 +52,14 @@ function WithDerived({ sheet, pencils, picture, page, children }: DerivedProps) 
     () => deriveRecipes(plan, page?.regions ?? [], (id) => pencilById.has(id)),
     [plan, page, pencilById],
   );
+  const grounds = useMemo(() => groundsOf(plan, page?.seen), [plan, page]);
   const forms = useMemo(() => deriveForms(plan, page?.regions ?? []), [plan, page]);
   const desk = useMemo(
     () => ({
-      ...{ sheet, pencils, pencilById, laid, picture, page, recipes, forms },
+      ...{ sheet, pencils, pencilById, laid, picture, page, grounds, recipes, forms },
       pixelsPerMm: sheet.picture.width / plan.page.widthMm,
     }),
-    [sheet, pencils, pencilById, laid, picture, page, recipes, forms, plan.page.widthMm],
+    [sheet, pencils, pencilById, laid, picture, page, grounds, recipes, forms, plan.page.widthMm],
   );
   return <DeskContext value={desk}>{children}</DeskContext>;
 }

@@ -20,13 +20,13 @@ function stepFor({ picture }: Desk): number {
 }
 
 /**
- * What will come out on the page, as a canvas; null until it is there or while nothing has a family.
+ * What will come out on the page, as a canvas; null until it is there or while nothing has a family and all is bare.
  * @param upTo layers laid so far by thing id; things that are not named show all of theirs
  * @param fine at the full resolution of the working picture, for looking closely
  */
 export function usePreview(upTo: Readonly<Record<string, number>>, fine = false): HTMLCanvasElement | null {
   const desk = useDesk();
-  const { sheet, page, recipes, forms, pencilById } = desk;
+  const { sheet, page, grounds, recipes, forms, pencilById } = desk;
   const request = useMemo((): PreviewRequest => {
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
@@ -35,15 +35,16 @@ export function usePreview(upTo: Readonly<Record<string, number>>, fine = false)
       })),
       light: sheet.plan.light,
       paper: sheet.plan.page.paper,
+      grounds: [...grounds],
       pencils: [...used].flatMap((id) => {
         const pencil = pencilById.get(id);
         return pencil ? [asTrayPencil(pencil)] : [];
       }),
       upTo,
     };
-  }, [sheet.plan.things, sheet.plan.light, sheet.plan.page.paper, recipes, forms, pencilById, upTo]);
+  }, [sheet.plan.things, sheet.plan.light, sheet.plan.page.paper, grounds, recipes, forms, pencilById, upTo]);
   const step = fine ? 1 : stepFor(desk);
-  const wanted = page !== null && recipes.size > 0;
+  const wanted = page !== null && (recipes.size > 0 || grounds.size > 0);
   const size = { width: page?.width ?? 0, height: page?.height ?? 0 };
   const key = page?.key ?? '';
   return usePixels(wanted, () => pageWorker.preview(key, { ...request, window: { left: 0, top: 0, ...size, step } }), [
@@ -63,14 +64,14 @@ export function useTonePicture(light: Light): HTMLCanvasElement | null {
   return usePixels(page !== null, () => pageWorker.tonePicture(key, things, light, step), [key, things, light, step]);
 }
 
-/** The page's regions in greys, by region id; null until it is there. */
-export function useShadePicture(shades: Uint8Array | null): HTMLCanvasElement | null {
+/** The page's regions in colours, four bytes each by region id; null until it is there. */
+export function useRegionPicture(rgba: Uint8Array | null): HTMLCanvasElement | null {
   const desk = useDesk();
   const key = desk.page?.key ?? '';
   const step = stepFor(desk);
-  return usePixels(shades !== null && desk.page !== null, () => pageWorker.shadePicture(key, shades!, step), [
+  return usePixels(rgba !== null && desk.page !== null, () => pageWorker.regionPicture(key, rgba!, step), [
     key,
-    shades,
+    rgba,
     step,
   ]);
 }

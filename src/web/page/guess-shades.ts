@@ -2,19 +2,21 @@ import { type Proposal, type Question } from '../../core/things/index.ts';
 import { type PageRegions } from '../desk/desk-context.ts';
 import { greysApart } from '../workers/index.ts';
 
-/** White for what is in a thing already, pale for what is not asked about now, and the two that are. */
-const WHITE = 255;
+/** Pale for what is not asked about now, and the two that are. */
 const PALE = 244;
 const DARK = 128;
 const GREY = 196;
 
-/** A grey for each region of the page, by id: what is asked about set off, or every guess apart from its neighbours. */
+/**
+ * A grey for each region of the page, four bytes by id: what is asked about set off, or every guess apart from its
+ * neighbours; clear for what is in a thing already.
+ */
 export function shadesOf(page: PageRegions, { guesses }: Proposal, question: Question | undefined): Uint8Array {
-  const shades = new Uint8Array(page.regions.length + 1).fill(WHITE);
+  const shades = new Uint8Array(4 * (page.regions.length + 1));
   const greys = question ? null : greysApart(guesses.length, guessNeighbours(page, guesses));
   guesses.forEach(({ regionIds }, k) => {
     const shade = greys ? greys[k + 1] : shadeIn(question!, k);
-    for (const id of regionIds) shades[id] = shade;
+    for (const id of regionIds) shades.set([shade, shade, shade, 255], 4 * id);
   });
   return shades;
 }

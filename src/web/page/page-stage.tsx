@@ -1,5 +1,6 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
+import type { RegionGround } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { chooseRegions, chooseThing, toggleRegion } from '../desk/at-the-desk.ts';
@@ -7,7 +8,7 @@ import { backToSheet } from '../desk/back-to-sheet.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
-import { useShadePicture } from '../desk/use-preview.ts';
+import { useRegionPicture } from '../desk/use-preview.ts';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { GuessThings } from './guess-things.tsx';
@@ -16,6 +17,7 @@ import { Mending } from './mending.tsx';
 import { withMends, withinRegion } from './mending-moves.ts';
 import { PaperAndSize } from './paper-and-size.tsx';
 import { RegionFacts } from './region-facts.tsx';
+import { RegionGrounds } from './region-ground.tsx';
 import { RegionsFound } from './regions-found.tsx';
 import { Things } from './things.tsx';
 import { Wishes } from './wishes.tsx';
@@ -23,7 +25,7 @@ import { useRegionFinding } from './use-region-finding.ts';
 
 /** The Sheet stage: how large the page is and what it is printed on, which regions it has, and what they belong to. */
 export function PageStage() {
-  const { sheet, page } = useDesk();
+  const { sheet, page, grounds } = useDesk();
   const dispatch = useAppDispatch();
   const { regionIds: chosen, thingId } = useAppSelector((state) => state.atTheDesk);
   const lit = useLitRegions();
@@ -33,7 +35,8 @@ export function PageStage() {
   const change = usePlanChange(sheet.id, 'page');
   const [doing, setDoing] = useState<'all' | 'gaps' | 'wishes' | 'line' | 'guesses'>('all');
   const [shades, setShades] = useState<Uint8Array | null>(null);
-  const greys = useShadePicture(doing === 'guesses' ? shades : null);
+  const seen = useMemo(() => coloursOf(grounds, page?.regions.length ?? 0), [grounds, page]);
+  const under = useRegionPicture(doing === 'guesses' ? shades : seen);
   const leave = () => {
     setDoing('all');
     backToSheet();
@@ -57,7 +60,7 @@ export function PageStage() {
       title="Sheet"
       centre={
         <SheetView
-          under={greys}
+          under={under}
           selected={doing === 'guesses' ? [] : chosen}
           lit={lit}
           onPick={pick}
@@ -94,6 +97,7 @@ export function PageStage() {
             {page && (
               <div className="shrink-0 border-t border-rule py-3">
                 <RegionFacts regionId={shown} regionIds={chosen} thingId={thingId} />
+                {chosen.length > 0 && !thingId && <RegionGrounds key={chosen.join()} regionIds={chosen} />}
                 {chosen.length > 0 && !thingId && <Mending regionIds={chosen} onLine={() => setDoing('line')} />}
               </div>
             )}
@@ -103,4 +107,15 @@ export function PageStage() {
       }
     />
   );
+}
+
+/** The colours that lie on the page already, four bytes by region id; null where all is bare. */
+function coloursOf(grounds: ReadonlyMap<number, RegionGround>, regions: number): Uint8Array | null {
+  if (grounds.size === 0) return null;
+  const rgba = new Uint8Array(4 * (regions + 1));
+  for (const [id, { colour }] of grounds) {
+    const value = parseInt(colour.slice(1), 16);
+    rgba.set([value >> 16, (value >> 8) & 255, value & 255, 255], 4 * id);
+  }
+  return rgba;
 }

@@ -1,3 +1,5 @@
+import { useAppDispatch } from '../app/store.ts';
+import { chooseRegions } from '../desk/at-the-desk.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { gapsOf } from './gaps.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
@@ -11,7 +13,8 @@ export function RegionsFound({
   onGaps,
   onWishes,
 }: ReturnType<typeof useRegionFinding> & { onGaps(): void; onWishes(): void }) {
-  const { page, sheet } = useDesk();
+  const { page, sheet, grounds } = useDesk();
+  const dispatch = useAppDispatch();
   const named = sheet.plan.things.reduce((sum, thing) => sum + thing.regionIds.length, 0);
   const unnamed = (page?.regions.length ?? 0) - named;
   const flecks = page?.doubts.filter(({ kind }) => kind === 'fleck').length ?? 0;
@@ -55,6 +58,18 @@ export function RegionsFound({
         <p>
           <strong className="font-figure text-2xl">{page.regions.length}</strong> found,{' '}
           {unnamed === 0 ? 'every one of them in a thing.' : `${unnamed} of them in no thing yet.`}
+        </p>
+      )}
+      {page && finding.state === 'idle' && grounds.size > 0 && (
+        <p className="mt-1 text-[0.95rem]">
+          {grounds.size} {grounds.size === 1 ? 'is' : 'are'} not bare.{' '}
+          <button
+            type="button"
+            className="underline decoration-rule underline-offset-4"
+            onClick={() => dispatch(chooseRegions([...grounds.keys()]))}
+          >
+            Choose {grounds.size === 1 ? 'it' : 'them'}
+          </button>
         </p>
       )}
       {page && finding.state === 'idle' && (

@@ -24,13 +24,14 @@ export function useRegionFinding() {
   const { finding: wishes } = sheet.plan;
   const sheetId = sheet.id;
   const url = pictureUrl(sheet.id, sheet.picture.hash);
+  const coloursUrl = sheet.coloursHash && `/api/sheets/${sheet.id}/colours/${sheet.coloursHash}`;
 
   const start = useCallback(async () => {
     job.current?.cancel();
     setFinding({ state: 'working', share: 0, doing: 'reading the page' });
     const found = startJob(
       pageWorker,
-      (jobId, report) => pageWorker.find(jobId, url, { pixelsPerMm, ...wishes }, report),
+      (jobId, report) => pageWorker.find(jobId, url, coloursUrl, { pixelsPerMm, ...wishes }, report),
       (share, doing) =>
         setFinding((now) => (now.state === 'working' ? { state: 'working', share: 0.95 * share, doing } : now)),
     );
@@ -49,7 +50,7 @@ export function useRegionFinding() {
     setFinding(result.error ? { state: 'refused', sentence: sentenceOf(result.error) } : { state: 'idle' });
     // The key stands for the wishes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [url, pixelsPerMm, from, sheetId, store]);
+  }, [url, coloursUrl, pixelsPerMm, from, sheetId, store]);
 
   const missing = sheet.regionsFrom !== from;
   useEffect(() => {

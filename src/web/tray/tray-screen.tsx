@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import type { Pencil } from '../../contracts/index.ts';
-import { PAPERS, paperById } from '../../core/laydown/index.ts';
+import { PAPERS, paperById, paperKind } from '../../core/laydown/index.ts';
 import { useEditSheetMutation, usePencilsQuery, useSheetQuery, useTraysQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Failed, Waiting } from '../desk/failed.tsx';
@@ -34,7 +34,7 @@ export function TrayScreen() {
   if (error) return <Failed sentence={sentenceOf(error)} />;
   if (!pencils) return <Waiting doing="opening the tray" />;
   const tray = trays.find((each) => each.id === trayId);
-  const paper = sheet?.plan.page.paper ?? ownPaper;
+  const paper = paperKind(sheet?.plan.page.paper ?? ownPaper);
   const sets = [...new Set(pencils.map((pencil) => pencil.set))].filter(Boolean);
   const shown = pencils.filter(
     (pencil) =>

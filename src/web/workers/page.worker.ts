@@ -1,12 +1,6 @@
 import { expose, transfer } from 'comlink';
-import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
-import {
-  type PencilDeclaration,
-  type PencilOptics,
-  bareGround,
-  paperById,
-  pencilOptics,
-} from '../../core/laydown/index.ts';
+import { hexOfLab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
+import { type PencilDeclaration, type PencilOptics, paperById, pencilOptics } from '../../core/laydown/index.ts';
 import { type FormedThing, type Light, pageTone } from '../../core/light/index.ts';
 import {
   type FindOptions,
@@ -20,11 +14,13 @@ import {
   findRegions,
   greyOfRgba,
   growLabels,
+  readSeen,
 } from '../../core/lineart/index.ts';
 import { type PageReading, type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
 import { type PreviewWindow, type ToneTable, renderPreview } from '../../core/preview/index.ts';
 import { type Recipe, type Zone, shareInZone } from '../../core/recipe/index.ts';
-import { regionTables } from '../../planning/index.ts';
+import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
+import { groundFinder, regionTables } from '../../planning/index.ts';
 import { greysApart } from './greys-apart.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
@@ -45,6 +41,8 @@ export interface PreviewRequest {
   things: readonly (FormedThing & { id: string; recipe: Recipe | null })[];
   light: Light;
   paper: string;
+  /** What lies on regions before anything is laid, by region id. */
+  grounds: readonly (readonly [number, RegionGround])[];
   pencils: readonly (PencilDeclaration & { id: string })[];
   /** How many layers of each thing are laid, by thing id; things that are not named show all of theirs. */
   upTo: Readonly<Record<string, number>>;
@@ -71,14 +69,15 @@ const tables = new Map<string, ToneTable[]>();
 const api = {
   cancel: cancelJob,
 
-  /** Reads a picture and finds its regions. */
-  find(jobId: string, pictureUrl: string, wishes: FindOptions, report: Report) {
+  /** Reads a picture, finds its regions, and reads in the colours, where there are any, what lies on them already. */
+  find(jobId: string, pictureUrl: string, coloursUrl: string | null, wishes: FindOptions, report: Report) {
     return outcomeOf(async () => {
       const run = runOf(jobId, report);
       run.progress(0.01, 'reading the page');
       const map = await findRegions(greyOfRgba(await readPicture(pictureUrl)), wishes, run);
-      const { labels, ...meta } = map;
-      return transfer({ meta, labels }, [labels.buffer]);
+      const { labels, ...found } = map;
+      const seen = coloursUrl ? seenOn(await readPicture(coloursUrl), map) : null;
+      return transfer({ meta: { ...found, seen }, labels }, [labels.buffer]);
     });
   },
 
@@ -121,16 +120,16 @@ const api = {
     });
   },
 
-  /** The regions of a page in greys given by region id, and white beside them. */
-  shadePicture(key: string, shades: Uint8Array, step: number) {
+  /** The regions of a page in colours given by region id, four bytes each; clear beside them. */
+  regionPicture(key: string, rgba: Uint8Array, step: number) {
     const page = openPage(key);
     const width = Math.ceil(page.width / step);
     const height = Math.ceil(page.height / step);
-    const data = new Uint8ClampedArray(4 * width * height).fill(255);
+    const data = new Uint8ClampedArray(4 * width * height);
     for (let y = 0, p = 0; y < height; y++) {
       for (let x = 0; x < width; x++, p += 4) {
         const label = page.grown[y * step * page.width + x * step];
-        if (label > 0 && label < shades.length) data[p] = data[p + 1] = data[p + 2] = shades[label];
+        if (4 * label < rgba.length) data.set(rgba.subarray(4 * label, 4 * label + 4), p);
       }
     }
     return transfer({ width, height, data }, [data.buffer]);
@@ -189,7 +188,7 @@ const api = {
   preview(key: string, request: PreviewRequest) {
     const page = openPage(key);
     const paper = paperById(request.paper);
-    const ground = bareGround(paper);
+    const grounds = new Map(request.grounds);
     const tone = toneOf(page, request.things, request.light);
     const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
     const regionalTables = regionTables(
@@ -197,7 +196,8 @@ const api = {
       page.regions,
       request.upTo,
       (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
-      { ground, key: paper.id },
+      groundFinder(paper, grounds),
+      grounds.keys(),
       tables,
     );
     const source = { ...page, labels: page.grown, tone, paper: rgbOfLab(labOfHex(paper.tint)), tables: regionalTables };
@@ -235,6 +235,17 @@ let lastRead: { url: string; grey: GreyImage } | null = null;
 async function readOnce(url: string): Promise<GreyImage> {
   if (lastRead?.url !== url) lastRead = { url, grey: greyOfRgba(await readPicture(url)) };
   return lastRead.grey;
+}
+
+/** What lies on a page already, as it is stored. */
+function seenOn({ width, height, data }: ImageData, map: RegionMap): RegionsMeta['seen'] {
+  const rgb = new Uint8Array(3 * width * height);
+  for (let i = 0, o = 0; o < rgb.length; i += 4, o += 3) rgb.set(data.subarray(i, i + 3), o);
+  const { paper, grounds } = readSeen({ width, height, data: rgb }, map);
+  return {
+    paper: hexOfLab(paper),
+    grounds: grounds.map(({ region, kind, lab }) => ({ region, kind, colour: hexOfLab(lab) })),
+  };
 }
 
 function cutOut(

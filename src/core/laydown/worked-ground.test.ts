@@ -1,0 +1,47 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { type Lab, deltaE2000, labOfHex, labOfSpectrum } from '../colour/index.ts';
+import { TOOTH_LEFT, layPasses, pencilOptics, seen, stainedGround, whiteBook, workedGround } from './index.ts';
+
+const red = pencilOptics({ masstone: labOfHex('#b02a30'), type: 'oil' });
+const colour = fc.tuple(
+  fc.integer({ min: 45, max: 85 }),
+  fc.integer({ min: -30, max: 30 }),
+  fc.integer({ min: -30, max: 30 }),
+);
+
+describe('a place that was coloured before', () => {
+  it('looks as it is seen, whatever tooth is left', () => {
+    fc.assert(
+      fc.property(colour, fc.constantFrom(...TOOTH_LEFT), (lab, toothLeft) => {
+        const ground = workedGround(whiteBook, lab as Lab, toothLeft);
+        expect(deltaE2000(labOfSpectrum(seen(ground)), lab as Lab)).to.be.below(1.5);
+      }),
+    );
+  });
+
+  it('takes less of a pencil the less tooth it has left, and bare paper takes most', () => {
+    const lab = labOfHex('#d9cf9c');
+    const changes = [...TOOTH_LEFT].map((toothLeft) => {
+      const ground = workedGround(whiteBook, lab, toothLeft);
+      return deltaE2000(labOfSpectrum(seen(ground)), layPasses(ground, [{ pencil: red, pressure: 'medium' }]).lab);
+    });
+    expect(changes).to.deep.equal([...changes].sort((a, b) => b - a));
+    const stained = stainedGround(whiteBook, lab);
+    expect(deltaE2000(lab, layPasses(stained, [{ pencil: red, pressure: 'medium' }]).lab)).to.be.above(changes[2]);
+  });
+});
+
+describe('a printed grey', () => {
+  it('is seen as printed, keeps all its tooth, and makes what is laid on it darker than on bare paper', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 60, max: 90 }), (lightness) => {
+        const ground = stainedGround(whiteBook, [lightness, 0, 0]);
+        expect(deltaE2000(labOfSpectrum(seen(ground)), [lightness, 0, 0])).to.be.below(1);
+        expect(ground.filled).to.equal(0);
+        const on = (from: typeof ground) => layPasses(from, [{ pencil: red, pressure: 'light' }]).lab[0];
+        expect(on(ground)).to.be.below(on(stainedGround(whiteBook, labOfHex(whiteBook.tint))));
+      }),
+    );
+  });
+});

@@ -1,0 +1,51 @@
+import { BANDS, type Lab, spectrumOfLab } from '../colour/index.ts';
+import { type Ground, bareGround } from './ground.ts';
+import { passGeometry } from './pass.ts';
+import { type Paper } from './papers/index.ts';
+import { pencilTypeById } from './pencil-types/index.ts';
+import { PRESS, type Pressure } from './pressure.ts';
+
+/** How much a coloured place still takes, as a person feels it. */
+export const TOOTH_LEFT = ['plenty', 'some', 'none'] as const;
+export type ToothLeft = (typeof TOOTH_LEFT)[number];
+
+/** The passes after which paper feels so: what was really laid there nobody knows any more. */
+const FEELS_LIKE: Readonly<Record<ToothLeft, readonly Pressure[]>> = {
+  plenty: ['light', 'light'],
+  some: ['medium', 'medium', 'medium'],
+  none: ['firm', 'firm', 'burnish'],
+};
+const USUAL_PENCIL = 'oil';
+
+/**
+ * Paper with a grey printed on it, or stained by a wash: another colour with all of its tooth.
+ * @param lab colour as seen
+ */
+export function stainedGround(paper: Paper, lab: Lab): Ground {
+  const bare = spectrumOfLab(lab);
+  return { ...bareGround(paper), bare, covered: bare };
+}
+
+/**
+ * A place that was coloured before: it looks as it is seen, and has lost as much tooth as it feels.
+ * @param lab colour as seen, specks and all
+ */
+export function workedGround(paper: Paper, lab: Lab, toothLeft: ToothLeft): Ground {
+  let state: Pick<Ground, 'rough' | 'tooth' | 'specks' | 'filled' | 'mass'> = bareGround(paper);
+  for (const pressure of FEELS_LIKE[toothLeft]) {
+    const { specks, filled, mass } = passGeometry(state, pencilTypeById(USUAL_PENCIL), PRESS[pressure]);
+    state = { ...state, specks, filled, mass };
+  }
+  const { bare, rough, tooth } = bareGround(paper);
+  const { filled, mass } = state;
+  // What covers the paper is what makes paper and cover together look as they do; see `seen`. A place darker than
+  // so much bare paper allows shows less of it.
+  const whole = spectrumOfLab(lab);
+  const specks = whole.reduce((most, value, i) => Math.min(most, 0.95 * Math.sqrt(value / bare[i])), state.specks);
+  const covered = new Float64Array(BANDS);
+  for (let i = 0; i < BANDS; i++) {
+    const root = (Math.sqrt(whole[i]) - specks * Math.sqrt(bare[i])) / (1 - specks);
+    covered[i] = Math.min(1, root) ** 2;
+  }
+  return { bare, rough, tooth, covered, specks, filled, mass };
+}
