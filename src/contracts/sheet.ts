@@ -33,6 +33,8 @@ export const SheetState = z.object({
   trayId: Id,
   /** Size of the working picture, pixels. */
   picture: z.object({ width: z.int(), height: z.int(), hash: z.string() }),
+  /** Width of the picture as it was brought in, pixels; null where it is no scan. */
+  scannedWidth: z.int().nullable(),
   /** Hash of the page in colour, smaller; null where it was printed as a drawing. */
   coloursHash: z.string().nullable(),
   /** Whether the sheet came with a key that names its things. */

@@ -114,6 +114,8 @@ export const sheets = pgTable('sheets', {
     .references(() => blobs.hash),
   /** The page in colour, smaller; null for drawings. */
   coloursHash: text('colours_hash').references(() => blobs.hash),
+  /** Width of the picture as it was brought in, pixels; null for drawings and photographs. */
+  scannedWidth: integer('scanned_width'),
   pictureWidth: integer('picture_width').notNull(),
   pictureHeight: integer('picture_height').notNull(),
   /** A picture of the same size whose colours say which named thing lies where, and those names. */

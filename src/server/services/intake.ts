@@ -16,6 +16,8 @@ export interface Intake {
   picture: { png: Uint8Array; width: number; height: number };
   /** The same page in colour as a JPEG of half its sides, for what lies on it already; null for drawings. */
   colours: Uint8Array | null;
+  /** Width of the file's own picture, upright, pixels; null for drawings. */
+  scannedWidth: number | null;
   /** From the file's own resolution or units where it states one, else the longer side of A4. */
   widthMm: number;
   heightMm: number;
@@ -57,7 +59,8 @@ export async function takeIn(file: Uint8Array): Promise<Intake> {
             .jpeg({ quality: 88, chromaSubsampling: '4:4:4' })
             .toBuffer();
     const picture = { png, width: grey.width, height: grey.height };
-    return { mime, picture, colours, ...realSize(width, height, meta, mime) };
+    const scannedWidth = mime === 'image/svg+xml' ? null : width;
+    return { mime, picture, colours, scannedWidth, ...realSize(width, height, meta, mime) };
   } catch (error) {
     if (error instanceof LineArtError) throw new Refused(422, error.message);
     throw broken();

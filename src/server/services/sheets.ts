@@ -63,7 +63,7 @@ export async function createSheet(
 ): Promise<SheetState> {
   const [there] = await db.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, id));
   if (there) return sheetState(db, id);
-  const { mime, picture, colours, ...found } = await takeIn(file);
+  const { mime, picture, colours, scannedWidth, ...found } = await takeIn(file);
   const { widthMm, heightMm } = from.size ?? found;
   await db.transaction(async (tx) => {
     const originalHash = from.original
@@ -79,6 +79,7 @@ export async function createSheet(
       originalHash,
       pictureHash,
       coloursHash,
+      scannedWidth: from.original ? null : scannedWidth,
       pictureWidth: picture.width,
       pictureHeight: picture.height,
       plan: emptyPlan({ widthMm, heightMm, paper: 'white-book' }),
@@ -100,6 +101,7 @@ export async function sheetState(db: Querying, id: string): Promise<SheetState> 
     origin: sheet.origin,
     trayId: sheet.trayId,
     picture: { width: sheet.pictureWidth, height: sheet.pictureHeight, hash: sheet.pictureHash },
+    scannedWidth: sheet.scannedWidth,
     coloursHash: sheet.coloursHash,
     hasKey: sheet.keyHash !== null,
     revision: sheet.revision,

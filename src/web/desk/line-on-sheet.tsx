@@ -10,12 +10,17 @@ interface Props {
   /** From pixels of the holder to mm of the page and back. */
   toPage(point: Point): Point;
   toHolder(point: Point): Point;
+  /** What to set points for, and what is done with them. */
+  asks: string;
+  does: string;
+  /** So many points make the line; more when left out. A further one takes the place of the last. */
+  most?: number;
   onDrawn(points: readonly Point[]): void;
   onLeave(): void;
 }
 
-/** A layer over the sheet on which a line is set point by point: Enter parts along it, Backspace takes a point back. */
-export function LineOnSheet({ toPage, toHolder, onDrawn, onLeave }: Props) {
+/** A layer over the sheet on which a line is set point by point: Enter takes it, Backspace takes a point back. */
+export function LineOnSheet({ toPage, toHolder, asks, does, most = Infinity, onDrawn, onLeave }: Props) {
   const [points, setPoints] = useState<readonly Point[]>([]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -38,7 +43,10 @@ export function LineOnSheet({ toPage, toHolder, onDrawn, onLeave }: Props) {
         className="absolute inset-0 h-full w-full cursor-crosshair touch-none"
         onClick={(event) => {
           const box = event.currentTarget.getBoundingClientRect();
-          setPoints([...points, toPage({ x: event.clientX - box.left, y: event.clientY - box.top })]);
+          setPoints([
+            ...points.slice(0, most - 1),
+            toPage({ x: event.clientX - box.left, y: event.clientY - box.top }),
+          ]);
         }}
       >
         <polyline points={path} fill="none" stroke="#fff" strokeWidth={5} />
@@ -48,9 +56,9 @@ export function LineOnSheet({ toPage, toHolder, onDrawn, onLeave }: Props) {
         ))}
       </svg>
       <div className="absolute bottom-16 left-1/2 flex -translate-x-1/2 items-center gap-2 border border-edge bg-leaf p-2 whitespace-nowrap">
-        <span className="px-1 text-[0.95rem]">Set points across the region, from outline to outline.</span>
+        <span className="px-1 text-[0.95rem]">{asks}</span>
         <Button look="strong" disabled={points.length < 2} onClick={() => onDrawn(points)}>
-          Part along it
+          {does}
         </Button>
         <Button onClick={onLeave}>Leave it</Button>
       </div>

@@ -30,7 +30,7 @@ interface Props {
   /** Called with the regions that a box or a loop was drawn round; offers both where given. */
   onGather?(regionIds: readonly number[], add: boolean): void;
   /** Sets a line point by point instead of picking; called with its points in mm. */
-  line?: { onDrawn(points: readonly { x: number; y: number }[]): void; onLeave(): void } | null;
+  line?: Omit<Parameters<typeof LineOnSheet>[0], 'toPage' | 'toHolder'> | null;
   /** Without the zoom buttons, where the sheet is only shown. */
   bare?: boolean;
   /** Zooms to these regions each time `fitKey` changes, instead of keeping the sheet's own place. */

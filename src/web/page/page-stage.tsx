@@ -13,6 +13,7 @@ import { useLitRegions } from '../desk/use-lit.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { GuessThings } from './guess-things.tsx';
 import { SettleGaps } from './settle-gaps.tsx';
+import { KnownLength } from './known-length.tsx';
 import { Mending } from './mending.tsx';
 import { withMends, withinRegion } from './mending-moves.ts';
 import { PaperAndSize } from './paper-and-size.tsx';
@@ -33,12 +34,14 @@ export function PageStage() {
   const [picked, setPicked] = useState<number | null>(null);
   const finding = useRegionFinding();
   const change = usePlanChange(sheet.id, 'page');
-  const [doing, setDoing] = useState<'all' | 'gaps' | 'wishes' | 'line' | 'guesses'>('all');
+  const [doing, setDoing] = useState<'all' | 'gaps' | 'wishes' | 'line' | 'guesses' | 'length'>('all');
   const [shades, setShades] = useState<Uint8Array | null>(null);
   const seen = useMemo(() => coloursOf(grounds, page?.regions.length ?? 0), [grounds, page]);
   const under = useRegionPicture(doing === 'guesses' ? shades : seen);
+  const [measured, setMeasured] = useState<readonly { x: number; y: number }[] | null>(null);
   const leave = () => {
     setDoing('all');
+    setMeasured(null);
     backToSheet();
   };
   const pick = (regionId: number | null, add: boolean) => {
@@ -69,6 +72,8 @@ export function PageStage() {
           line={
             doing === 'line'
               ? {
+                  asks: 'Set points across the region, from outline to outline.',
+                  does: 'Part along it',
                   onDrawn: (points) => {
                     const cuts = page ? withinRegion(page, chosen[0], points) : [];
                     if (cuts.length === 0) return void toast('This line does not run through the region.');
@@ -78,7 +83,15 @@ export function PageStage() {
                   },
                   onLeave: leave,
                 }
-              : null
+              : doing === 'length' && !measured
+                ? {
+                    asks: 'Set the two ends of the length.',
+                    does: 'This length',
+                    most: 2,
+                    onDrawn: setMeasured,
+                    onLeave: leave,
+                  }
+                : null
           }
           paperTint={paperById(sheet.plan.page.paper).tint}
         />
@@ -88,11 +101,16 @@ export function PageStage() {
           <SettleGaps onLeave={leave} />
         ) : doing === 'guesses' && page ? (
           <GuessThings onLeave={leave} onShades={setShades} />
+        ) : doing === 'length' ? (
+          <KnownLength line={measured} onLeave={leave} />
         ) : doing === 'wishes' ? (
           <Wishes onLeave={leave} />
         ) : (
           <>
-            <PaperAndSize settled={chosen.length > 0 || sheet.plan.things.length > 0} />
+            <PaperAndSize
+              settled={chosen.length > 0 || sheet.plan.things.length > 0}
+              onLength={() => setDoing('length')}
+            />
             <RegionsFound {...finding} onGaps={() => setDoing('gaps')} onWishes={() => setDoing('wishes')} />
             {page && (
               <div className="shrink-0 border-t border-rule py-3">

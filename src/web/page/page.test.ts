@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { Plan, emptyPlan, newThing } from '../../contracts/index.ts';
+import { Plan, USUAL_FINDING, emptyPlan, newThing } from '../../contracts/index.ts';
 import { FORMATS, formatOf, outOfShape } from './formats.ts';
+import { resized } from './resized.ts';
 import { without } from './without.ts';
 
 describe('page formats', () => {
@@ -58,5 +59,45 @@ describe('taking a thing apart', () => {
 
   it('changes nothing when the thing is not there', () => {
     expect({ ...plan, ...without(plan, 'thing-z') }).to.deep.equal(plan);
+  });
+});
+
+describe('another real size', () => {
+  const plan = {
+    ...emptyPlan({ widthMm: 100, heightMm: 150, paper: 'white-book' }),
+    finding: {
+      ...USUAL_FINDING,
+      mends: [
+        {
+          kind: 'cut' as const,
+          points: [
+            { x: 10, y: 15 },
+            { x: 20, y: 30 },
+          ],
+        },
+        { kind: 'join' as const, a: { x: 50, y: 75 }, b: { x: 60, y: 75 } },
+        { kind: 'drop' as const, at: { x: 100, y: 150 } },
+      ],
+    },
+  };
+
+  it('leaves every mend at the place on the page where it was made', () => {
+    const { page, finding } = resized(plan, 200, 300);
+    expect(page).to.include({ widthMm: 200, heightMm: 300, paper: 'white-book' });
+    expect(finding!.mends).to.deep.equal([
+      {
+        kind: 'cut',
+        points: [
+          { x: 20, y: 30 },
+          { x: 40, y: 60 },
+        ],
+      },
+      { kind: 'join', a: { x: 100, y: 150 }, b: { x: 120, y: 150 } },
+      { kind: 'drop', at: { x: 200, y: 300 } },
+    ]);
+  });
+
+  it('changes nothing about the finding where nothing was mended', () => {
+    expect(resized({ ...plan, finding: USUAL_FINDING }, 200, 300)).to.have.all.keys('page');
   });
 });

@@ -3,21 +3,22 @@ import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { Millimetres } from '../../contracts/index.ts';
-import { PAPERS, paperById, paperKind, tintedPaper } from '../../core/laydown/index.ts';
+import { PAPERS, paperById, paperKind } from '../../core/laydown/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Pick, Section } from '../parts/index.ts';
 import { PaperFacts } from './paper-facts.tsx';
+import { resized, tenths } from './resized.ts';
 import { FORMATS, formatOf, outOfShape } from './formats.ts';
 
 const MOST_OUT_OF_SHAPE = 0.03;
 
 /** The real size of the page, from a list or by its sides, and its paper; in one line where that is settled. */
-export function PaperAndSize({ settled }: { settled: boolean }) {
+export function PaperAndSize({ settled, onLength }: { settled: boolean; onLength(): void }) {
   const { sheet } = useDesk();
   const [open, setOpen] = useState(false);
   const { widthMm, heightMm, paper } = sheet.plan.page;
-  if (!settled) return <SizeAndPaper />;
+  if (!settled) return <SizeAndPaper onLength={onLength} />;
   return (
     <div className="shrink-0 pb-3">
       <p className="flex items-baseline justify-between gap-3 text-[0.95rem]">
@@ -35,14 +36,14 @@ export function PaperAndSize({ settled }: { settled: boolean }) {
       </p>
       {open && (
         <div className="mt-2">
-          <SizeAndPaper />
+          <SizeAndPaper onLength={onLength} />
         </div>
       )}
     </div>
   );
 }
 
-function SizeAndPaper() {
+function SizeAndPaper({ onLength }: { onLength(): void }) {
   const { sheet } = useDesk();
   const change = usePlanChange(sheet.id, 'page');
   const { page } = sheet.plan;
@@ -55,7 +56,7 @@ function SizeAndPaper() {
     const format = FORMATS.find((each) => each.id === id);
     if (!format) return;
     const [widthMm, heightMm] = wide ? [format.height, format.width] : [format.width, format.height];
-    void change(`size ${format.name}`, { page: { ...page, widthMm, heightMm } });
+    void change(`size ${format.name}`, resized(sheet.plan, widthMm, heightMm));
   };
   const format = formatOf(page.widthMm, page.heightMm);
   return (
@@ -76,52 +77,55 @@ function SizeAndPaper() {
           />
         )}
         <SidesForm />
+        <div className="-mx-3 flex flex-wrap">
+          <Button look="bare" onClick={onLength}>
+            From a length that I know
+          </Button>
+          {sheet.scannedWidth !== null && <FromDpi scannedWidth={sheet.scannedWidth} />}
+        </div>
         <Pick
           label="Paper"
           value={paperKind(page.paper)}
           options={PAPERS.map(({ id, name, says }) => ({ value: id, label: name, says }))}
           onChange={(paper) => void change(`paper ${paperById(paper).name}`, { page: { ...page, paper } })}
         />
-        <PaperTint />
         <PaperFacts />
       </div>
     </Section>
   );
 }
 
-/** The paper's tint: its kind's own, as the scan shows it, or chosen. */
-function PaperTint() {
-  const { sheet, page: regions } = useDesk();
+/** The resolutions that scanners are set to, dots per inch. */
+const RESOLUTIONS = [100, 150, 200, 300, 400, 600, 1200];
+
+/** The real size from the resolution that the scanner was set to. */
+function FromDpi({ scannedWidth }: { scannedWidth: number }) {
+  const { sheet } = useDesk();
   const change = usePlanChange(sheet.id, 'page');
-  const { page } = sheet.plan;
-  const { tint } = paperById(page.paper);
-  const own = tint === paperById(paperKind(page.paper)).tint;
-  const read = regions?.seen?.paper ?? null;
-  const set = (label: string, value: string | null) =>
-    void change(label, { page: { ...page, paper: tintedPaper(page.paper, value) } });
+  const { picture } = sheet;
+  const sizes = RESOLUTIONS.map((dpi) => {
+    const widthMm = tenths((25.4 * scannedWidth) / dpi);
+    return { dpi, widthMm, heightMm: tenths((widthMm * picture.height) / picture.width) };
+  }).filter(({ widthMm, heightMm }) => [widthMm, heightMm].every((side) => Millimetres.safeParse(side).success));
+  const now = sizes.find(({ widthMm }) => Math.abs(widthMm - sheet.plan.page.widthMm) < 0.6);
   return (
-    <div className="flex flex-wrap items-center gap-x-3 text-[0.95rem]">
-      <label className="flex items-center gap-3">
-        its tint
-        <input
-          type="color"
-          className="h-10 w-14 border border-edge bg-leaf"
-          value={tint}
-          onChange={(event) => set('tint of the paper', event.target.value)}
-        />
-      </label>
-      {read && read !== tint && (
-        <Button look="bare" onClick={() => set('tint of the paper from the scan', read)}>
-          As the scan shows it
-          <span className="h-4 w-6 border border-edge" style={{ background: read }} aria-hidden />
-        </Button>
-      )}
-      {!own && (
-        <Button look="bare" onClick={() => set('usual tint of the paper', null)}>
-          As usual
-        </Button>
-      )}
-    </div>
+    <Pick
+      label="Resolution of the scan"
+      className="min-w-44"
+      value={now ? String(now.dpi) : ''}
+      options={[
+        ...(now ? [] : [{ value: '', label: 'scanned at …' }]),
+        ...sizes.map(({ dpi, widthMm, heightMm }) => ({
+          value: String(dpi),
+          label: `scanned at ${dpi} dpi`,
+          says: `${widthMm} × ${heightMm} mm`,
+        })),
+      ]}
+      onChange={(value) => {
+        const size = sizes.find(({ dpi }) => String(dpi) === value);
+        if (size) void change(`size at ${value} dpi`, resized(sheet.plan, size.widthMm, size.heightMm));
+      }}
+    />
   );
 }
 
@@ -143,7 +147,7 @@ function SidesForm() {
         message: `The picture has another shape: ${widthMm} mm wide makes it ${fitting} mm high.`,
       });
     }
-    void change(`size ${widthMm} × ${heightMm} mm`, { page: { ...page, widthMm, heightMm } });
+    void change(`size ${widthMm} × ${heightMm} mm`, resized(sheet.plan, widthMm, heightMm));
   });
   const field = 'h-10 w-full min-w-0 border border-edge bg-leaf px-2 font-figure';
   const fault = formState.errors.widthMm?.message ?? formState.errors.heightMm?.message;

@@ -6,6 +6,7 @@ import { PaperFacts as Facts } from '../../contracts/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Pick } from '../parts/index.ts';
+import { PaperTint } from './paper-tint.tsx';
 
 type YesNo = 'yes' | 'no' | 'unknown';
 
@@ -41,6 +42,7 @@ export function PaperFacts() {
         <span className="ml-auto text-sm text-soft">{known === 0 ? 'nothing said' : `${known} of 6 said`}</span>
       </DisclosureButton>
       <DisclosurePanel className="grid gap-2 pb-2">
+        <PaperTint />
         {QUESTIONS.map(({ id, asks, yes, no }) => (
           <Pick<YesNo>
             key={id}

@@ -1,0 +1,23 @@
+import type { Mend, Plan, PlanChange } from '../../contracts/index.ts';
+
+/** The change that gives a page another real size; mends keep to the places on it that they were made at. */
+export function resized({ page, finding }: Plan, widthMm: number, heightMm: number): PlanChange {
+  const moved = ({ x, y }: { x: number; y: number }) => ({
+    x: (x * widthMm) / page.widthMm,
+    y: (y * heightMm) / page.heightMm,
+  });
+  const mends = finding.mends.map((mend): Mend => {
+    if (mend.kind === 'cut') return { ...mend, points: mend.points.map(moved) };
+    if (mend.kind === 'join') return { ...mend, a: moved(mend.a), b: moved(mend.b) };
+    return { ...mend, at: moved(mend.at) };
+  });
+  return {
+    page: { ...page, widthMm, heightMm },
+    ...(mends.length > 0 && { finding: { ...finding, mends } }),
+  };
+}
+
+/** Millimetres to a tenth, as sizes are kept. */
+export function tenths(mm: number): number {
+  return Math.round(10 * mm) / 10;
+}
