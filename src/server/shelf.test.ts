@@ -1,5 +1,8 @@
+import { createHash } from 'node:crypto';
 import { expect } from 'chai';
-import { SheetCard, SheetState, newThing } from '../contracts/index.ts';
+import { unzipSync } from 'fflate';
+import sharp from 'sharp';
+import { Plan, SheetCard, SheetState, newThing } from '../contracts/index.ts';
 import { emptyDesk, foundIn, gridPng } from './test/desk.ts';
 
 const SHEET = 'sheet-shelf';
@@ -62,6 +65,32 @@ describe('sheets on the shelf', () => {
     await edit({ place: 'attic' }).expect(422);
     await edit({ title: '  ' }).expect(422);
     expect((await cards())[0]).to.include({ title: 'A grid', place: 'shelf' });
+  });
+
+  it('are exported as a zip of open formats in which nothing decided is missing', async () => {
+    const { body, headers } = await desk.api.get(`/api/sheets/${SHEET}/export`).responseType('blob').expect(200);
+    expect(headers['content-disposition']).to.contain('A grid.zip');
+    const files = unzipSync(new Uint8Array(body as Buffer));
+    const read = (name: string) => new TextDecoder().decode(files[name]);
+    const { contents } = JSON.parse(read('contents.json')) as { contents: { name: string; sha256: string }[] };
+    expect(contents.map(({ name }) => name)).to.have.members([
+      ...['original.png', 'page.png', 'plan.json', 'record.json', 'things.csv', 'regions.csv', 'regions.svg'],
+    ]);
+    for (const { name, sha256 } of contents)
+      expect(createHash('sha256').update(files[name]).digest('hex')).to.equal(sha256);
+    const { plan } = JSON.parse(read('plan.json')) as { plan: unknown };
+    expect(Plan.parse(plan).things[0].name).to.equal('Roof');
+    expect(read('things.csv').split('\n')[1]).to.contain('Roof').and.to.contain('1 2');
+    expect(read('regions.csv').trim().split('\n')).to.have.length(5);
+    const svg = await sharp(files['regions.svg'], { density: 254 }).metadata();
+    expect([svg.format, svg.width! > 0]).to.deep.equal(['svg', true]);
+    expect(read('regions.svg').match(/<path/g)).to.have.length(4);
+    expect(read('regions.svg')).to.contain('<title>Roof</title>');
+  });
+
+  it('that are not there cannot be exported', async () => {
+    const { body } = await desk.api.get('/api/sheets/no-such-sheet/export').expect(404);
+    expect(JSON.stringify(body)).to.contain('not on the desk');
   });
 
   it('are copied with page, regions and plan, as a sheet of one’s own with nothing to undo', async () => {

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { readPencilRows } from './index.ts';
+import { readPencilRows, regionsSvg } from './index.ts';
 
 describe('a list of pencils', () => {
   it('is read whatever the columns are called and in whatever order they stand', () => {
@@ -41,5 +41,20 @@ describe('a list of pencils', () => {
       ]).faults[0].sentence,
     ).to.contain('code,name,colour,type');
     expect(readPencilRows([]).faults).to.have.length(1);
+  });
+});
+
+describe('regions as a drawing', () => {
+  const square = (x: number, y: number, side: number) =>
+    Float64Array.from([x, y, x + side, y, x + side, y + side, x, y + side]);
+
+  it('is in real millimetres, one path a region under the name of its thing, holes and all', () => {
+    const svg = regionsSvg({ title: 'A & B', widthMm: 20, heightMm: 10, pixelsPerMm: 10 }, [
+      { name: '', regions: [{ id: 3, rings: [square(0, 0, 50)] }] },
+      { name: 'Ring <1>', regions: [{ id: 1, rings: [square(100, 0, 100), square(120, 20, 33)] }] },
+    ]);
+    expect(svg).to.contain('width="20mm" height="10mm" viewBox="0 0 20 10"').and.to.contain('A &amp; B');
+    expect(svg).to.contain('<path id="region-3" d="M0 0L5 0L5 5L0 5Z"/>');
+    expect(svg).to.contain('Ring &lt;1&gt;').and.to.contain('d="M10 0L20 0L20 10L10 10ZM12 2L15.3 2L15.3 5.3L12 5.3Z"');
   });
 });

@@ -16,6 +16,7 @@ import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { Refused } from '../refused.ts';
 import { benchState, logSteps, readRecord, storeBenchPlan } from '../services/bench.ts';
+import { exportSheet } from '../services/export-sheet.ts';
 import { addNote, readNotebook } from '../services/notebook.ts';
 import { nameFromKey } from '../services/page-key.ts';
 import { readLabels, readRegions, storeRegions } from '../services/regions.ts';
@@ -103,6 +104,10 @@ export function sheetRoutes(db: Database): Router {
     if (picture.hash !== request.params.hash) throw new Refused(404, 'This picture is not on the desk.');
     const { mime, bytes } = await readBlob(db, picture.hash);
     response.type(mime).set('Cache-Control', 'private, max-age=31536000, immutable').send(Buffer.from(bytes));
+  });
+  router.get('/:id/export', async (request, response) => {
+    const { fileName, bytes } = await exportSheet(db, request.params.id);
+    response.attachment(fileName).type('application/zip').send(Buffer.from(bytes));
   });
   router.get('/:id/colours/:hash', async (request, response) => {
     const { coloursHash } = await sheetState(db, request.params.id);

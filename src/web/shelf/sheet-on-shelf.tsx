@@ -168,6 +168,15 @@ function SheetMenu({ card, onRename }: { card: SheetCard; onRename(): void }) {
             </button>
           </MenuItem>
         ))}
+        <MenuItem>
+          <a
+            className="block min-h-10 w-full px-3 py-1.5 data-focus:bg-card"
+            href={`/api/sheets/${card.id}/export`}
+            download
+          >
+            Export as a zip
+          </a>
+        </MenuItem>
       </MenuItems>
     </Menu>
   );
