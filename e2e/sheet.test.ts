@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
+import sharp from 'sharp';
 import { RegionsMeta, SheetState } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
 import { nameFromKey, openFerrySteps } from './stages.ts';
@@ -162,6 +163,34 @@ describe('the Sheet stage', function () {
     expect((await state()).plan.uses).to.deep.equal({ [region.id]: 'leave white' });
     await page.getByRole('button', { name: 'Colour after all' }).click();
     await page.getByRole('button', { name: 'Leave white' }).waitFor();
+  });
+
+  it('has pictures pinned to it, by file and by paste, looked at in large, taken down and had back', async () => {
+    const png = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#3a7f5c' } })
+      .png()
+      .toBuffer();
+    await page
+      .getByLabel('Picture to pin')
+      .setInputFiles({ name: 'old kettle.png', mimeType: 'image/png', buffer: png });
+    await page.getByRole('button', { name: 'Look at old kettle' }).click();
+    await page.getByRole('img', { name: 'old kettle' }).waitFor();
+    await page.getByRole('button', { name: 'Done looking' }).click();
+    await page.evaluate(
+      (bytes) => {
+        const data = new DataTransfer();
+        data.items.add(new File([Uint8Array.from(bytes)], 'pasted.png', { type: 'image/png' }));
+        window.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+      },
+      [...png],
+    );
+    await page.getByRole('button', { name: 'Look at pasted' }).click();
+    await page.getByRole('button', { name: 'Take it down' }).click();
+    await page.getByText('The picture is taken down.').waitFor();
+    await page.getByRole('button', { name: 'Look at pasted' }).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await page.getByRole('button', { name: 'Look at pasted' }).waitFor();
+    const pinned = (await stored('/sheets/ferry-steps/references')) as { name: string }[];
+    expect(pinned.map(({ name }) => name)).to.deep.equal(['old kettle', 'pasted']);
   });
 
   it('describes a thing: its name, what it is made of, its worth, and moves it to the back by keyboard', async () => {

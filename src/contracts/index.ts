@@ -2,6 +2,7 @@
 export * from './primitives.ts';
 export * from './plan.ts';
 export * from './sheet.ts';
+export * from './reference.ts';
 export * from './tray.ts';
 export * from './bench.ts';
 export * from './record.ts';

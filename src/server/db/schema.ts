@@ -129,6 +129,27 @@ export const sheets = pgTable('sheets', {
   updatedAt: now('updated_at'),
 });
 
+/** Pictures pinned to a sheet or one of its things; those that were taken down stay to be had back. */
+export const references = pgTable(
+  'reference_pictures',
+  {
+    id: text('id').primaryKey(),
+    sheetId: text('sheet_id')
+      .notNull()
+      .references(() => sheets.id),
+    thingId: text('thing_id'),
+    name: text('name').notNull(),
+    hash: text('hash')
+      .notNull()
+      .references(() => blobs.hash),
+    width: integer('width').notNull(),
+    height: integer('height').notNull(),
+    pinned: boolean('pinned').notNull().default(true),
+    at: now('at'),
+  },
+  (t) => [index('reference_pictures_sheet').on(t.sheetId)],
+);
+
 /** A named thing of a sheet's key: the colour that marks it and what is known of it. */
 export interface KeyThing {
   mark: string;

@@ -31,6 +31,7 @@ import {
   undo,
 } from '../services/sheets.ts';
 import { bodyOf, json } from './handle.ts';
+import { referenceRoutes } from './references.ts';
 
 const MB = 1024 * 1024;
 const upload = multer({
@@ -105,6 +106,7 @@ export function sheetRoutes(db: Database): Router {
     const { mime, bytes } = await readBlob(db, picture.hash);
     response.type(mime).set('Cache-Control', 'private, max-age=31536000, immutable').send(Buffer.from(bytes));
   });
+  router.use('/:id/references', referenceRoutes(db));
   router.get('/:id/export', async (request, response) => {
     const { fileName, bytes } = await exportSheet(db, request.params.id);
     response.attachment(fileName).type('application/zip').send(Buffer.from(bytes));

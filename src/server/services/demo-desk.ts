@@ -14,6 +14,7 @@ import {
   notes,
   pencils,
   practice,
+  references,
   regionMaps,
   settings,
   sheets,
@@ -179,7 +180,7 @@ export async function removeDemo(db: Database): Promise<DemoState> {
           ),
         );
       }
-      for (const table of [benchPlans, commands, regionMaps, notes, trials])
+      for (const table of [benchPlans, commands, regionMaps, notes, references, trials])
         await tx.delete(table).where(inArray(table.sheetId, gone));
       await tx.delete(sheets).where(inArray(sheets.id, gone));
     }

@@ -17,6 +17,8 @@ import type {
   PracticeSeries,
   RecordEntry,
   RegionsMeta,
+  Reference,
+  ReferenceEdit,
   Settings,
   SheetCard,
   SheetEdit,
@@ -34,7 +36,7 @@ type OnTray<T> = { trayId: string } & T;
 export const deskApi = createApi({
   reducerPath: 'deskApi',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'demo'],
+  tagTypes: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'demo', 'references'],
   endpoints: (build) => {
     const sheetMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown; method?: string }) =>
       build.mutation<SheetState, T>({
@@ -141,6 +143,22 @@ export const deskApi = createApi({
           if (data) dispatch(deskApi.util.upsertQueryData('notebook', sheetId, data));
         },
       }),
+      references: build.query<Reference[], string>({
+        query: (sheetId) => `/sheets/${sheetId}/references`,
+        providesTags: ['references'],
+      }),
+      pinReference: build.mutation<Reference[], OnSheet<{ form: FormData }>>({
+        query: ({ sheetId, form }) => ({ url: `/sheets/${sheetId}/references`, method: 'POST', body: form }),
+        invalidatesTags: ['references'],
+      }),
+      editReference: build.mutation<Reference[], OnSheet<{ id: string; edit: ReferenceEdit }>>({
+        query: ({ sheetId, id, edit }) => ({
+          url: `/sheets/${sheetId}/references/${id}`,
+          method: 'PATCH',
+          body: edit,
+        }),
+        invalidatesTags: ['references'],
+      }),
       practice: build.query<PracticeSeries[], void>({ query: () => '/practice', providesTags: ['demo'] }),
       demo: build.query<DemoState, void>({ query: () => '/demo', providesTags: ['demo', 'shelf'] }),
       removeDemo: build.mutation<DemoState, void>({
@@ -199,6 +217,9 @@ export const {
   useReadMeterMutation,
   useNotebookQuery,
   useAddNoteMutation,
+  useReferencesQuery,
+  usePinReferenceMutation,
+  useEditReferenceMutation,
   usePracticeQuery,
   useDemoQuery,
   useRemoveDemoMutation,

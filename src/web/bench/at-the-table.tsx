@@ -9,6 +9,7 @@ import { sentenceOf } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { usePreview, useZoneVeil } from '../desk/use-preview.ts';
+import { PinnedBeside } from '../references/index.ts';
 import { Button, Laydown, PointMark, PressureMark, StrokeMark, ZoneBar, zoneWords } from '../parts/index.ts';
 import { about } from './about.ts';
 import { useAwake } from './use-awake.ts';
@@ -107,6 +108,7 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
               <Fact name="point" value={step.point} mark={<PointMark point={step.point} size={76} />} />
             </dl>
             <p className="mt-4 border-t border-rule pt-3 text-xl leading-snug">{step.purpose}</p>
+            <PinnedBeside sheetId={sheet.id} thingId={step.thingId} />
             <p className="mt-1 text-soft">
               {step.passes === 1 ? 'Go over it once' : `Go over it ${step.passes} times`}, {about(step.minutes)}.
             </p>

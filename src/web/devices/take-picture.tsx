@@ -30,10 +30,13 @@ type Taking =
 /** Takes a picture with the scanner or the camera, shows it, and hands it on as a file. */
 export function TakePicture({
   kind,
+  does = 'Bring it in as a page',
   onFile,
   onClose,
 }: {
   kind: 'scanner' | 'camera';
+  /** What is done with the picture. */
+  does?: string;
   onFile(file: File): void;
   onClose(): void;
 }) {
@@ -130,7 +133,7 @@ export function TakePicture({
             {picture && <p className="mr-auto text-[0.95rem] text-soft">{sizeOf(picture.file)} JPEG, simulated</p>}
             <Button onClick={onClose}>Put it away</Button>
             <Button look="strong" disabled={!picture} onClick={() => picture && onFile(picture.file)}>
-              Bring it in as a page
+              {does}
             </Button>
           </div>
         </DialogPanel>

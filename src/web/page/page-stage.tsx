@@ -11,6 +11,7 @@ import { SheetView } from '../desk/sheet-view.tsx';
 import { useRegionPicture } from '../desk/use-preview.ts';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePlanChange } from '../api/use-plan.ts';
+import { PinnedPictures } from '../references/index.ts';
 import { GuessThings } from './guess-things.tsx';
 import { SettleGaps } from './settle-gaps.tsx';
 import { KnownLength } from './known-length.tsx';
@@ -120,6 +121,9 @@ export function PageStage() {
               </div>
             )}
             {page && <Things onGuess={() => setDoing('guesses')} />}
+            {page && (
+              <PinnedPictures sheetId={sheet.id} thing={sheet.plan.things.find(({ id }) => id === thingId) ?? null} />
+            )}
           </>
         )
       }

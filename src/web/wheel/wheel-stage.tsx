@@ -6,6 +6,7 @@ import { usePlanChange } from '../api/use-plan.ts';
 import { useAppSelector } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
+import { PinnedBeside } from '../references/index.ts';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePickThing } from '../desk/use-pick-thing.ts';
@@ -23,7 +24,7 @@ export function WheelStage() {
   const { sheet, pencils, laid, recipes } = useDesk();
   const { wheel, page } = sheet.plan;
   const change = usePlanChange(sheet.id, 'wheel');
-  const chosen = useAppSelector((state) => state.atTheDesk.regionIds);
+  const { regionIds: chosen, thingId } = useAppSelector((state) => state.atTheDesk);
   const lit = useLitRegions();
   const preview = usePreview(ALL_LAYERS);
   const [pointed, setPointed] = useState<string | null>(null);
@@ -57,6 +58,9 @@ export function WheelStage() {
           </div>
           <div className="flex h-full w-68 shrink-0 flex-col pt-4 pr-4 max-xl:absolute max-xl:right-0 max-xl:bottom-0 max-xl:h-40 max-xl:w-40 max-xl:p-0">
             <PointedPencil pencilId={pointed} />
+            <div className="max-xl:hidden">
+              <PinnedBeside sheetId={sheet.id} thingId={thingId} />
+            </div>
             <div className="mt-auto h-68 max-xl:h-40">
               <SheetView
                 under={preview}
