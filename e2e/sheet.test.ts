@@ -153,6 +153,25 @@ describe('the Sheet stage', function () {
     await page.getByText(`Gather ${set.length} regions`).waitFor();
   });
 
+  it('enlarges the place of a click among tiny regions, and the next click there chooses', async () => {
+    const { regions: all, neighbours } = await regions();
+    const tiny = (id: number) => all[id - 1].usableWidthMm < 1.2;
+    const { a } = neighbours.find((border) => tiny(border.a) && tiny(border.b) && border.lengthMm > 4)!;
+    await page.keyboard.press('Escape');
+    await clickAt(all[a - 1].pole);
+    const enlarged = page.getByRole('dialog', { name: /Enlarged/ });
+    await enlarged.waitFor();
+    await page.keyboard.press('Escape');
+    await enlarged.waitFor({ state: 'detached' });
+    await clickAt(all[a - 1].pole);
+    const box = (await page.getByTestId('magnifier').boundingBox())!;
+    const clicked = await at(all[a - 1].pole.x, all[a - 1].pole.y);
+    await page.mouse.click(clicked.x, clicked.y);
+    await enlarged.waitFor({ state: 'detached' });
+    expect(clicked.x).to.be.within(box.x, box.x + box.width);
+    await page.getByRole('heading', { name: `Region ${a}` }).waitFor();
+  });
+
   it('leaves single regions out of the colouring, and takes that back', async () => {
     const { regions: list } = await regions();
     const region = list.find(({ areaMm2 }) => areaMm2 > 80)!;

@@ -6,6 +6,8 @@ export interface AtTheDesk {
   regionIds: number[];
   /** The thing whose decisions the side table shows, or null. */
   thingId: string | null;
+  /** Region under the pointer, or come to by the arrow keys. */
+  pointedRegionId: number | null;
   /** Pencil that is pointed at; its places are lit on the sheet. */
   pencilId: string | null;
   /** Where each sheet is zoomed to, by sheet id: scale and offset in screen pixels. */
@@ -14,7 +16,9 @@ export interface AtTheDesk {
   upToLayer: number | null;
 }
 
-const initialState: AtTheDesk = { regionIds: [], thingId: null, pencilId: null, views: {}, upToLayer: null };
+const initialState: AtTheDesk = {
+  ...{ regionIds: [], thingId: null, pointedRegionId: null, pencilId: null, views: {}, upToLayer: null },
+};
 
 export const atTheDesk = createSlice({
   name: 'atTheDesk',
@@ -35,6 +39,9 @@ export const atTheDesk = createSlice({
       state.thingId = payload?.id ?? null;
       state.regionIds = payload?.regionIds ?? [];
     },
+    pointAtRegion(state, { payload }: PayloadAction<number | null>) {
+      state.pointedRegionId = payload;
+    },
     pointAtPencil(state, { payload }: PayloadAction<string | null>) {
       state.pencilId = payload;
     },
@@ -47,10 +54,10 @@ export const atTheDesk = createSlice({
       state.upToLayer = payload;
     },
     sitDownAt(state) {
-      Object.assign(state, { regionIds: [], thingId: null, pencilId: null, upToLayer: null });
+      Object.assign(state, { regionIds: [], thingId: null, pointedRegionId: null, pencilId: null, upToLayer: null });
     },
   },
 });
 
-export const { chooseRegions, toggleRegion, chooseThing, pointAtPencil, zoomTo, showUpTo, sitDownAt } =
+export const { chooseRegions, toggleRegion, chooseThing, pointAtRegion, pointAtPencil, zoomTo, showUpTo, sitDownAt } =
   atTheDesk.actions;

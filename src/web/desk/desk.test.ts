@@ -5,7 +5,7 @@ import { NO_REGION, type Region } from '../../core/lineart/index.ts';
 import { atTheDesk, chooseRegions, chooseThing, sitDownAt, toggleRegion, zoomTo } from './at-the-desk.ts';
 import { deriveForms, deriveRecipes, regionsOfThings, summariseSheet } from '../../planning/index.ts';
 import { type PageRegions } from './desk-context.ts';
-import { regionAt } from './region-at.ts';
+import { regionAt, tinyRegionsAround } from './region-at.ts';
 
 const region = (id: number, usableWidthMm: number, areaMm2: number, y = 150): Region => ({
   ...{ id, usableWidthMm, areaMm2, axisDegrees: 0, lengthMm: 10, breadthMm: 5, holes: 0, shape: 'irregular' as const },
@@ -137,5 +137,30 @@ describe('what the user is doing', () => {
     const moved = after(zoomTo({ sheetId: 'one', view: { k: 2, x: 1, y: 1 } }), chooseRegions([1]), sitDownAt());
     expect(moved.regionIds).to.deep.equal([]);
     expect(moved.views).to.have.keys('one');
+  });
+});
+
+describe('a click among tiny regions', () => {
+  // Three strips of 4, 4 and 30 pixels beside each other, a line of one pixel between.
+  const [width, height] = [40, 20];
+  const labels = Uint16Array.from({ length: width * height }, (_, i) => {
+    const x = i % width;
+    return x < 4 ? 1 : x === 4 ? 0 : x < 9 ? 2 : x === 9 ? 0 : 3;
+  });
+  const strip = (id: number, usableWidthMm: number) => region(id, usableWidthMm, 10);
+  const page = {
+    ...{ width, height, labels, pixelsPerMm: 10 },
+    regions: [strip(1, 0.4), strip(2, 0.4), strip(3, 3)],
+  } as unknown as PageRegions;
+
+  it('may mean any of those around it', () => {
+    expect(tinyRegionsAround(page, 3, 10, 6, 1)).to.have.members([1, 2]);
+    expect(tinyRegionsAround(page, 7, 10, 6, 1)).to.have.members([1, 2, 3]);
+  });
+
+  it('means what it hits where that is wide, and where the page is enlarged enough', () => {
+    expect(tinyRegionsAround(page, 12, 10, 6, 1)).to.deep.equal([]);
+    expect(tinyRegionsAround(page, 3, 10, 6 / 4, 4)).to.deep.equal([]);
+    expect(tinyRegionsAround(page, 3, 10, 6, 2)).to.deep.equal([]);
   });
 });

@@ -9,7 +9,6 @@ export interface Painting {
   paperTint: string;
   chosen: readonly Path2D[];
   lit: readonly Path2D[];
-  hovered: Path2D | null;
 }
 
 const VEIL = 'rgba(226, 226, 224, 0.5)';
@@ -42,7 +41,23 @@ export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void 
   // Under a veil of its own the zone matters, and much of it lies along the outline: keep that thin.
   const weight = painting.veil ? 0.45 : 1;
   for (const path of shown) outline(context, path, view.k, weight);
-  if (painting.hovered) outline(context, painting.hovered, view.k, 0.8);
+}
+
+/** Outlines the region pointed at on a canvas of its own that lies over the sheet, so that the page stays as painted. */
+export function paintPointedAt(
+  canvas: HTMLCanvasElement,
+  { view, size }: Pick<Painting, 'view' | 'size'>,
+  path: Path2D | null,
+): void {
+  const dots = window.devicePixelRatio || 1;
+  const [width, height] = [Math.round(size.width * dots), Math.round(size.height * dots)];
+  if (canvas.width !== width || canvas.height !== height) [canvas.width, canvas.height] = [width, height];
+  const context = canvas.getContext('2d')!;
+  context.setTransform(1, 0, 0, 1, 0, 0);
+  context.clearRect(0, 0, width, height);
+  if (!path) return;
+  context.setTransform(dots * view.k, 0, 0, dots * view.k, dots * view.x, dots * view.y);
+  outline(context, path, view.k, 0.8);
 }
 
 function veilAllBut(context: CanvasRenderingContext2D, shown: readonly Path2D[], { width, height }: ImageBitmap): void {

@@ -10,8 +10,9 @@ import { GatherOnSheet, type Sweep } from './gather-on-sheet.tsx';
 import { isWithin } from './within.ts';
 import { SHEET_ID } from './back-to-sheet.ts';
 import { LineOnSheet } from './line-on-sheet.tsx';
-import { type Painting, paintSheet } from './paint-sheet.ts';
-import { regionAt } from './region-at.ts';
+import { type Painting, paintPointedAt, paintSheet } from './paint-sheet.ts';
+import { Magnifier } from './magnifier.tsx';
+import { regionAt, tinyRegionsAround } from './region-at.ts';
 import { outlineOf } from './region-paths.ts';
 
 interface Props {
@@ -39,6 +40,8 @@ interface Props {
 }
 
 const MARGIN = 18;
+/** A click or the pointer means what lies within so many CSS pixels of it. */
+const REACH_PX = 6;
 
 /** The sheet on the desk: paper, prediction, ink and what is chosen, with pan, pinch and wheel zoom. */
 export function SheetView({
@@ -59,6 +62,7 @@ export function SheetView({
   const dispatch = useAppDispatch();
   const holder = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
+  const pointed = useRef<HTMLCanvasElement>(null);
   const behaviour = useRef<ZoomBehavior<HTMLCanvasElement, unknown> | null>(null);
   const moved = useRef(false);
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
@@ -67,6 +71,7 @@ export function SheetView({
   const [view, setView] = useState(own ? undefined : stored);
   const [hovered, setHovered] = useState<number | null>(null);
   const [sweep, setSweep] = useState<Sweep | null>(null);
+  const [enlarged, setEnlarged] = useState<{ x: number; y: number } | null>(null);
 
   useEffect(() => {
     const element = holder.current!;
@@ -98,6 +103,7 @@ export function SheetView({
     behaviour.current = zoom<HTMLCanvasElement, unknown>()
       .scaleExtent([least, 12])
       .clickDistance(5)
+      .on('start', () => setEnlarged(null))
       .on('zoom', ({ sourceEvent, transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => {
         moved.current = Boolean(sourceEvent);
         setView({ k, x, y });
@@ -115,17 +121,23 @@ export function SheetView({
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [fit?.k, fit?.x, fit?.y, sheet.id, fitKey]);
 
-  useEffect(() => {
-    if (!canvas.current || !size || !view) return;
-    const painting: Painting = {
+  const painting = useMemo((): Painting | null => {
+    if (!size || !view) return null;
+    return {
       ...{ picture, under: under ?? null, veil: veil ?? null, view, size, paperTint },
       chosen: page ? selected.map((id) => outlineOf(page, id)) : [],
       lit: page ? lit.map((id) => outlineOf(page, id)) : [],
-      hovered: page && hovered ? outlineOf(page, hovered) : null,
     };
+  }, [picture, under, veil, view, size, paperTint, page, selected, lit]);
+  useEffect(() => {
+    if (!painting) return;
     const frame = requestAnimationFrame(() => canvas.current && paintSheet(canvas.current, painting));
     return () => cancelAnimationFrame(frame);
-  }, [picture, under, veil, view, size, paperTint, page, selected, lit, hovered]);
+  }, [painting]);
+  useEffect(() => {
+    if (!view || !size || !pointed.current) return;
+    paintPointedAt(pointed.current, { view, size }, page && hovered ? outlineOf(page, hovered) : null);
+  }, [view, size, page, hovered]);
 
   const gather = (outline: readonly { x: number; y: number }[], add: boolean) => {
     setSweep(null);
@@ -139,12 +151,23 @@ export function SheetView({
       add,
     );
   };
+  /** The point of the picture under the pointer, pixels. */
+  const pointUnder = (event: React.MouseEvent) => {
+    const box = canvas.current!.getBoundingClientRect();
+    const { k, x, y } = view ?? { k: 1, x: 0, y: 0 };
+    return { x: (event.clientX - box.left - x) / k, y: (event.clientY - box.top - y) / k };
+  };
   const regionUnder = (event: React.MouseEvent) => {
     if (!page || !view) return null;
-    const box = canvas.current!.getBoundingClientRect();
-    const x = (event.clientX - box.left - view.x) / view.k;
-    const y = (event.clientY - box.top - view.y) / view.k;
-    return regionAt(page, x, y, 6 / view.k);
+    const { x, y } = pointUnder(event);
+    return regionAt(page, x, y, REACH_PX / view.k);
+  };
+  const pickAt = (event: React.MouseEvent) => {
+    if (!onPick) return;
+    const at = pointUnder(event);
+    const several = page && view && tinyRegionsAround(page, at.x, at.y, REACH_PX / view.k, view.k).length > 0;
+    setEnlarged(several ? at : null);
+    if (!several) onPick(regionUnder(event), event.shiftKey || event.ctrlKey || event.metaKey);
   };
   const hover = (id: number | null) => {
     if (id === hovered) return;
@@ -188,8 +211,20 @@ export function SheetView({
         onKeyDown={onKey}
         onMouseMove={(event) => hover(regionUnder(event))}
         onMouseLeave={() => hover(null)}
-        onClick={(event) => onPick?.(regionUnder(event), event.shiftKey || event.ctrlKey || event.metaKey)}
+        onClick={pickAt}
       />
+      <canvas ref={pointed} aria-hidden className="pointer-events-none absolute inset-0 h-full w-full" />
+      {enlarged && painting && onPick && (
+        <Magnifier
+          at={enlarged}
+          painting={painting}
+          onPick={(id, add) => {
+            setEnlarged(null);
+            onPick(id, add);
+          }}
+          onLeave={() => setEnlarged(null)}
+        />
+      )}
       {sweep && onGather && <GatherOnSheet sweep={sweep} onSwept={gather} />}
       {line && view && (
         <LineOnSheet

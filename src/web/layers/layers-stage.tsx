@@ -5,6 +5,7 @@ import { usePlanChange } from '../api/use-plan.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { showUpTo } from '../desk/at-the-desk.ts';
 import { useDesk } from '../desk/desk-context.ts';
+import { useChosen } from '../desk/use-chosen.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { ThingList } from '../desk/thing-list.tsx';
@@ -20,7 +21,8 @@ export function LayersStage() {
   const { things, layers, page } = sheet.plan;
   const change = usePlanChange(sheet.id, 'layers');
   const dispatch = useAppDispatch();
-  const { regionIds, thingId, upToLayer } = useAppSelector((state) => state.atTheDesk);
+  const { regionIds, thingId } = useChosen();
+  const upToLayer = useAppSelector((state) => state.atTheDesk.upToLayer);
   const lit = useLitRegions();
   const most = Math.max(0, ...[...recipes.values()].map((recipe) => recipe.layers.length));
   const shown = Math.min(upToLayer ?? most, most);

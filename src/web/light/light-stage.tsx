@@ -3,6 +3,7 @@ import { type Light, FORMS, formById } from '../../core/light/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useAppSelector } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
+import { useChosen } from '../desk/use-chosen.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { ThingList } from '../desk/thing-list.tsx';
@@ -17,7 +18,7 @@ export function LightStage() {
   const { sheet, page } = useDesk();
   const { things } = sheet.plan;
   const change = usePlanChange(sheet.id, 'light');
-  const { regionIds, thingId } = useAppSelector((state) => state.atTheDesk);
+  const { regionIds, thingId } = useChosen();
   const lit = useLitRegions();
   const [held, setHeld] = useState<Light | null>(null);
   const light = held ?? sheet.plan.light;

@@ -2,10 +2,11 @@ import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { RegionGround } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
-import { useAppDispatch, useAppSelector } from '../app/store.ts';
-import { chooseRegions, chooseThing, toggleRegion } from '../desk/at-the-desk.ts';
+import { useAppDispatch } from '../app/store.ts';
+import { chooseRegions, chooseThing, pointAtRegion, toggleRegion } from '../desk/at-the-desk.ts';
 import { backToSheet } from '../desk/back-to-sheet.ts';
 import { useDesk } from '../desk/desk-context.ts';
+import { useChosen } from '../desk/use-chosen.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { useRegionPicture } from '../desk/use-preview.ts';
@@ -29,9 +30,8 @@ import { useRegionFinding } from './use-region-finding.ts';
 export function PageStage() {
   const { sheet, page, grounds } = useDesk();
   const dispatch = useAppDispatch();
-  const { regionIds: chosen, thingId } = useAppSelector((state) => state.atTheDesk);
+  const { regionIds: chosen, thingId } = useChosen();
   const lit = useLitRegions();
-  const [hovered, setHovered] = useState<number | null>(null);
   const [picked, setPicked] = useState<number | null>(null);
   const finding = useRegionFinding();
   const change = usePlanChange(sheet.id, 'page');
@@ -58,7 +58,6 @@ export function PageStage() {
   };
   // Of a thing with one region only, the thing is what can be decided about.
   const chosenOne = chosen.length === 1 ? (thingId ? null : chosen[0]) : chosen.includes(picked ?? 0) ? picked : null;
-  const shown = hovered ?? chosenOne;
   return (
     <Frame
       title="Sheet"
@@ -68,7 +67,7 @@ export function PageStage() {
           selected={doing === 'guesses' ? [] : chosen}
           lit={lit}
           onPick={pick}
-          onHover={setHovered}
+          onHover={(id) => dispatch(pointAtRegion(id))}
           onGather={(ids, add) => dispatch(chooseRegions(add ? [...new Set([...chosen, ...ids])] : [...ids]))}
           line={
             doing === 'line'
@@ -115,7 +114,7 @@ export function PageStage() {
             <RegionsFound {...finding} onGaps={() => setDoing('gaps')} onWishes={() => setDoing('wishes')} />
             {page && (
               <div className="shrink-0 border-t border-rule py-3">
-                <RegionFacts regionId={shown} regionIds={chosen} thingId={thingId} />
+                <RegionFacts chosenId={chosenOne} regionIds={chosen} thingId={thingId} />
                 {chosen.length > 0 && !thingId && <RegionGrounds key={chosen.join()} regionIds={chosen} />}
                 {chosen.length > 0 && !thingId && <Mending regionIds={chosen} onLine={() => setDoing('line')} />}
               </div>

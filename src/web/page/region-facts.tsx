@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { type ShapeKind, bandsThatFit } from '../../core/lineart/index.ts';
-import { useAppDispatch } from '../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { chooseRegions } from '../desk/at-the-desk.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Section, Why } from '../parts/index.ts';
@@ -23,21 +23,22 @@ function bandsInWords(bands: number): string {
 }
 
 interface Props {
-  /** The region pointed at or looked at alone. */
-  regionId: number | null;
+  /** The region that is looked at alone while none is pointed at. */
+  chosenId: number | null;
   /** All that are chosen. */
   regionIds: readonly number[];
   thingId: string | null;
 }
 
 /** What is measured of one region: area, usable width and whom it borders on; or of all that is chosen. */
-export function RegionFacts({ regionId, regionIds, thingId }: Props) {
+export function RegionFacts({ chosenId, regionIds, thingId }: Props) {
   const { page, sheet } = useDesk();
   const dispatch = useAppDispatch();
   const thingOf = useMemo(
     () => new Map(sheet.plan.things.flatMap((thing) => thing.regionIds.map((id) => [id, thing.name] as const))),
     [sheet.plan.things],
   );
+  const regionId = useAppSelector((state) => state.atTheDesk.pointedRegionId) ?? chosenId;
   const region = regionId ? page?.regions[regionId - 1] : undefined;
   if (!page) return null;
   if (!region) {

@@ -8,10 +8,11 @@ import { type Plan, type Thing, Name, newThing } from '../../contracts/index.ts'
 import { useNameFromKeyMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
-import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { useAppDispatch } from '../app/store.ts';
 import { chooseRegions, chooseThing } from '../desk/at-the-desk.ts';
 import { backToSheet } from '../desk/back-to-sheet.ts';
 import { useDesk } from '../desk/desk-context.ts';
+import { useChosen } from '../desk/use-chosen.ts';
 import { Button, Section } from '../parts/index.ts';
 import { ThingList } from './thing-list.tsx';
 import { without } from './without.ts';
@@ -20,7 +21,7 @@ import { without } from './without.ts';
 export function Things({ onGuess }: { onGuess(): void }) {
   const { sheet, page } = useDesk();
   const dispatch = useAppDispatch();
-  const { regionIds, thingId } = useAppSelector((state) => state.atTheDesk);
+  const { regionIds, thingId } = useChosen();
   const { things } = sheet.plan;
   const named = new Set(things.flatMap((thing) => thing.regionIds));
   const rest = (page?.regions ?? []).flatMap(({ id }) => (named.has(id) ? [] : [id]));

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { type Quad } from '../../core/straighten/index.ts';
 import { useCreateSheetMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { photoWorker, startJob } from '../workers/index.ts';
+import { photoWorker, restPhotoWorker, startJob } from '../workers/index.ts';
 import { type PrintedPage } from './choose-pdf-page.tsx';
 import { isPdf } from './pdf.ts';
 import { worthStraightening } from './straight-size.ts';
@@ -74,6 +74,7 @@ async function pageIn(file: File): Promise<Photograph | null> {
     () => undefined,
   );
   const outcome = await job.outcome;
+  restPhotoWorker();
   if (outcome.kind !== 'done' || !outcome.value.quad) return null;
   const { width, height } = outcome.value;
   const quad = outcome.value.quad as unknown as Quad;

@@ -3,8 +3,8 @@ import { paperById } from '../../core/laydown/index.ts';
 import { SCHEMES, schemeById } from '../../core/palette/index.ts';
 import { placeAt } from '../../core/colour/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
-import { useAppSelector } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
+import { useChosen } from '../desk/use-chosen.ts';
 import { Frame } from '../desk/frame.tsx';
 import { PinnedBeside } from '../references/index.ts';
 import { SheetView } from '../desk/sheet-view.tsx';
@@ -24,7 +24,7 @@ export function WheelStage() {
   const { sheet, pencils, laid, recipes } = useDesk();
   const { wheel, page } = sheet.plan;
   const change = usePlanChange(sheet.id, 'wheel');
-  const { regionIds: chosen, thingId } = useAppSelector((state) => state.atTheDesk);
+  const { regionIds: chosen, thingId } = useChosen();
   const lit = useLitRegions();
   const preview = usePreview(ALL_LAYERS);
   const [pointed, setPointed] = useState<string | null>(null);

@@ -19,9 +19,18 @@ export const pencilWorker: Remote<PencilWorker> = wrap(
 
 /** Started when the first photograph comes in; most pages are scans. */
 let photos: Remote<PhotoWorker> | null = null;
+let photoThread: Worker | null = null;
 export function photoWorker(): Remote<PhotoWorker> {
-  photos ??= wrap<PhotoWorker>(new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' }));
+  photoThread ??= new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' });
+  photos ??= wrap<PhotoWorker>(photoThread);
   return photos;
+}
+
+/** Ends the worker for photographs and with it all that it holds; the next photograph starts another. */
+export function restPhotoWorker(): void {
+  photoThread?.terminate();
+  photoThread = null;
+  photos = null;
 }
 
 /** A job under way. */

@@ -29,8 +29,10 @@ interface OpenPage {
   width: number;
   height: number;
   pixelsPerMm: number;
+  labels: Uint16Array;
   grown: Uint16Array;
-  distance: Float32Array;
+  /** To the nearest line, once the light asks for it. */
+  distance: Float32Array | null;
   regions: readonly Region[];
   tone: { key: string; values: Uint8Array } | null;
   /** What it shows of its things, once that was asked for. */
@@ -74,7 +76,7 @@ const api = {
     return outcomeOf(async () => {
       const run = runOf(jobId, report);
       run.progress(0.01, 'reading the page');
-      const map = await findRegions(greyOfRgba(await readPicture(pictureUrl)), wishes, run);
+      const map = await findRegions(await readGrey(pictureUrl), wishes, run);
       const { labels, ...found } = map;
       const seen = coloursUrl ? seenOn(await readPicture(coloursUrl), map) : null;
       return transfer({ meta: { ...found, seen }, labels }, [labels.buffer]);
@@ -106,8 +108,7 @@ const api = {
   ) {
     if (pages.has(key)) return;
     const grown = growLabels(page.labels, page.width, page.height, Math.ceil(LINE_REACH_MM * page.pixelsPerMm));
-    const distance = distanceToLines(page.labels, page.width, page.height);
-    pages.set(key, { ...page, grown, distance, tone: null, reading: null });
+    pages.set(key, { ...page, grown, distance: null, tone: null, reading: null });
     if (pages.size > 2) pages.delete(pages.keys().next().value!);
   },
 
@@ -217,7 +218,10 @@ function openPage(key: string): OpenPage {
 
 function toneOf(page: OpenPage, things: readonly FormedThing[], light: Light): Uint8Array {
   const key = JSON.stringify([things.map(({ regionIds, form }) => [regionIds, form]), light]);
-  if (page.tone?.key !== key) page.tone = { key, values: pageTone(page, things, light) };
+  if (page.tone?.key !== key) {
+    const distance = (page.distance ??= distanceToLines(page.labels, page.width, page.height));
+    page.tone = { key, values: pageTone({ ...page, distance }, things, light) };
+  }
   return page.tone.values;
 }
 
@@ -233,7 +237,7 @@ function opticsOf(pencil: PencilDeclaration): PencilOptics {
 let lastRead: { url: string; grey: GreyImage } | null = null;
 
 async function readOnce(url: string): Promise<GreyImage> {
-  if (lastRead?.url !== url) lastRead = { url, grey: greyOfRgba(await readPicture(url)) };
+  if (lastRead?.url !== url) lastRead = { url, grey: await readGrey(url) };
   return lastRead.grey;
 }
 
@@ -286,13 +290,34 @@ function greysOf({ labels, neighbours, regions }: RegionMap): Uint8ClampedArray<
   return data;
 }
 
-async function readPicture(url: string) {
+/** Rows of a picture that are turned to grey at a time: its colours are never all there at once. */
+const STRIP = 256;
+
+async function readGrey(url: string): Promise<GreyImage> {
+  const bitmap = await fetchPicture(url);
+  const { width, height } = bitmap;
+  const context = new OffscreenCanvas(width, STRIP).getContext('2d', { willReadFrequently: true })!;
+  const data = new Uint8Array(width * height);
+  for (let top = 0; top < height; top += STRIP) {
+    const rows = Math.min(STRIP, height - top);
+    context.drawImage(bitmap, 0, top, width, rows, 0, 0, width, rows);
+    data.set(greyOfRgba(context.getImageData(0, 0, width, rows)).data, top * width);
+  }
+  bitmap.close();
+  return { width, height, data };
+}
+
+async function readPicture(url: string): Promise<ImageData> {
+  const bitmap = await fetchPicture(url);
+  const context = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d', { willReadFrequently: true })!;
+  context.drawImage(bitmap, 0, 0);
+  const { width, height } = bitmap;
+  bitmap.close();
+  return context.getImageData(0, 0, width, height);
+}
+
+async function fetchPicture(url: string): Promise<ImageBitmap> {
   const response = await fetch(url);
   if (!response.ok) throw new RangeError('The picture of this page could not be read. Reload the page and try again.');
-  const bitmap = await createImageBitmap(await response.blob());
-  const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
-  const context = canvas.getContext('2d', { willReadFrequently: true })!;
-  context.drawImage(bitmap, 0, 0);
-  bitmap.close();
-  return context.getImageData(0, 0, canvas.width, canvas.height);
+  return createImageBitmap(await response.blob());
 }
