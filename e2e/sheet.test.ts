@@ -184,6 +184,31 @@ describe('the Sheet stage', function () {
     await page.getByRole('button', { name: 'Leave white' }).waitFor();
   });
 
+  it('takes its real size from a length that was measured, and takes that back', async () => {
+    const { regionsFrom } = await state();
+    await page.keyboard.press('Escape');
+    const change = page.getByRole('button', { name: 'change', exact: true });
+    if (await change.isVisible()) await change.click();
+    await page.getByRole('button', { name: 'From a length that I know' }).click();
+    await page.getByText('Set the two ends of the length.').waitFor();
+    await clickAt({ x: 10, y: 10 });
+    await clickAt({ x: 150, y: 10 });
+    await clickAt({ x: 200, y: 10 });
+    await page.getByRole('button', { name: 'This length' }).click();
+    await page.getByText('At the present size this line is 190.0 mm long.').waitFor();
+    await page.getByLabel('Length by the ruler in mm').fill('1');
+    await page.keyboard.press('Enter');
+    await page.getByText('Measure something of 2 mm at least').waitFor();
+    await page.getByLabel('Length by the ruler in mm').fill('95');
+    await page.getByText('So the page is 105 × 105 mm.').waitFor();
+    await page.keyboard.press('Enter');
+    await foundAnew(regionsFrom);
+    expect((await state()).plan.page).to.include({ widthMm: 105, heightMm: 105 });
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await foundAnew((await state()).regionsFrom);
+    expect((await state()).plan.page).to.include({ widthMm: 210, heightMm: 210 });
+  });
+
   it('has pictures pinned to it, by file and by paste, looked at in large, taken down and had back', async () => {
     const png = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#3a7f5c' } })
       .png()

@@ -43,6 +43,12 @@ try {
   await page.getByRole('button', { name: 'Next' }).click();
   await shoot('gaps');
   await page.getByRole('button', { name: 'Leave all as they are' }).click();
+  await page.getByRole('button', { name: 'Guess what belongs together' }).click();
+  await page.getByText('What is the dark area?').waitFor();
+  await page.keyboard.press('1');
+  await page.getByText('1 asked').waitFor();
+  await shoot('guesses');
+  await page.getByRole('button', { name: 'Leave it', exact: true }).click();
   await nameFromKey(page);
   await page.mouse.click(480, 358);
   await shoot('sheet');

@@ -33,9 +33,23 @@ describe('taking a picture in', () => {
       .withMetadata({ density: 300 })
       .png()
       .toBuffer();
-    const { picture, widthMm, heightMm } = await takeIn(page);
+    const { picture, widthMm, heightMm, scannedWidth } = await takeIn(page);
     expect(picture).to.include({ width: 2480, height: 3508 });
-    expect([widthMm, heightMm]).to.deep.equal([210, 297]);
+    expect([widthMm, heightMm, scannedWidth]).to.deep.equal([210, 297, 2480]);
+  });
+
+  it('keeps the page in colour beside its ink, half as large; a drawing has none', async () => {
+    const page = await sharp(await gridPng(3, 4))
+      .tint('#c0a060')
+      .png()
+      .toBuffer();
+    const { colours, picture } = await takeIn(page);
+    const { width, channels } = await sharp(colours!).metadata();
+    expect([width, channels]).to.deep.equal([Math.ceil(picture.width / 2), 3]);
+    const drawing = Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="90mm" height="90mm"><path d="M9 9h60v60h-60z" fill="none" stroke="#000" stroke-width="2"/></svg>',
+    );
+    expect(await takeIn(drawing)).to.include({ colours: null, scannedWidth: null });
   });
 
   for (const [format, mime] of [

