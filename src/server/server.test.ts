@@ -41,7 +41,10 @@ describe('bringing a page in', () => {
     expect(sheet.plan.page.widthMm / sheet.plan.page.heightMm).to.be.closeTo(264 / 204, 0.02);
     const picture = await desk.api.get(`/api/sheets/${SHEET}/picture/${sheet.picture.hash}`);
     expect((await sharp(picture.body).metadata()).width).to.equal(264);
-    expect(await desk.db.select({ hash: blobs.hash }).from(blobs)).to.have.length(2);
+    const colours = await desk.api.get(`/api/sheets/${SHEET}/colours/${sheet.coloursHash}`).expect(200);
+    expect((await sharp(colours.body).metadata()).width).to.equal(132);
+    await desk.api.get(`/api/sheets/${SHEET}/colours/another`).expect(404);
+    expect(await desk.db.select({ hash: blobs.hash }).from(blobs)).to.have.length(3);
   });
 
   it('reads the size that a scan states', async () => {

@@ -24,7 +24,7 @@ interface Descriptor {
   reach: number;
   re: Float64Array;
   im: Float64Array;
-  /** Strength of each frequency: the same however the shape is turned, mirrored or scaled. */
+  /** Strength of each frequency, from the middle ones outwards: the same however it is turned, mirrored or scaled. */
   strength: Float64Array;
   /** How far from a circle, the key that likenesses are looked for by. */
   ovalness: number;
@@ -40,13 +40,18 @@ export function findAlike(rings: readonly (readonly Float64Array[])[]): number[]
     .flatMap((own, id) => (id > 0 && own.length && perimeter(own[0]) >= LEAST_AROUND ? [describe(id, own)] : []))
     .sort((p, q) => p.ovalness - q.ovalness || p.id - q.id);
   const sets: Descriptor[][] = [];
+  const heads = newHeads(described.length);
   let firstNear = 0;
   for (const one of described) {
     // Sets are kept in the order of their first member, which is the least oval.
     while (firstNear < sets.length && one.ovalness - sets[firstNear][0].ovalness > one.reach) firstNear++;
-    const home = closest(one, sets, firstNear);
-    if (home) home.push(one);
-    else sets.push([one]);
+    const home = closest(one, sets, heads, firstNear);
+    if (home) {
+      home.push(one);
+      continue;
+    }
+    addHead(heads, sets.length, one);
+    sets.push([one]);
   }
   return sets
     .filter((set) => set.length > 1)
@@ -54,40 +59,51 @@ export function findAlike(rings: readonly (readonly Float64Array[])[]): number[]
     .sort((p, q) => q.length - p.length || p[0] - q[0]);
 }
 
-function closest(one: Descriptor, sets: readonly Descriptor[][], from: number): Descriptor[] | null {
+/** The first members of the sets, packed: most of the time goes into passing by those that are unlike. */
+interface Heads {
+  /** 2 ORDERS each, from the middle frequencies outwards, where the strong ones are. */
+  strengths: Float64Array;
+  reach: Float64Array;
+  area: Float64Array;
+  holes: Int32Array;
+}
+
+function newHeads(most: number): Heads {
+  const each = () => new Float64Array(most);
+  return { strengths: new Float64Array(2 * ORDERS * most), reach: each(), area: each(), holes: new Int32Array(most) };
+}
+
+function addHead(heads: Heads, at: number, { strength, reach, area, holes }: Descriptor): void {
+  heads.strengths.set(strength, 2 * ORDERS * at);
+  heads.reach[at] = reach;
+  heads.area[at] = area;
+  heads.holes[at] = holes;
+}
+
+function closest(one: Descriptor, sets: readonly Descriptor[][], heads: Heads, from: number): Descriptor[] | null {
+  const { strengths, reach, area, holes } = heads;
+  const own = one.strength;
   const nearest: number[] = [];
   const off: number[] = [];
   for (let k = from; k < sets.length; k++) {
-    const other = sets[k][0];
-    if (one.holes !== other.holes || one.area > MOST_LARGER * other.area || other.area > MOST_LARGER * one.area)
-      continue;
-    const limit = Math.min(one.reach, other.reach);
+    if (one.holes !== holes[k] || one.area > MOST_LARGER * area[k] || area[k] > MOST_LARGER * one.area) continue;
+    const limit = Math.min(one.reach, reach[k]);
     const enough = Math.min(limit * limit, off.length === TRIED ? off[TRIED - 1] : Infinity);
-    const own = offInStrength(one, other, enough);
-    if (own > enough) continue;
+    // The squared difference in strengths: two outlines never lie closer than that.
+    let sum = 0;
+    for (let j = 0, i = 2 * ORDERS * k; j < 2 * ORDERS && sum <= enough; j++, i++) sum += (own[j] - strengths[i]) ** 2;
+    if (sum > enough) continue;
     let place = off.length;
-    while (place > 0 && off[place - 1] > own) place--;
-    off.splice(place, 0, own);
+    while (place > 0 && off[place - 1] > sum) place--;
+    off.splice(place, 0, sum);
     nearest.splice(place, 0, k);
     if (off.length > TRIED) {
       off.pop();
       nearest.pop();
     }
   }
-  const fitting = nearest.find((k) => distanceApart(one, sets[k][0]) < Math.min(one.reach, sets[k][0].reach));
+  const fitting = nearest.find((k) => distanceApart(one, sets[k][0]) < Math.min(one.reach, reach[k]));
   return fitting === undefined ? null : sets[fitting];
-}
-
-/** Squared difference in the strengths: two outlines never lie closer than that. Stops adding above `enough`. */
-function offInStrength(p: Descriptor, q: Descriptor, enough: number): number {
-  let sum = 0;
-  // From the middle outwards, where the strong frequencies are.
-  for (let k = 0; k < ORDERS && sum <= enough; k++) {
-    const below = p.strength[ORDERS - 1 - k] - q.strength[ORDERS - 1 - k];
-    const above = p.strength[ORDERS + k] - q.strength[ORDERS + k];
-    sum += below * below + above * above;
-  }
-  return sum;
 }
 
 /** How far apart two outlines lie at the best turn and start, mirrored or not: root mean square, as a share of size. */
@@ -140,10 +156,14 @@ function describe(id: number, rings: readonly Float64Array[]): Descriptor {
   }
   const size = Math.sqrt(power);
   for (let k = 0; k < n; k++) [re[k], im[k]] = [re[k] / size, im[k] / size];
-  const strength = Float64Array.from({ length: n }, (_, k) => Math.hypot(re[k], im[k]));
+  // -1, 1, -2, 2, ...
+  const strength = Float64Array.from({ length: n }, (_, j) => {
+    const k = j % 2 === 0 ? ORDERS - 1 - j / 2 : ORDERS + (j - 1) / 2;
+    return Math.sqrt(re[k] * re[k] + im[k] * im[k]);
+  });
   const holes = rings.length - 1;
   const reach = APART + RAGGED_PX / size;
-  return { id, holes, area: ringArea(rings[0]), reach, re, im, strength, ovalness: strength[ORDERS - 1] };
+  return { id, holes, area: ringArea(rings[0]), reach, re, im, strength, ovalness: strength[0] };
 }
 
 /** The outline at points evenly spaced along it, x, y, x, y, ... */
