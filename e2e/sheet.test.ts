@@ -254,10 +254,13 @@ describe('the Sheet stage', function () {
     const place = kept.findIndex(({ name }) => name === 'Harbour bell');
     expect(kept[place]).to.include({ material: 'gold', importance: 'much' });
     await page.getByRole('button', { name: 'Move Harbour bell to the front or back' }).focus();
+    // What is read aloud tells when the list has taken each key.
+    const saidAloud = (words: string) =>
+      page.waitForFunction((said) => document.body.textContent!.includes(said), words);
     await page.keyboard.press('Space');
-    await page.waitForTimeout(400);
+    await saidAloud(`Draggable item ${kept[place].id} was moved over droppable area ${kept[place].id}`);
     await page.keyboard.press('ArrowDown');
-    await page.waitForTimeout(400);
+    await saidAloud(`Draggable item ${kept[place].id} was moved over droppable area ${kept[place + 1].id}`);
     await page.keyboard.press('Space');
     await page.getByRole('button', { name: /Undo: Harbour bell further behind/ }).waitFor();
   });

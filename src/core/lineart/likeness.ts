@@ -102,16 +102,20 @@ function closest(one: Descriptor, sets: readonly Descriptor[][], heads: Heads, f
       nearest.pop();
     }
   }
-  const fitting = nearest.find((k) => distanceApart(one, sets[k][0]) < Math.min(one.reach, reach[k]));
+  const fitting = nearest.find((k) => fits(one, sets[k][0], Math.min(one.reach, reach[k])));
   return fitting === undefined ? null : sets[fitting];
 }
 
-/** How far apart two outlines lie at the best turn and start, mirrored or not: root mean square, as a share of size. */
-function distanceApart(p: Descriptor, q: Descriptor): number {
+/**
+ * Whether two outlines, laid on each other at some turn and start, mirrored or not, lie apart by less than `limit`:
+ * root mean square, as a share of their size. The first turn that will do ends the search.
+ */
+function fits(p: Descriptor, q: Descriptor, limit: number): boolean {
   const n = 2 * ORDERS;
   const xr = new Float64Array(n);
   const xi = new Float64Array(n);
-  let most = 0;
+  // Two outlines of size 1 lie apart by the root of 2 - 2 |sum of products|.
+  const enough = (1 - (limit * limit) / 2) ** 2;
   for (const mirrored of [1, -1]) {
     for (let k = 0; k < n; k++) {
       // A mirrored outline, walked the same way round, has every frequency conjugated.
@@ -126,10 +130,10 @@ function distanceApart(p: Descriptor, q: Descriptor): number {
         re += xr[k] * COS[turn] - xi[k] * SIN[turn];
         im += xr[k] * SIN[turn] + xi[k] * COS[turn];
       }
-      most = Math.max(most, re * re + im * im);
+      if (re * re + im * im > enough) return true;
     }
   }
-  return Math.sqrt(Math.max(0, 2 - 2 * Math.sqrt(most)));
+  return false;
 }
 
 const COS = Float64Array.from({ length: SAMPLES }, (_, k) => Math.cos((2 * Math.PI * k) / SAMPLES));

@@ -29,6 +29,8 @@ import type {
   Tray,
 } from '../../contracts/index.ts';
 
+import { withChangesUnderWay } from './changes-under-way.ts';
+
 type OnSheet<T = unknown> = { sheetId: string } & T;
 type OnTray<T> = { trayId: string } & T;
 
@@ -44,7 +46,7 @@ export const deskApi = createApi({
         invalidatesTags: ['shelf'],
         async onQueryStarted(_arg, { dispatch, queryFulfilled }) {
           const { data } = await queryFulfilled.catch(() => ({ data: null }));
-          if (data) dispatch(deskApi.util.upsertQueryData('sheet', data.id, data));
+          if (data) dispatch(deskApi.util.upsertQueryData('sheet', data.id, withChangesUnderWay(data)));
         },
       });
     const benchMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown }) =>

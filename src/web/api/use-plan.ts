@@ -3,6 +3,7 @@ import { useCallback } from 'react';
 import { toast } from 'sonner';
 import type { PlanChange, Stage } from '../../contracts/index.ts';
 import { type State, store, useAppSelector } from '../app/store.ts';
+import { setOut } from './changes-under-way.ts';
 import { deskApi } from './desk-api.ts';
 import { isStale, sentenceOf } from './sentence.ts';
 
@@ -25,10 +26,12 @@ export function changePlan(sheetId: string, stage: Stage, label: string, change:
     }),
   );
   const id = nanoid();
+  const answered = setOut(sheetId, change);
   return inTurn(async () => {
     const baseRevision = sheetOf(store.getState(), sheetId)?.revision ?? 0;
     const command = { id, stage, label: label.slice(0, 120), baseRevision, change };
     const result = await store.dispatch(deskApi.endpoints.command.initiate({ sheetId, command }));
+    answered();
     if (result.error) refused(sheetId, result.error, shown.undo);
   });
 }

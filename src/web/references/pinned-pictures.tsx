@@ -25,7 +25,7 @@ export function PinnedPictures({ sheetId, thing }: { sheetId: string; thing: Thi
     return () => window.removeEventListener('paste', onPaste);
   }, [pinFile]);
   return (
-    <Section title={thing ? `Pictures of ${thing.name}` : 'Pinned pictures'}>
+    <Section title="Pinned pictures" aside={thing && `of ${thing.name}`}>
       {shown.length > 0 ? (
         <div className="flex flex-wrap gap-2">
           {shown.map((reference) => (
