@@ -69,13 +69,19 @@ async function busyPerHover(page: Page): Promise<number> {
   });
   // The first ones trace outlines and warm the code up.
   for (let k = 0; k < 20; k++) await page.mouse.move(point(k).x, point(k).y);
-  const before = await busy();
-  const times = 100;
-  for (let k = 20; k < 20 + times; k++) {
-    await page.mouse.move(point(k).x, point(k).y);
-    await page.evaluate(() => new Promise((painted) => requestAnimationFrame(painted)));
+  // Of some rounds the least counts: what else the machine does can only add to it.
+  const [rounds, times] = [4, 40];
+  let least = Infinity;
+  for (let round = 0; round < rounds; round++) {
+    const before = await busy();
+    for (let k = 0; k < times; k++) {
+      const { x, y } = point(20 + round * times + k);
+      await page.mouse.move(x, y);
+      await page.evaluate(() => new Promise((painted) => requestAnimationFrame(painted)));
+    }
+    least = Math.min(least, ((await busy()) - before) / times);
   }
-  return ((await busy()) - before) / times;
+  return least;
 }
 
 /** Memory of its own that the largest process showing pages holds, with its workers, MB. */
