@@ -65,6 +65,17 @@ describe('pictures pinned to a sheet', () => {
     expect(moved).to.include({ name: 'tin kettle', thingId: 'thing-kettle' });
   });
 
+  it('go along with a copy of the sheet, and are taken down there alone', async () => {
+    await pin({ id: 'pin-one', name: 'kettle' });
+    await desk.api.post(`/api/sheets/${SHEET}/copies`).send({ id: 'sheet-copy', title: 'A copy' }).expect(200);
+    const there = '/api/sheets/sheet-copy/references';
+    const [copy] = (await desk.api.get(there)).body as Reference[];
+    expect(copy.name).to.equal('kettle');
+    await desk.api.patch(`${there}/${copy.id}`).send({ pinned: false }).expect(200);
+    expect((await desk.api.get(there)).body).to.deep.equal([]);
+    expect((await desk.api.get(at)).body).to.have.length(1);
+  });
+
   it('that cannot be read, or that did not arrive, are refused in one sentence and nothing is kept', async () => {
     const broken = await pin({ id: 'pin-one', name: 'x' }, Buffer.from('no picture at all'));
     expect(broken.status).to.equal(422);

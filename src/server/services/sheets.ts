@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { nanoid } from 'nanoid';
 import {
   type Command,
   Plan,
@@ -10,7 +11,7 @@ import {
 } from '../../contracts/index.ts';
 import { keepBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
-import { commands, regionMaps, sheets } from '../db/schema.ts';
+import { commands, references, regionMaps, sheets } from '../db/schema.ts';
 import { Refused, found } from '../refused.ts';
 import { howFar } from './bench.ts';
 import { kindOfOriginal, takeIn } from './intake.ts';
@@ -124,7 +125,8 @@ export async function editSheet(db: Database, id: string, edit: SheetEdit): Prom
 }
 
 /**
- * Makes a sheet of one's own out of another: its page, its regions and everything decided, with nothing done yet.
+ * Makes a sheet of one's own out of another: its page, its regions, its pinned pictures and everything decided, with
+ * nothing done yet.
  * @param id made by the client; a second try with the same id returns the first copy
  */
 export async function copySheet(db: Database, from: string, id: string, title: string): Promise<SheetState> {
@@ -138,6 +140,9 @@ export async function copySheet(db: Database, from: string, id: string, title: s
     if (added.length === 0) return;
     const [regions] = await tx.select().from(regionMaps).where(eq(regionMaps.sheetId, from));
     if (regions) await tx.insert(regionMaps).values({ ...regions, sheetId: id });
+    const pinned = and(eq(references.sheetId, from), eq(references.pinned, true));
+    for (const reference of await tx.select().from(references).where(pinned))
+      await tx.insert(references).values({ ...reference, id: nanoid(), sheetId: id });
   });
   return sheetState(db, id);
 }
