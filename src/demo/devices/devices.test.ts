@@ -2,8 +2,9 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import sharp from 'sharp';
 import { type MeterRequest, QUALITIES, type Quality } from '../../contracts/index.ts';
-import { deltaE2000 } from '../../core/colour/index.ts';
-import { type GreyImage, findRegions } from '../../core/lineart/index.ts';
+import { deltaE2000, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
+import { paperById } from '../../core/laydown/index.ts';
+import { type GreyImage, findRegions, inkOfPage, readSeen } from '../../core/lineart/index.ts';
 import { CancelledError, quietRun } from '../../core/run/index.ts';
 import { DRAWN, rasterise, trueRegions } from '../draw/index.ts';
 import { layPatch, made, madePaper } from '../maker/index.ts';
@@ -194,6 +195,25 @@ describe('the simulated scanner', () => {
       expect(large).to.be.at.least(0.97);
     }).timeout(180_000);
   }
+
+  it('scans a page that nobody coloured so that all of it is read as bare, on a toned card too', async () => {
+    for (const page of DEMO_PAGES) {
+      const [red, green, blue] = rgbOfLab(labOfHex(paperById(page.paper).tint));
+      const printed = printedPage(page);
+      const onItsPaper = async (dpi: number) => {
+        const print = await printed.print(dpi);
+        return { ...print, data: print.data.map((v, i) => (v * [red, green, blue][i % 3]) / 255) };
+      };
+      const glass = simulatedScanner(async () => [{ ...printed, print: onItsPaper }]);
+      const { bytes } = await glass.scan({ subject: page.id, dpi: 200, quality: 'good', seed: 5 }, quietRun);
+      const { data, info } = await sharp(bytes).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+      const rgb = { width: info.width, height: info.height, data: new Uint8Array(data) };
+      const { grey, toned } = inkOfPage(rgb);
+      const { grounds, paper } = readSeen(rgb, await findRegions(grey, { pixelsPerMm: 200 / MM_PER_INCH }));
+      expect([page.id, grounds.length, toned]).to.deep.equal([page.id, 0, 0]);
+      expect(deltaE2000(paper, labOfHex(paperById(page.paper).tint)), page.id).to.be.below(4);
+    }
+  }).timeout(240_000);
 
   for (const page of [demoPageById('ferry-steps'), kite]) {
     it(`gives ${page.title} so that a quarter turn finds at least 99.5% of its regions again`, async () => {

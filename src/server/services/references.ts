@@ -41,7 +41,10 @@ export async function pinReference(
     .jpeg({ quality: 86 })
     .toBuffer({ resolveWithObject: true })
     .catch(() => {
-      throw new Refused(422, 'This picture cannot be read. Save it as PNG, JPEG or WebP, and pin that.');
+      throw new Refused(
+        422,
+        'This picture cannot be read, or has more than 100 megapixels. Save it as PNG, JPEG or WebP, and pin that.',
+      );
     });
   return db.transaction(async (tx) => {
     const [sheet] = await tx.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, sheetId)).for('update');

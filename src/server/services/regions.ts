@@ -10,8 +10,9 @@ import { sheetState, storePlan } from './sheets.ts';
 
 /** The stored regions of a sheet. */
 export async function readRegions(db: Querying, sheetId: string): Promise<RegionsMeta> {
+  const { meta } = await stored(db, sheetId);
   // Regions found before anything was read in colour lack it.
-  return { ...(await stored(db, sheetId)).meta, seen: (await stored(db, sheetId)).meta.seen ?? null };
+  return { ...meta, seen: meta.seen ?? null };
 }
 
 /** The stored raster of region ids: gzip of 16-bit little-endian values, row by row. */

@@ -108,7 +108,7 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
               <Fact name="point" value={step.point} mark={<PointMark point={step.point} size={76} />} />
             </dl>
             <p className="mt-4 border-t border-rule pt-3 text-xl leading-snug">{step.purpose}</p>
-            <PinnedBeside sheetId={sheet.id} thingId={step.thingId} />
+            <PinnedBeside sheetId={sheet.id} thingId={step.thingId} things={sheet.plan.things} />
             <p className="mt-1 text-soft">
               {step.passes === 1 ? 'Go over it once' : `Go over it ${step.passes} times`}, {about(step.minutes)}.
             </p>

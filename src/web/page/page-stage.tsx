@@ -121,7 +121,11 @@ export function PageStage() {
             )}
             {page && <Things onGuess={() => setDoing('guesses')} />}
             {page && (
-              <PinnedPictures sheetId={sheet.id} thing={sheet.plan.things.find(({ id }) => id === thingId) ?? null} />
+              <PinnedPictures
+                sheetId={sheet.id}
+                things={sheet.plan.things}
+                thing={sheet.plan.things.find(({ id }) => id === thingId) ?? null}
+              />
             )}
           </>
         )

@@ -77,11 +77,11 @@ function SizeAndPaper({ onLength }: { onLength(): void }) {
           />
         )}
         <SidesForm />
-        <div className="-mx-3 flex flex-wrap">
+        {sheet.scannedWidth !== null && <FromDpi scannedWidth={sheet.scannedWidth} />}
+        <div className="-mx-3">
           <Button look="bare" onClick={onLength}>
             From a length that I know
           </Button>
-          {sheet.scannedWidth !== null && <FromDpi scannedWidth={sheet.scannedWidth} />}
         </div>
         <Pick
           label="Paper"
@@ -111,7 +111,6 @@ function FromDpi({ scannedWidth }: { scannedWidth: number }) {
   return (
     <Pick
       label="Resolution of the scan"
-      className="min-w-44"
       value={now ? String(now.dpi) : ''}
       options={[
         ...(now ? [] : [{ value: '', label: 'scanned at …' }]),

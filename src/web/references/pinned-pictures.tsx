@@ -5,15 +5,24 @@ import { useReferencesQuery } from '../api/desk-api.ts';
 import { TakePicture } from '../devices/index.ts';
 import { Button, Section } from '../parts/index.ts';
 import { PinnedPicture } from './pinned-picture.tsx';
+import { pinnedTo } from './pinned-to.ts';
 import { usePin } from './use-pin.ts';
 
 /** Pictures pinned to the sheet or to the thing that is chosen: added by file, paste or camera, and taken down. */
-export function PinnedPictures({ sheetId, thing }: { sheetId: string; thing: Thing | null }) {
+export function PinnedPictures({
+  sheetId,
+  thing,
+  things,
+}: {
+  sheetId: string;
+  thing: Thing | null;
+  things: readonly Thing[];
+}) {
   const { data: references = [] } = useReferencesQuery(sheetId);
   const { pinFile, takeDown, pinning } = usePin(sheetId, thing?.id ?? null);
   const [camera, setCamera] = useState(false);
   const input = useRef<HTMLInputElement>(null);
-  const shown = references.filter(({ thingId }) => thingId === (thing?.id ?? null));
+  const shown = pinnedTo(thing?.id ?? null, references, things);
   useEffect(() => {
     const onPaste = (event: ClipboardEvent) => {
       const file = [...(event.clipboardData?.files ?? [])].find(({ type }) => type.startsWith('image/'));

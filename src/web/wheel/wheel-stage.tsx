@@ -59,7 +59,7 @@ export function WheelStage() {
           <div className="flex h-full w-68 shrink-0 flex-col pt-4 pr-4 max-xl:absolute max-xl:right-0 max-xl:bottom-0 max-xl:h-40 max-xl:w-40 max-xl:p-0">
             <PointedPencil pencilId={pointed} />
             <div className="max-xl:hidden">
-              <PinnedBeside sheetId={sheet.id} thingId={thingId} />
+              <PinnedBeside sheetId={sheet.id} thingId={thingId} things={sheet.plan.things} />
             </div>
             <div className="mt-auto h-68 max-xl:h-40">
               <SheetView

@@ -41,6 +41,27 @@ describe('the light on the paper', () => {
     );
   });
 
+  it('is that on a toned card, not that on the white glass around it', () => {
+    fc.assert(
+      fc.property(light, fc.double({ min: 0.55, max: 0.9, noNaN: true }), (lamp, card) => {
+        const onCard = (x: number, y: number) => x > 24 && x < WIDTH - 24 && y > 24 && y < HEIGHT - 24;
+        const surface = paperSurface(
+          pageUnder(lamp, (x, y) => (onCard(x, y) ? card : 1)),
+          WIDTH,
+          HEIGHT,
+        );
+        for (const [x, y] of [
+          [60, 60],
+          [240, 180],
+          [420, 300],
+        ]) {
+          expect(surface(x, y) / (card * lit(lamp, x, y))).to.be.within(0.94, 1.06);
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
   it('does not care for lines', () => {
     fc.assert(
       fc.property(light, (lamp) => {

@@ -15,7 +15,7 @@ const ROUNDS = 6;
  * @param light of each pixel, row by row
  */
 export function paperSurface(light: ArrayLike<number>, width: number, height: number): PaperSurface {
-  const tiles: { x: number; y: number; level: number }[] = [];
+  const tiles: Tile[] = [];
   for (let top = 0; top < height; top += TILE) {
     for (let left = 0; left < width; left += TILE) {
       const [right, bottom] = [Math.min(width, left + TILE), Math.min(height, top + TILE)];
@@ -27,19 +27,36 @@ export function paperSurface(light: ArrayLike<number>, width: number, height: nu
     }
   }
   const brightest = [...tiles].sort((a, b) => b.level - a.level);
-  // Begin with what is surely paper: a quarter of the page is bare on any sheet that still has something to colour.
-  let kept = brightest.slice(0, Math.max(6, Math.ceil(tiles.length / 4)));
-  let of = fitted(kept);
+  // The paper is what most of the page is; it is looked for from its brightest parts, as on white paper with print, and
+  // from all of it, as on a toned card that lies on white glass.
+  const found = [brightest.slice(0, Math.max(6, Math.ceil(tiles.length / 4))), tiles].map((start) =>
+    settled(start, tiles),
+  );
+  const { surface } = found[1].kept > found[0].kept ? found[1] : found[0];
+  return (x, y) => Math.max(1, surface(x / width, y / height));
+}
+
+interface Tile {
+  x: number;
+  y: number;
+  level: number;
+}
+
+/** The surface that fitting goes to from some tiles, dropping in turn what lies off it, and how many tiles lie on it. */
+function settled(start: readonly Tile[], tiles: readonly Tile[]): { surface: PaperSurface; kept: number } {
+  let surface = fitted(start);
+  let kept = 0;
   for (let round = 0; round < ROUNDS; round++) {
-    kept = tiles.filter(({ x, y, level }) => Math.abs(level - of(x, y)) < NO_PAPER * of(x, y));
-    if (kept.length < 6) break;
-    of = fitted(kept);
+    const on = tiles.filter(({ x, y, level }) => Math.abs(level - surface(x, y)) < NO_PAPER * surface(x, y));
+    kept = on.length;
+    if (kept < 6) break;
+    surface = fitted(on);
   }
-  return (x, y) => Math.max(1, of(x / width, y / height));
+  return { surface, kept };
 }
 
 /** The surface a + bx + cy + dxx + exy + fyy of least squares, a little drawn to being level. */
-function fitted(tiles: readonly { x: number; y: number; level: number }[]): PaperSurface {
+function fitted(tiles: readonly Tile[]): PaperSurface {
   const terms = (x: number, y: number) => [1, x, y, x * x, x * y, y * y];
   const n = 6;
   const rows = Array.from({ length: n }, (_, k) => {
