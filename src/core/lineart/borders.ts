@@ -11,6 +11,8 @@ export interface Arc {
   lengthPx: number;
 }
 
+/** How far a simplified border may lie from the pixel edges. */
+export const BORDER_TOLERANCE_PX = 1.3;
 const EAST = 1;
 const SOUTH = 2;
 
@@ -18,28 +20,41 @@ const SOUTH = 2;
  * Traces every border of a labelled page once, along the edges of its pixels, cuts it where three or more labels meet,
  * and simplifies each piece once: neighbours share the very same line, without overlap or sliver between them.
  * @param labels grown to the middle of the lines
- * @param tolerancePx how far a simplified line may lie from the pixel edges; 1.3 takes out the steps of slanting lines.
- *   Source: D. Douglas, T. Peucker (1973).
+ * @param tolerancePx how far a simplified line may lie from the pixel edges; default 1.3, which takes out the steps of
+ *   slanting lines. Source: D. Douglas, T. Peucker (1973).
+ * @param among pixels of which at least one lies at every border within the page, such as those that were ink before
+ *   labels grew; default all
  */
-export function traceBorders(labels: Uint16Array, width: number, height: number, tolerancePx = 1.3): Arc[] {
+export function traceBorders(
+  labels: Uint16Array,
+  width: number,
+  height: number,
+  tolerancePx = BORDER_TOLERANCE_PX,
+  among?: Int32Array,
+): Arc[] {
   const across = width + 1;
   // Of each pixel corner: whether a border leaves it to the east and to the south.
   const cracks = new Uint8Array(across * (height + 1));
   const at = (x: number, y: number) =>
     x < 0 || y < 0 || x >= width || y >= height ? NO_REGION : labels[y * width + x];
-  for (let y = 0, i = 0; y < height; y++) {
-    for (let x = 0, c = y * across; x < width; x++, i++, c++) {
-      if (y > 0 && labels[i] !== labels[i - width]) cracks[c] |= EAST;
-      if (x > 0 && labels[i] !== labels[i - 1]) cracks[c] |= SOUTH;
+  let corners = new Int32Array(4096);
+  let count = 0;
+  const mark = (c: number, ways: number) => {
+    if (cracks[c] === 0) {
+      if (count === corners.length) corners = longer(corners);
+      corners[count++] = c;
     }
-  }
+    cracks[c] |= ways;
+  };
+  if (among) markBeside(among);
+  else markAll();
   for (let x = 0; x < width; x++) {
-    if (at(x, 0) !== NO_REGION) cracks[x] |= EAST;
-    if (at(x, height - 1) !== NO_REGION) cracks[height * across + x] |= EAST;
+    if (at(x, 0) !== NO_REGION) mark(x, EAST);
+    if (at(x, height - 1) !== NO_REGION) mark(height * across + x, EAST);
   }
   for (let y = 0; y < height; y++) {
-    if (at(0, y) !== NO_REGION) cracks[y * across] |= SOUTH;
-    if (at(width - 1, y) !== NO_REGION) cracks[y * across + width] |= SOUTH;
+    if (at(0, y) !== NO_REGION) mark(y * across, SOUTH);
+    if (at(width - 1, y) !== NO_REGION) mark(y * across + width, SOUTH);
   }
 
   const degree = (c: number) =>
@@ -50,15 +65,37 @@ export function traceBorders(labels: Uint16Array, width: number, height: number,
   const arcs: Arc[] = [];
   const walked = new Uint8Array(cracks.length);
   let path = new Int32Array(4096);
-  for (let c = 0; c < cracks.length; c++) {
-    if (cracks[c] === 0 || degree(c) < 3) continue;
-    for (let way = 0; way < 4; way++) if (open(c, way)) walk(c, way);
+  for (let k = 0; k < count; k++) {
+    if (degree(corners[k]) < 3) continue;
+    for (let way = 0; way < 4; way++) if (open(corners[k], way)) walk(corners[k], way);
   }
   // What is left meets no other border: loops.
-  for (let c = 0; c < cracks.length; c++) {
-    if (cracks[c] & ~walked[c]) walk(c, open(c, 0) ? 0 : 1);
+  for (let k = 0; k < count; k++) {
+    if (cracks[corners[k]] & ~walked[corners[k]]) walk(corners[k], open(corners[k], 0) ? 0 : 1);
   }
   return arcs;
+
+  function markAll(): void {
+    for (let y = 0, i = 0; y < height; y++) {
+      for (let x = 0, c = y * across; x < width; x++, i++, c++) {
+        if (y > 0 && labels[i] !== labels[i - width]) mark(c, EAST);
+        if (x > 0 && labels[i] !== labels[i - 1]) mark(c, SOUTH);
+      }
+    }
+  }
+
+  function markBeside(pixels: Int32Array): void {
+    for (const i of pixels) {
+      const own = labels[i];
+      const y = Math.floor(i / width);
+      const x = i - y * width;
+      const c = i + y;
+      if (y > 0 && labels[i - width] !== own) mark(c, EAST);
+      if (x > 0 && labels[i - 1] !== own) mark(c, SOUTH);
+      if (x < width - 1 && labels[i + 1] !== own) mark(c + 1, SOUTH);
+      if (y < height - 1 && labels[i + width] !== own) mark(c + across, EAST);
+    }
+  }
 
   /** Whether a border not yet walked leaves a corner to the east, south, west or north (0 to 3). */
   function open(c: number, way: number): boolean {
@@ -80,21 +117,13 @@ export function traceBorders(labels: Uint16Array, width: number, height: number,
       } else if (way === 2) walked[--c] |= EAST;
       else walked[(c -= across)] |= SOUTH;
       if (c === start || degree(c) > 2) break;
-      if (n === path.length) {
-        const longer = new Int32Array(2 * n);
-        longer.set(path);
-        path = longer;
-      }
+      if (n === path.length) path = longer(path);
       path[n++] = c;
       way = open(c, way) ? way : open(c, (way + 1) % 4) ? (way + 1) % 4 : (way + 3) % 4;
     }
     const closed = c === start && degree(c) === 2;
     if (!closed) {
-      if (n === path.length) {
-        const longer = new Int32Array(n + 1);
-        longer.set(path);
-        path = longer;
-      }
+      if (n === path.length) path = longer(path);
       path[n++] = c;
     }
     const points = simplified(path, n, across, closed, tolerancePx);
@@ -108,6 +137,12 @@ export function traceBorders(labels: Uint16Array, width: number, height: number,
     if (way === 2) return [at(x - 1, y), at(x - 1, y - 1)];
     return [at(x - 1, y - 1), at(x, y - 1)];
   }
+}
+
+function longer(list: Int32Array): Int32Array<ArrayBuffer> {
+  const more = new Int32Array(2 * list.length);
+  more.set(list);
+  return more;
 }
 
 /** Keeps the corners that matter: the ends (for a loop, its first corner and the one farthest from it) stay. */

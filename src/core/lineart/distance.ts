@@ -1,3 +1,5 @@
+import { type Runs, findRuns } from './runs.ts';
+
 /**
  * Exact Euclidean distance, in pixels, from every pixel's centre to the nearest pixel centre at which `stops` is not
  * 0; 0 on those. Source: A. Meijster, J. Roerdink, W. Hesselink, A general algorithm for computing distance
@@ -5,18 +7,25 @@
  * @param stops one byte a pixel; where it is 0 everywhere, every distance is width + height
  */
 export function distanceTo(stops: Uint8Array, width: number, height: number): Float32Array {
-  const vertical = verticalDistances(stops, width, height);
+  return distanceOnRuns(findRuns(stops, width, height, 0), width);
+}
+
+/**
+ * The same distance, from the runs of pixels that are no stops.
+ * @returns 0 outside the runs
+ */
+export function distanceOnRuns(runs: Runs, width: number): Float32Array {
+  const height = runs.rowStart.length - 1;
+  const vertical = verticalDistances(runs, width);
   const squares = rowSquares(width);
   const out = new Float32Array(width * height);
   const far = width + height;
   for (let y = 0; y < height; y++) {
     const row = y * width;
-    for (let x = 0; x < width; x++) {
-      if (stops[row + x]) continue;
-      const from = x;
-      while (x + 1 < width && !stops[row + x + 1]) x++;
-      const square = squares(vertical, row, from, x);
-      for (let k = from; k <= x; k++) out[row + k] = Math.min(far, Math.sqrt(square[k]));
+    for (let r = runs.rowStart[y]; r < runs.rowStart[y + 1]; r++) {
+      const [from, to] = [runs.from[r], runs.to[r]];
+      const square = squares(vertical, row, from, to);
+      for (let x = from; x <= to; x++) out[row + x] = Math.min(far, Math.sqrt(square[x]));
     }
   }
   return out;
@@ -29,15 +38,29 @@ export function distanceToLines(labels: Uint16Array, width: number, height: numb
   return distanceTo(lines, width, height);
 }
 
-/** Rows from each pixel to the nearest stop straight above or below it; width + height or more where there is none. */
-export function verticalDistances(stops: Uint8Array, width: number, height: number): Uint16Array {
+/**
+ * Rows from each pixel of the runs to the nearest pixel outside them straight above or below it; 0 outside them, and
+ * width + height or more where there is none.
+ */
+export function verticalDistances({ from, to, rowStart }: Runs, width: number): Uint16Array {
+  const height = rowStart.length - 1;
   const far = Math.min(32_767, width + height);
   const g = new Uint16Array(width * height);
-  for (let x = 0; x < width; x++) g[x] = stops[x] ? 0 : far;
-  for (let i = width; i < g.length; i++) g[i] = stops[i] ? 0 : g[i - width] + 1;
-  for (let i = g.length - width - 1; i >= 0; i--) {
-    const below = g[i + width] + 1;
-    if (below < g[i]) g[i] = below;
+  for (let r = 0; r < rowStart[1]; r++) g.fill(far, from[r], to[r] + 1);
+  for (let y = 1; y < height; y++) {
+    const row = y * width;
+    for (let r = rowStart[y]; r < rowStart[y + 1]; r++) {
+      for (let i = row + from[r], end = row + to[r]; i <= end; i++) g[i] = g[i - width] + 1;
+    }
+  }
+  for (let y = height - 2; y >= 0; y--) {
+    const row = y * width;
+    for (let r = rowStart[y]; r < rowStart[y + 1]; r++) {
+      for (let i = row + from[r], end = row + to[r]; i <= end; i++) {
+        const below = g[i + width] + 1;
+        if (below < g[i]) g[i] = below;
+      }
+    }
   }
   return g;
 }
@@ -48,7 +71,7 @@ export function verticalDistances(stops: Uint8Array, width: number, height: numb
  * @returns a function of the vertical distances, the row's first index and the run's first and last x; it answers with
  *   an array, used again at the next call, that holds the squares at those x
  */
-export function rowSquares(width: number) {
+function rowSquares(width: number) {
   const site = new Int32Array(width + 2);
   const start = new Int32Array(width + 2);
   const height = new Float64Array(width + 2);

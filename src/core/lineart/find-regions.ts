@@ -1,15 +1,15 @@
 import { type Run, breather, quietRun } from '../run/index.ts';
-import { type Arc, ringsOfRegions, traceBorders } from './borders.ts';
+import { type Arc, BORDER_TOLERANCE_PX, ringsOfRegions, traceBorders } from './borders.ts';
 import { flattenLight } from './flatten.ts';
 import { type OpenGap, drawLine, findGaps } from './gaps/index.ts';
 import { growLabels } from './grow.ts';
 import { type GreyImage, LineArtError } from './images.ts';
-import { dropSpecks, findInk, refuseDarkPage } from './ink.ts';
+import { type InkPieces, dropSpecks, findInk, refuseDarkPage } from './ink.ts';
 import { findAlike } from './likeness.ts';
 import { measureRegions } from './measures.ts';
 import { type Mend, staysOpen } from './mends.ts';
 import { type Border, type Doubt, type Region, type RegionMap, NO_REGION } from './region-map.ts';
-import { type Parts, type Runs, findRuns, joinRuns } from './runs.ts';
+import { type Parts, type Runs, findRuns, joinRuns, pixelsBetween } from './runs.ts';
 import { measureOutline } from './shapes.ts';
 
 export interface FindOptions {
@@ -61,18 +61,20 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
   const flat = flattenLight(grey);
   await breathe(0.2, 'telling ink from paper');
   const ink = findInk(flat, palestInk);
-  dropSpecks(ink, width, height, Math.floor(speckMm * pixelsPerMm));
+  drawCuts(ink, size, mends);
+  const pieces = dropSpecks(ink, width, height, Math.floor(speckMm * pixelsPerMm));
   await breathe(0.3, 'looking for gaps in the outlines');
-  const gaps = closeGaps(ink, size, { closeGapMm, minRegionMm2, mends });
+  const gaps = closeGaps(ink, pieces, size, { closeGapMm, minRegionMm2, mends });
   await breathe(0.5, 'finding closed areas');
   const runs = findRuns(ink, width, height, 0);
   const { idOf, count, flecks } = keepRegions(runs, joinRuns(runs, 4), size, minRegionMm2, mends);
   const labels = paint(runs, idOf, width, height);
   await breathe(0.6, 'measuring widths');
-  const white = measureRegions(ink, runs, idOf, size, count);
+  const white = measureRegions(runs, idOf, size, count);
   await breathe(0.75, 'following the outlines');
-  const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
-  const arcs = traceBorders(grown, width, height);
+  const lines = pixelsBetween(runs, width);
+  const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm), lines);
+  const arcs = traceBorders(grown, width, height, BORDER_TOLERANCE_PX, lines);
   await breathe(0.9, 'comparing shapes');
   const rings = ringsOfRegions(arcs, count);
   const regions = white.map((measured): Region => {
@@ -104,27 +106,32 @@ interface Size {
   pixelsPerMm: number;
 }
 
-/** Inks the sure closings and the lines drawn by hand; tells of every gap but those that the person settled. */
-function closeGaps(
-  ink: Uint8Array,
-  { width, height, pixelsPerMm }: Size,
-  { closeGapMm, minRegionMm2, mends }: { closeGapMm: number; minRegionMm2: number; mends: readonly Mend[] },
-): Doubt[] {
+/** Inks the lines drawn by hand. */
+function drawCuts(ink: Uint8Array, { width, pixelsPerMm }: Size, mends: readonly Mend[]): void {
+  const px = (mm: number) => Math.floor(mm * pixelsPerMm);
   for (const mend of mends) {
     if (mend.kind !== 'cut') continue;
     for (let k = 1; k < mend.points.length; k++) {
       const [from, to] = [mend.points[k - 1], mend.points[k]];
-      const px = (mm: number) => Math.floor(mm * pixelsPerMm);
       drawLine(ink, width, { fromX: px(from.x), fromY: px(from.y), toX: px(to.x), toY: px(to.y) });
     }
   }
+}
+
+/** Inks the sure closings; tells of every gap but those that the person settled. */
+function closeGaps(
+  ink: Uint8Array,
+  pieces: InkPieces,
+  { width, height, pixelsPerMm }: Size,
+  { closeGapMm, minRegionMm2, mends }: { closeGapMm: number; minRegionMm2: number; mends: readonly Mend[] },
+): Doubt[] {
   if (closeGapMm === 0) return [];
   const limits = {
     widestPx: Math.round(closeGapMm * pixelsPerMm),
     leastPx: Math.ceil(minRegionMm2 * pixelsPerMm ** 2),
   };
   const doubts: Doubt[] = [];
-  for (const gap of findGaps(ink, width, height, limits)) {
+  for (const gap of findGaps(ink, pieces, width, height, limits)) {
     const doubt = asDoubt(gap, pixelsPerMm);
     if (staysOpen(mends, doubt.at.x, doubt.at.y)) continue;
     if (gap.sure) drawLine(ink, width, gap);

@@ -120,14 +120,30 @@ describe('thinning', () => {
     cells.forEach((cell, k) => (ink[(2 + Math.floor(k / 14)) * 18 + 2 + (k % 14)] = cell));
     return ink;
   });
+  const thinned = (ink: Uint8Array, width: number, height: number) =>
+    thin(findRuns(ink, width, height, 1), width, height);
   const pieces = (ink: Uint8Array) => joinRuns(findRuns(ink, 18, 18, 1), 8).count;
 
   it('keeps the pieces that ink hangs together in, and adds none', () => {
     fc.assert(
       fc.property(blot, (ink) => {
-        const lines = thin(ink, 18, 18);
+        const lines = thinned(ink, 18, 18);
         lines.forEach((value, i) => value && expect(ink[i]).to.equal(1));
         expect(pieces(lines)).to.be.at.most(pieces(ink));
+      }),
+    );
+  });
+
+  it('gives the same lines wherever on the page the ink lies', () => {
+    fc.assert(
+      fc.property(blot, fc.integer({ min: 0, max: 70 }), (ink, right) => {
+        const width = 18 + right;
+        const moved = new Uint8Array(width * 18);
+        ink.forEach((value, i) => (moved[Math.floor(i / 18) * width + (i % 18) + right] = value));
+        const lines = thinned(moved, width, 18);
+        thinned(ink, 18, 18).forEach((value, i) =>
+          expect(lines[Math.floor(i / 18) * width + (i % 18) + right]).to.equal(value),
+        );
       }),
     );
   });
@@ -135,7 +151,7 @@ describe('thinning', () => {
   it('makes of a bar a line with two ends', () => {
     const ink = new Uint8Array(40 * 20);
     for (let y = 8; y < 13; y++) ink.fill(1, y * 40 + 5, y * 40 + 35);
-    const lines = thin(ink, 40, 20);
+    const lines = thinned(ink, 40, 20);
     const ends = [...lines.keys()].filter((i) => lines[i] && CROSSINGS[around(lines, i, 40)] === 1);
     expect(ends).to.have.length(2);
     expect(lines.reduce((sum, value) => sum + value, 0)).to.be.within(22, 30);

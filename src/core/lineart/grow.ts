@@ -1,3 +1,19 @@
+/** Index of every pixel without a label, in reading order: the lines of a labelled page. */
+export function linePixels(labels: Uint16Array): Int32Array {
+  let lines = new Int32Array(1 + (labels.length >> 2));
+  let n = 0;
+  for (let i = labels.indexOf(0); i >= 0;) {
+    if (n === lines.length) {
+      const more = new Int32Array(2 * n);
+      more.set(lines);
+      lines = more;
+    }
+    lines[n++] = i++;
+    if (labels[i] !== 0) i = labels.indexOf(0, i);
+  }
+  return lines.subarray(0, n);
+}
+
 /**
  * Grows labels through the ink to the middle of each line, so that neighbours touch. White paper that is no region
  * grows too and keeps its NO_REGION, so that colour never runs over a line into the margin. Grows one pixel at a time
@@ -5,16 +21,33 @@
  * reach in the same step goes to the smaller, so that the line between them is straight.
  * @param labels 0 on ink
  * @param reachPx how far a label may grow; solid black shapes wider than twice this keep an unlabelled middle
+ * @param lines the pixels of label 0, as linePixels gives them
  * @returns a new array; `labels` is not changed
  */
-export function growLabels(labels: Uint16Array, width: number, height: number, reachPx: number): Uint16Array {
+export function growLabels(
+  labels: Uint16Array,
+  width: number,
+  height: number,
+  reachPx: number,
+  lines: Int32Array = linePixels(labels),
+): Uint16Array {
   const grown = labels.slice();
-  const waiting = inkOf(labels);
+  const waiting = lines.slice();
   let left = waiting.length;
   const reached = new Uint16Array(left);
+  const [firstInner, lastInner] = [width + 1, labels.length - width - 2];
   for (let step = 1; step <= reachPx && left > 0; step++) {
     const corners = step % 2 === 0;
-    for (let k = 0; k < left; k++) reached[k] = smallestBeside(grown, waiting[k], width, height, corners);
+    for (let k = 0; k < left; k++) {
+      const i = waiting[k];
+      const x = i % width;
+      const inner = i >= firstInner && i <= lastInner && x > 0 && x < width - 1;
+      reached[k] = inner
+        ? corners
+          ? smallestAround(grown, i, width)
+          : smallestByEdges(grown, i, width)
+        : smallestAtRim(grown, i, width, height, corners);
+    }
     let still = 0;
     for (let k = 0; k < left; k++) {
       if (reached[k]) grown[waiting[k]] = reached[k];
@@ -26,35 +59,41 @@ export function growLabels(labels: Uint16Array, width: number, height: number, r
   return grown;
 }
 
-function inkOf(labels: Uint16Array): Int32Array {
-  let ink = new Int32Array(1 + (labels.length >> 2));
-  let n = 0;
-  for (let i = 0; i < labels.length; i++) {
-    if (labels[i] !== 0) continue;
-    if (n === ink.length) {
-      const more = new Int32Array(2 * n);
-      more.set(ink);
-      ink = more;
-    }
-    ink[n++] = i;
-  }
-  return ink.subarray(0, n);
+/*
+ * The smallest label beside a pixel, 0 where there is none. One less than a label is compared, modulo 65,536, so that
+ * no label becomes the largest of all numbers.
+ */
+
+function smallestByEdges(labels: Uint16Array, i: number, width: number): number {
+  const up = (labels[i - width] - 1) & NONE;
+  const left = (labels[i - 1] - 1) & NONE;
+  const right = (labels[i + 1] - 1) & NONE;
+  const down = (labels[i + width] - 1) & NONE;
+  return (Math.min(Math.min(up, left), Math.min(right, down)) + 1) & NONE;
 }
 
-/** The smallest label beside a pixel, by edges and where asked by corners too; 0 where there is none. */
-function smallestBeside(labels: Uint16Array, i: number, width: number, height: number, corners: boolean): number {
-  const x = i % width;
-  const [left, right, up, down] = [x > 0, x < width - 1, i >= width, i < width * (height - 1)];
-  let least = 65_536;
-  if (left && labels[i - 1] && labels[i - 1] < least) least = labels[i - 1];
-  if (right && labels[i + 1] && labels[i + 1] < least) least = labels[i + 1];
-  if (up && labels[i - width] && labels[i - width] < least) least = labels[i - width];
-  if (down && labels[i + width] && labels[i + width] < least) least = labels[i + width];
-  if (corners) {
-    if (left && up && labels[i - width - 1] && labels[i - width - 1] < least) least = labels[i - width - 1];
-    if (right && up && labels[i - width + 1] && labels[i - width + 1] < least) least = labels[i - width + 1];
-    if (left && down && labels[i + width - 1] && labels[i + width - 1] < least) least = labels[i + width - 1];
-    if (right && down && labels[i + width + 1] && labels[i + width + 1] < least) least = labels[i + width + 1];
-  }
-  return least === 65_536 ? 0 : least;
+function smallestAround(labels: Uint16Array, i: number, width: number): number {
+  const upLeft = (labels[i - width - 1] - 1) & NONE;
+  const upRight = (labels[i - width + 1] - 1) & NONE;
+  const downLeft = (labels[i + width - 1] - 1) & NONE;
+  const downRight = (labels[i + width + 1] - 1) & NONE;
+  const byEdges = (smallestByEdges(labels, i, width) - 1) & NONE;
+  const byCorners = Math.min(Math.min(upLeft, upRight), Math.min(downLeft, downRight));
+  return (Math.min(byEdges, byCorners) + 1) & NONE;
 }
+
+/** The same on the outermost pixels of the page. */
+function smallestAtRim(labels: Uint16Array, i: number, width: number, height: number, corners: boolean): number {
+  const [x, y] = [i % width, Math.floor(i / width)];
+  let least = NONE;
+  for (let v = -1; v <= 1; v++) {
+    for (let u = -1; u <= 1; u++) {
+      const beside = corners || u === 0 || v === 0;
+      if (!beside || x + u < 0 || x + u >= width || y + v < 0 || y + v >= height) continue;
+      least = Math.min(least, (labels[(y + v) * width + x + u] - 1) & NONE);
+    }
+  }
+  return (least + 1) & NONE;
+}
+
+const NONE = 0xffff;

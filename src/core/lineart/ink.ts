@@ -1,6 +1,7 @@
 import { type GreyImage, LineArtError } from './images.ts';
-import { findRuns, joinRuns } from './runs.ts';
+import { type Runs, findRuns, joinRuns } from './runs.ts';
 import { partTones } from './tones.ts';
+import { wordsOf } from './words.ts';
 
 /** Ink and paper must lie at least this far apart (of 255) for lines to be told from paper. */
 const LEAST_CONTRAST = 48;
@@ -20,16 +21,30 @@ const DARKEST_PAPER = 70;
  */
 export function findInk({ data }: GreyImage, palest = 0.5): Uint8Array {
   const { threshold, contrast } = partTones(histogramOf(data));
-  const level = palest < 0.5 ? threshold * 2 * palest : threshold + (PALEST - threshold) * (2 * palest - 1);
-  const ink = new Uint8Array(data.length);
-  for (let i = 0; i < data.length; i++) ink[i] = data[i] <= level ? 1 : 0;
+  const level = Math.floor(palest < 0.5 ? threshold * 2 * palest : threshold + (PALEST - threshold) * (2 * palest - 1));
   if (contrast < LEAST_CONTRAST) {
     throw new LineArtError(
       'This page is blank: no outline stands out from the paper. Choose a page with printed lines.',
     );
   }
   if (shareDarker({ data }, level + 1) > MOST_INK) throw allDark();
-  return ink;
+  return atMost(data, level);
+}
+
+/** 1 where a byte is no more than a level, 0..254, and 0 elsewhere, four bytes at a time. */
+function atMost(data: Uint8Array, level: number): Uint8Array {
+  const out = new Uint8Array(data.length);
+  const [words, outWords] = [wordsOf(data), wordsOf(out)];
+  // Added to the low seven bits of a byte, this carries into its highest when they exceed those of the level.
+  const carry = (0x7f - (level & 0x7f)) * 0x01010101;
+  for (let w = 0; w < words.length; w++) {
+    const value = words[w];
+    const low = (value & 0x7f7f7f7f) + carry;
+    const above = level < 0x80 ? low | value : low & value;
+    outWords[w] = (~above & 0x80808080) >>> 7;
+  }
+  for (let i = words.length << 2; i < data.length; i++) out[i] = data[i] <= level ? 1 : 0;
+  return out;
 }
 
 /**
@@ -59,16 +74,36 @@ function allDark(): LineArtError {
   );
 }
 
-/** Turns ink specks that fit in a square of `largestPx` pixels into paper, in place. Rings, being larger than their line, stay. */
-export function dropSpecks(ink: Uint8Array, width: number, height: number, largestPx: number): void {
-  if (largestPx < 1) return;
+/**
+ * Turns ink specks that fit in a square of `largestPx` pixels into paper, in place. Rings, being larger than their
+ * line, stay.
+ * @returns the runs of ink that stay, and the connected piece (by edges and corners) that each belongs to
+ */
+export function dropSpecks(ink: Uint8Array, width: number, height: number, largestPx: number): InkPieces {
   const runs = findRuns(ink, width, height, 1);
   const { of, boxes } = joinRuns(runs, 8);
+  const rowStart = new Int32Array(height + 1);
+  let n = 0;
   for (let y = 0; y < height; y++) {
+    rowStart[y] = n;
     for (let i = runs.rowStart[y]; i < runs.rowStart[y + 1]; i++) {
       const b = 4 * of[i];
-      if (boxes[b + 2] - boxes[b] >= largestPx || boxes[b + 3] - boxes[b + 1] >= largestPx) continue;
-      ink.fill(0, y * width + runs.from[i], y * width + runs.to[i] + 1);
+      if (boxes[b + 2] - boxes[b] < largestPx && boxes[b + 3] - boxes[b + 1] < largestPx) {
+        ink.fill(0, y * width + runs.from[i], y * width + runs.to[i] + 1);
+        continue;
+      }
+      runs.from[n] = runs.from[i];
+      runs.to[n] = runs.to[i];
+      of[n++] = of[i];
     }
   }
+  rowStart[height] = n;
+  return { runs: { from: runs.from.subarray(0, n), to: runs.to.subarray(0, n), rowStart }, of: of.subarray(0, n) };
+}
+
+/** The ink of a page by its connected pieces. */
+export interface InkPieces {
+  runs: Runs;
+  /** Piece of each run; the numbers of pieces may leave some out. */
+  of: Int32Array;
 }

@@ -72,7 +72,7 @@ describe('the usable width of a region', () => {
           const runs = findRuns(cells, width, height, 0);
           const { of, count } = joinRuns(runs, 4);
           const size = { width, height, pixelsPerMm: 1 };
-          const measured = measureRegions(cells, runs, Uint16Array.from(of), size, count);
+          const measured = measureRegions(runs, Uint16Array.from(of), size, count);
           const distance = distanceTo(cells, width, height);
           const widest = new Float64Array(count + 1);
           for (let y = 0; y < height; y++) {
@@ -93,7 +93,7 @@ describe('distances up and down', () => {
   it('are nothing on ink and grow by one a row away from it', () => {
     fc.assert(
       fc.property(mask, ({ width, height, cells }) => {
-        const g = verticalDistances(cells, width, height);
+        const g = verticalDistances(findRuns(cells, width, height, 0), width);
         for (let i = 0; i < g.length; i++) {
           if (cells[i]) expect(g[i]).to.equal(0);
           if (i >= width) expect(Math.abs(g[i] - g[i - width])).to.be.at.most(1);

@@ -22,6 +22,7 @@ interface Descriptor {
   area: number;
   /** How far apart another outline may lie and still be alike, as a share of its size. */
   reach: number;
+  /** Orders -ORDERS..-1, 1..ORDERS: the place of the outline, order 0, is left out. */
   re: Float64Array;
   im: Float64Array;
   /** Strength of each frequency, from the middle ones outwards: the same however it is turned, mirrored or scaled. */
@@ -111,24 +112,29 @@ function closest(one: Descriptor, sets: readonly Descriptor[][], heads: Heads, f
  * root mean square, as a share of their size. The first turn that will do ends the search.
  */
 function fits(p: Descriptor, q: Descriptor, limit: number): boolean {
-  const n = 2 * ORDERS;
-  const xr = new Float64Array(n);
-  const xi = new Float64Array(n);
   // Two outlines of size 1 lie apart by the root of 2 - 2 |sum of products|.
   const enough = (1 - (limit * limit) / 2) ** 2;
   for (const mirrored of [1, -1]) {
-    for (let k = 0; k < n; k++) {
+    for (let m = 0; m < ORDERS; m++) {
       // A mirrored outline, walked the same way round, has every frequency conjugated.
-      xr[k] = p.re[k] * q.re[k] + mirrored * p.im[k] * q.im[k];
-      xi[k] = p.im[k] * q.re[k] - mirrored * p.re[k] * q.im[k];
+      const [before, after] = [ORDERS - 1 - m, ORDERS + m];
+      const beforeRe = p.re[before] * q.re[before] + mirrored * p.im[before] * q.im[before];
+      const beforeIm = p.im[before] * q.re[before] - mirrored * p.re[before] * q.im[before];
+      const afterRe = p.re[after] * q.re[after] + mirrored * p.im[after] * q.im[after];
+      const afterIm = p.im[after] * q.re[after] - mirrored * p.re[after] * q.im[after];
+      // Orders m and -m turn by the same angle, one each way.
+      EVEN_RE[m] = afterRe + beforeRe;
+      ODD_RE[m] = beforeIm - afterIm;
+      EVEN_IM[m] = afterIm + beforeIm;
+      ODD_IM[m] = afterRe - beforeRe;
     }
     for (let shift = 0; shift < SAMPLES; shift++) {
       let re = 0;
       let im = 0;
-      for (let k = 0; k < n; k++) {
-        const turn = (orderAt(k) * shift) & (SAMPLES - 1);
-        re += xr[k] * COS[turn] - xi[k] * SIN[turn];
-        im += xr[k] * SIN[turn] + xi[k] * COS[turn];
+      for (let m = 0; m < ORDERS; m++) {
+        const turn = ((m + 1) * shift) & (SAMPLES - 1);
+        re += EVEN_RE[m] * COS[turn] + ODD_RE[m] * SIN[turn];
+        im += EVEN_IM[m] * COS[turn] + ODD_IM[m] * SIN[turn];
       }
       if (re * re + im * im > enough) return true;
     }
@@ -136,27 +142,29 @@ function fits(p: Descriptor, q: Descriptor, limit: number): boolean {
   return false;
 }
 
+/** What `fits` sums up, used again at every call: it is called thousands of times a page. */
+const [EVEN_RE, ODD_RE, EVEN_IM, ODD_IM] = Array.from({ length: 4 }, () => new Float64Array(ORDERS));
 const COS = Float64Array.from({ length: SAMPLES }, (_, k) => Math.cos((2 * Math.PI * k) / SAMPLES));
 const SIN = Float64Array.from({ length: SAMPLES }, (_, k) => Math.sin((2 * Math.PI * k) / SAMPLES));
-
-/** -ORDERS..-1, 1..ORDERS: the place of the outline, order 0, is left out. */
-function orderAt(k: number): number {
-  return k < ORDERS ? k - ORDERS : k - ORDERS + 1;
-}
 
 function describe(id: number, rings: readonly Float64Array[]): Descriptor {
   const points = evenlySpaced(rings[0]);
   const n = 2 * ORDERS;
   const [re, im] = [new Float64Array(n), new Float64Array(n)];
   let power = 0;
-  for (let k = 0; k < n; k++) {
-    const order = orderAt(k);
+  for (let m = 0; m < ORDERS; m++) {
+    let [xc, xs, yc, ys] = [0, 0, 0, 0];
     for (let t = 0; t < SAMPLES; t++) {
-      const [c, s] = [COS[(order * t) & (SAMPLES - 1)], SIN[(order * t) & (SAMPLES - 1)]];
-      re[k] += (points[2 * t] * c + points[2 * t + 1] * s) / SAMPLES;
-      im[k] += (points[2 * t + 1] * c - points[2 * t] * s) / SAMPLES;
+      const turn = ((m + 1) * t) & (SAMPLES - 1);
+      xc += points[2 * t] * COS[turn];
+      xs += points[2 * t] * SIN[turn];
+      yc += points[2 * t + 1] * COS[turn];
+      ys += points[2 * t + 1] * SIN[turn];
     }
-    power += re[k] ** 2 + im[k] ** 2;
+    const [before, after] = [ORDERS - 1 - m, ORDERS + m];
+    [re[after], im[after]] = [(xc + ys) / SAMPLES, (yc - xs) / SAMPLES];
+    [re[before], im[before]] = [(xc - ys) / SAMPLES, (yc + xs) / SAMPLES];
+    power += re[after] ** 2 + im[after] ** 2 + re[before] ** 2 + im[before] ** 2;
   }
   const size = Math.sqrt(power);
   for (let k = 0; k < n; k++) [re[k], im[k]] = [re[k] / size, im[k] / size];

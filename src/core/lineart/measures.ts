@@ -1,4 +1,4 @@
-import { rowSquares, verticalDistances } from './distance.ts';
+import { verticalDistances } from './distance.ts';
 import { type PointMm, type Region } from './region-map.ts';
 import { type Runs } from './runs.ts';
 
@@ -23,62 +23,86 @@ export type WhiteMeasures = Omit<Region, 'lengthMm' | 'breadthMm' | 'holes' | 's
 
 /**
  * Measures the white part of every region in one go over its runs.
- * @param ink 1 where there is ink
  * @param runs the runs of white
  * @param idOf region of each run, 1..count; 0 and NO_REGION are passed over
  * @returns measures in order of id
  */
 export function measureRegions(
-  ink: Uint8Array,
   runs: Runs,
   idOf: Uint16Array,
-  size: { width: number; height: number; pixelsPerMm: number },
+  size: { width: number; pixelsPerMm: number },
   count: number,
 ): WhiteMeasures[] {
-  const { width, height, pixelsPerMm } = size;
+  const { width, pixelsPerMm } = size;
   const sums = newSums(count);
-  const vertical = verticalDistances(ink, width, height);
-  const squares = rowSquares(width);
-  for (let y = 0; y < height; y++) {
-    for (let r = runs.rowStart[y]; r < runs.rowStart[y + 1]; r++) {
-      const id = idOf[r];
-      if (id === 0 || id > count) continue;
-      const [from, to] = [runs.from[r], runs.to[r]];
-      addRun(sums, id, y, from, to);
-      if (!mayWiden(sums.widest[id], reachOf(from, to, width), vertical, y * width, from, to)) continue;
-      const square = squares(vertical, y * width, from, to);
-      let widest = sums.widest[id];
-      for (let x = from; x <= to; x++) {
-        if (square[x] <= widest) continue;
-        widest = square[x];
-        sums.poleX[id] = x;
-        sums.poleY[id] = y;
-      }
-      sums.widest[id] = widest;
+  const vertical = verticalDistances(runs, width);
+  const { order, start } = runsByRegion(idOf, count);
+  const rowOf = new Int32Array(idOf.length);
+  for (let y = 0; y + 1 < runs.rowStart.length; y++) rowOf.fill(y, runs.rowStart[y], runs.rowStart[y + 1]);
+  for (let id = 1; id <= count; id++) {
+    const [first, stop] = [start[id], start[id + 1]];
+    for (let k = first; k < stop; k++) addRun(sums, id, rowOf[order[k]], runs.from[order[k]], runs.to[order[k]]);
+    // From the middle outwards: the widest place is found soon, and most of the rest then cannot be wider.
+    const middle = (first + stop) >> 1;
+    for (let off = 0; off <= stop - first; off++) {
+      const k = middle + (off & 1 ? -(off + 1) >> 1 : off >> 1);
+      if (k < first || k >= stop) continue;
+      const run = order[k];
+      widen(sums, id, vertical, width, rowOf[run], runs.from[run], runs.to[run]);
     }
   }
   return Array.from({ length: count }, (_, i) => toMeasures(i + 1, sums, pixelsPerMm));
 }
 
-/** How far from ink a place in a run can lie: ink ends the run on either side, unless the page does. */
-function reachOf(from: number, to: number, width: number): number {
-  const ends = Number(from > 0) + Number(to < width - 1);
-  return ends === 2 ? (to - from + 2) / 2 : ends === 1 ? to - from + 1 : Infinity;
+/** The runs of each region in reading order: those of region `id` are `order[start[id]]` to before `order[start[id + 1]]`. */
+function runsByRegion(idOf: Uint16Array, count: number): { order: Int32Array; start: Int32Array } {
+  const start = new Int32Array(count + 2);
+  for (const id of idOf) if (id > 0 && id <= count) start[id + 1]++;
+  for (let id = 1; id <= count + 1; id++) start[id] += start[id - 1];
+  const next = start.slice();
+  const order = new Int32Array(start[count + 1]);
+  for (let run = 0; run < idOf.length; run++) {
+    const id = idOf[run];
+    if (id > 0 && id <= count) order[next[id]++] = run;
+  }
+  return { order, start };
 }
 
-/** Whether a run can hold a wider place than is known: none lies farther from ink than `reach`, nor than the ink above or below it. */
-function mayWiden(
-  widest: number,
-  reach: number,
-  vertical: Uint16Array,
-  row: number,
-  from: number,
-  to: number,
-): boolean {
-  if (reach * reach <= widest) return false;
-  const known = Math.sqrt(widest);
-  for (let x = from; x <= to; x++) if (vertical[row + x] > known) return true;
-  return false;
+/** Looks along a run for a place farther from ink than any known in its region. */
+function widen(s: Sums, id: number, vertical: Uint16Array, width: number, y: number, from: number, to: number): void {
+  let widest = s.widest[id];
+  let known = Math.sqrt(widest);
+  const row = y * width;
+  // Ink ends the run on either side, unless the page does.
+  let x = from > 0 ? Math.max(from, Math.floor(from + known)) : from;
+  for (; x <= to; x++) {
+    if (to < width - 1 && to + 1 - x <= known) return;
+    if (vertical[row + x] <= known) continue;
+    const square = squareToInk(vertical, row, width, x, widest);
+    if (square > widest) {
+      widest = s.widest[id] = square;
+      known = Math.sqrt(widest);
+      s.poleX[id] = x;
+      s.poleY[id] = y;
+    } else {
+      // Distance to ink changes by no more than the way gone.
+      x += Math.floor(known - Math.sqrt(square));
+    }
+  }
+}
+
+/**
+ * Squared distance from a pixel to the nearest ink, pixels; as soon as it is known to be no more than `enough`, any
+ * bound from above that is no more than it.
+ */
+function squareToInk(vertical: Uint16Array, row: number, width: number, x: number, enough: number): number {
+  let square = vertical[row + x] ** 2;
+  const most = Math.max(x, width - 1 - x);
+  for (let off = 1; off <= most && off * off < square && square > enough; off++) {
+    if (off <= x) square = Math.min(square, off * off + vertical[row + x - off] ** 2);
+    if (x + off < width) square = Math.min(square, off * off + vertical[row + x + off] ** 2);
+  }
+  return square;
 }
 
 function newSums(count: number): Sums {

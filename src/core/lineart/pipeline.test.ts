@@ -4,6 +4,7 @@ import { seededRandom } from '../random/index.ts';
 import { NO_REGION, distanceToLines, findRegions, growLabels, traceBorders } from './index.ts';
 import { flattenLight } from './flatten.ts';
 import { dropSpecks, findInk } from './ink.ts';
+import { findRuns } from './runs.ts';
 
 /** A page of wavy cells with a margin, by seed: what a hand-drawn page looks like to the pipeline. */
 function wavyPage(seed: number, side = 240) {
@@ -139,9 +140,11 @@ describe('bad scans', () => {
       (20 + k) * 40 + 21,
     ]);
     for (const i of ring) ink[i] = 1;
-    dropSpecks(ink, 40, 40, 3);
+    const stays = dropSpecks(ink, 40, 40, 3);
     expect(ink[205] + ink[206] + ink[245]).to.equal(0);
     for (const i of ring) expect(ink[i]).to.equal(1);
+    expect(stays.runs).to.deep.equal(findRuns(ink, 40, 40, 1));
+    expect(new Set(stays.of).size).to.equal(1);
   });
 });
 

@@ -1,3 +1,5 @@
+import { nextSet, wordsOf } from './words.ts';
+
 /** Stretches of equal pixels, row by row. */
 export interface Runs {
   /** First and last x of each run. */
@@ -28,8 +30,9 @@ export function findRuns(mask: Uint8Array, width: number, height: number, value:
   let to = new Int32Array(capacity);
   const rowStart = new Int32Array(height + 1);
   let n = 0;
-  // Paper runs far, so the next ink is looked for natively, and once only where it lies rows ahead.
-  let ink = nextInk(mask, 0);
+  // Paper runs far, so the next ink is looked for by words, and once only where it lies rows ahead.
+  const words = wordsOf(mask);
+  let ink = nextSet(mask, words, 0);
   for (let y = 0; y < height; y++) {
     rowStart[y] = n;
     const row = y * width;
@@ -49,22 +52,36 @@ export function findRuns(mask: Uint8Array, width: number, height: number, value:
         to[n++] = stop - 1 - row;
       }
       at = inkEnd;
-      if (ink < inkEnd) ink = nextInk(mask, inkEnd);
+      if (ink < inkEnd) ink = nextSet(mask, words, inkEnd);
     }
   }
   rowStart[height] = n;
   return { from: from.subarray(0, n), to: to.subarray(0, n), rowStart };
 }
 
-function nextInk(mask: Uint8Array, from: number): number {
-  const at = mask.indexOf(1, from);
-  return at < 0 ? mask.length : at;
-}
-
 function enlarged(old: Int32Array, capacity: number): Int32Array<ArrayBuffer> {
   const next = new Int32Array(capacity);
   next.set(old);
   return next;
+}
+
+/** Index of every pixel that lies in none of the runs, in reading order. */
+export function pixelsBetween({ from, to, rowStart }: Runs, width: number): Int32Array {
+  const height = rowStart.length - 1;
+  let left = width * height;
+  for (let r = 0; r < from.length; r++) left -= to[r] - from[r] + 1;
+  const pixels = new Int32Array(left);
+  let n = 0;
+  for (let y = 0; y < height; y++) {
+    const row = y * width;
+    let x = 0;
+    for (let r = rowStart[y]; r < rowStart[y + 1]; r++) {
+      for (; x < from[r]; x++) pixels[n++] = row + x;
+      x = to[r] + 1;
+    }
+    for (; x < width; x++) pixels[n++] = row + x;
+  }
+  return pixels;
 }
 
 /**

@@ -1,4 +1,5 @@
-import { findRuns, joinRuns } from '../runs.ts';
+import { type InkPieces } from '../ink.ts';
+import { allSet } from '../words.ts';
 import { thin } from './thin.ts';
 import { type Tip, findTips, thickness } from './tips.ts';
 
@@ -35,19 +36,22 @@ const SAMPLED = 97;
  * Finds where outlines gape: free ends of lines that look at each other, and free ends that look at a line close
  * ahead. A hatch stroke that stops short of an outline looks much like a gap; such are told as not sure.
  * @param ink 1 where there is ink
+ * @param pieces the same ink by its connected pieces
  * @param widestPx the widest gap that is looked for, pixels
  * @param leastPx closings that would cut off less white than this are left out, pixels
  */
 export function findGaps(
   ink: Uint8Array,
+  pieces: InkPieces,
   width: number,
   height: number,
   { widestPx, leastPx }: { widestPx: number; leastPx: number },
 ): OpenGap[] {
-  const lines = thin(ink, width, height);
-  const tips = findTips(lines, ink, width, height);
+  const lines = thin(pieces.runs, width, height);
+  const onLines = allSet(lines);
+  const tips = findTips(lines, onLines, ink, width, height);
   if (tips.length === 0) return [];
-  const usual = usualThickness(lines, ink, width, height);
+  const usual = usualThickness(onLines, ink, width, height);
   const isOutline = (tip: Tip) => tip.thick >= (tip.loose ? LOOSE_THICK : OUTLINE_THICK) * usual;
   const taken = new Set<Tip>();
   const gaps: OpenGap[] = [];
@@ -65,7 +69,7 @@ export function findGaps(
     const sure = reaches && !tip.tapered && isOutline(tip) && tip.length >= ahead.gape;
     gaps.push({ fromX: tip.x, fromY: tip.y, toX: ahead.x, toY: ahead.y, gape: ahead.gape, sure });
   }
-  return worthClosing(gaps, ink, width, height, leastPx);
+  return worthClosing(gaps, ink, pieces, width, height, leastPx);
 }
 
 /** Pairs of ends that look at each other, the closest first. */
@@ -141,12 +145,9 @@ function lineAhead({ endX, endY, dx, dy }: Tip, ink: Uint8Array, width: number, 
 }
 
 /** Thickness that most lines of the page have: the median over a sample of the thinned lines, pixels. */
-function usualThickness(lines: Uint8Array, ink: Uint8Array, width: number, height: number): number {
+function usualThickness(onLines: Int32Array, ink: Uint8Array, width: number, height: number): number {
   const found: number[] = [];
-  let n = 0;
-  for (let i = lines.indexOf(1); i >= 0; i = lines.indexOf(1, i + 1)) {
-    if (n++ % SAMPLED === 0) found.push(thickness(ink, i, width, height));
-  }
+  for (let k = 0; k < onLines.length; k += SAMPLED) found.push(thickness(ink, onLines[k], width, height));
   return found.sort((a, b) => a - b)[found.length >> 1];
 }
 
@@ -155,9 +156,14 @@ function usualThickness(lines: Uint8Array, ink: Uint8Array, width: number, heigh
  * ink always parts the white that it crosses (Jordan); one between two pieces never does, but it may make one piece of
  * them, so sure ones of that kind stay.
  */
-function worthClosing(gaps: readonly OpenGap[], ink: Uint8Array, width: number, height: number, leastPx: number) {
-  const runs = findRuns(ink, width, height, 1);
-  const { of } = joinRuns(runs, 8);
+function worthClosing(
+  gaps: readonly OpenGap[],
+  ink: Uint8Array,
+  { runs, of }: InkPieces,
+  width: number,
+  height: number,
+  leastPx: number,
+): OpenGap[] {
   const root = new Map<number, number>();
   const pieceAt = (x: number, y: number): number => {
     let r = runs.rowStart[y];

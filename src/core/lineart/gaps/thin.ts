@@ -1,67 +1,114 @@
+import { type Runs } from '../runs.ts';
+
 /**
  * Thins ink to lines one pixel wide that keep its connections and ends.
- * Source: T. Zhang, C. Suen, A fast parallel algorithm for thinning digital patterns (1984), over the list of pixels
- * that are still ink rather than the whole page.
- * @param ink 1 where there is ink; not changed. Ink on the outermost pixels of the page is left out
+ * Source: T. Zhang, C. Suen, A fast parallel algorithm for thinning digital patterns (1984), here for 32 pixels at a
+ * time: what holds of a pixel and those around it is worked out for all bits of a word at once.
+ * @param ink the runs of ink. Ink on the outermost pixels of the page is left out
  * @returns 1 on the thin lines
  */
-export function thin(ink: Uint8Array, width: number, height: number): Uint8Array {
-  const lines = ink.slice();
-  lines.fill(0, 0, width);
-  lines.fill(0, (height - 1) * width);
-  for (let y = 0; y < height; y++) lines[y * width] = lines[y * width + width - 1] = 0;
-  // Only pixels at the edge of the ink can go; when one goes, those beside it come to lie at the edge.
-  let edge = edgeOf(lines, width);
-  let count = edge.length;
-  let next = new Int32Array(4 * count + 16);
-  let gone = new Int32Array(count + 8);
-  const listed = new Uint8Array(lines.length);
-  while (count > 0) {
-    let removed = 0;
-    for (const goes of GOES) {
-      const first = removed;
-      for (let k = 0; k < count; k++) {
-        if (lines[edge[k]] && goes[around(lines, edge[k], width)]) gone[removed++] = edge[k];
+export function thin(ink: Runs, width: number, height: number): Uint8Array {
+  const across = (width + 31) >> 5;
+  const bits = packed(ink, width, height, across);
+  const gone = new Uint32Array(bits.length);
+  // Only words beside which something went since they were last looked at can lose anything.
+  let active = new Uint8Array(bits.length).fill(1);
+  let next = new Uint8Array(bits.length);
+  for (let changed = true; changed;) {
+    changed = false;
+    for (const phase of [0, 1] as const) {
+      for (let w = across; w < bits.length - across; w++) {
+        if ((active[w] || next[w]) && bits[w]) gone[w] = going(bits, w, across, phase);
       }
-      for (let k = first; k < removed; k++) lines[gone[k]] = 0;
-    }
-    let listing = 0;
-    for (let k = 0; k < removed; k++) {
-      for (let v = -width; v <= width; v += width) {
-        for (let j = gone[k] + v - 1; j <= gone[k] + v + 1; j++) {
-          if (!lines[j] || listed[j]) continue;
-          listed[j] = 1;
-          if (listing === next.length) next = longer(next);
-          next[listing++] = j;
-        }
+      for (let w = across; w < bits.length - across; w++) {
+        if (!gone[w]) continue;
+        bits[w] &= ~gone[w];
+        gone[w] = 0;
+        changed = true;
+        for (let v = w - across; v <= w + across; v += across) next[v - 1] = next[v] = next[v + 1] = 1;
       }
     }
-    for (let k = 0; k < listing; k++) listed[next[k]] = 0;
-    [edge, next] = [next, edge];
-    count = listing;
-    if (gone.length < count) gone = new Int32Array(count);
+    [active, next] = [next, active];
+    next.fill(0);
+  }
+  return unpacked(bits, width, height, across);
+}
+
+/** Which pixels of a word go in one half of a round. */
+function going(bits: Uint32Array, w: number, across: number, phase: 0 | 1): number {
+  const [above, here, below] = [w - across, w, w + across];
+  // Of each bit, whether there is ink on that side of it: its right-hand neighbour is the next higher bit. The page's
+  // outermost pixels are bare, so that what comes in from the other end of the row above or below is no ink.
+  const n = bits[above];
+  const ne = (n >>> 1) | (bits[above + 1] << 31);
+  const nw = (n << 1) | (bits[above - 1] >>> 31);
+  const e = (bits[here] >>> 1) | (bits[here + 1] << 31);
+  const west = (bits[here] << 1) | (bits[here - 1] >>> 31);
+  const s = bits[below];
+  const se = (s >>> 1) | (bits[below + 1] << 31);
+  const sw = (s << 1) | (bits[below - 1] >>> 31);
+  // Where going round meets white and then ink: once (and not twice) where the pixel joins nothing.
+  let once = ~n & ne;
+  let twice = 0;
+  let turn = ~ne & e;
+  twice |= once & turn;
+  once |= turn;
+  turn = ~e & se;
+  twice |= once & turn;
+  once |= turn;
+  turn = ~se & s;
+  twice |= once & turn;
+  once |= turn;
+  turn = ~s & sw;
+  twice |= once & turn;
+  once |= turn;
+  turn = ~sw & west;
+  twice |= once & turn;
+  once |= turn;
+  turn = ~west & nw;
+  twice |= once & turn;
+  once |= turn;
+  turn = ~nw & n;
+  twice |= once & turn;
+  once |= turn;
+  // All the ink around lies in one stretch then: it has two pixels or more, and so has the white.
+  const inkPair = (n & ne) | (ne & e) | (e & se) | (se & s) | (s & sw) | (sw & west) | (west & nw) | (nw & n);
+  const someWhite = ~((n | ne) & (ne | e) & (e | se) & (se | s) & (s | sw) & (sw | west) & (west | nw) & (nw | n));
+  const side = phase === 0 ? ~(e & s & (n | west)) : ~(n & west & (e | s));
+  return bits[here] & once & ~twice & inkPair & someWhite & side;
+}
+
+/** Ink as bits, each row in whole words, without the outermost pixels of the page. */
+function packed({ from, to, rowStart }: Runs, width: number, height: number, across: number): Uint32Array {
+  const bits = new Uint32Array(across * height);
+  for (let y = 1; y < height - 1; y++) {
+    for (let r = rowStart[y]; r < rowStart[y + 1]; r++) {
+      const [first, last] = [Math.max(1, from[r]), Math.min(width - 2, to[r])];
+      if (first > last) continue;
+      const row = y * across;
+      const [w0, w1] = [row + (first >> 5), row + (last >> 5)];
+      const [start, end] = [-1 << (first & 31), -1 >>> (31 - (last & 31))];
+      if (w0 === w1) bits[w0] |= start & end;
+      else {
+        bits[w0] |= start;
+        bits.fill(-1, w0 + 1, w1);
+        bits[w1] |= end;
+      }
+    }
+  }
+  return bits;
+}
+
+function unpacked(bits: Uint32Array, width: number, height: number, across: number): Uint8Array {
+  const lines = new Uint8Array(width * height);
+  for (let y = 0, w = 0; y < height; y++) {
+    for (let k = 0; k < across; k++, w++) {
+      for (let left = bits[w]; left !== 0; left &= left - 1) {
+        lines[y * width + 32 * k + 31 - Math.clz32(left & -left)] = 1;
+      }
+    }
   }
   return lines;
-}
-
-function longer(list: Int32Array): Int32Array<ArrayBuffer> {
-  const more = new Int32Array(2 * list.length);
-  more.set(list);
-  return more;
-}
-
-function edgeOf(lines: Uint8Array, width: number): Int32Array<ArrayBuffer> {
-  let edge = new Int32Array(4096);
-  let n = 0;
-  for (let i = lines.indexOf(1); i >= 0;) {
-    if (!lines[i - 1] || !lines[i + 1] || !lines[i - width] || !lines[i + width]) {
-      if (n === edge.length) edge = longer(edge);
-      edge[n++] = i;
-    }
-    i++;
-    if (!lines[i]) i = lines.indexOf(1, i);
-  }
-  return edge.slice(0, n);
 }
 
 /** The eight pixels around one as bits, clockwise from the one above: N, NE, E, SE, S, SW, W, NW. */
@@ -84,14 +131,3 @@ export const CROSSINGS = Uint8Array.from({ length: 256 }, (_, bits) => {
   for (let k = 0; k < 8; k++) if (!((bits >> k) & 1) && (bits >> ((k + 1) % 8)) & 1) count++;
   return count;
 });
-
-/** Whether a pixel with these around it goes, in the first half of a round and in the second. */
-const GOES = [0, 1].map((phase) =>
-  Uint8Array.from({ length: 256 }, (_, bits) => {
-    const ink = [...Array(8).keys()].reduce((sum, k) => sum + ((bits >> k) & 1), 0);
-    if (ink < 2 || ink > 6 || CROSSINGS[bits] !== 1) return 0;
-    const has = (k: number) => (bits >> k) & 1;
-    const [n, e, s, w] = [has(0), has(2), has(4), has(6)];
-    return phase === 0 ? Number(!(n && e && s) && !(e && s && w)) : Number(!(n && e && w) && !(n && s && w));
-  }),
-);

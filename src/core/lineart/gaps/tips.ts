@@ -33,11 +33,18 @@ const LOOK_BACK = 12;
 /**
  * The free ends of thinned lines, without the whiskers that thinning leaves on thick ones.
  * @param lines thinned ink
+ * @param onLines index of every pixel of it
  * @param ink the ink itself
  */
-export function findTips(lines: Uint8Array, ink: Uint8Array, width: number, height: number): Tip[] {
+export function findTips(
+  lines: Uint8Array,
+  onLines: Int32Array,
+  ink: Uint8Array,
+  width: number,
+  height: number,
+): Tip[] {
   const tips: Tip[] = [];
-  for (let i = lines.indexOf(1); i >= 0; i = lines.indexOf(1, i + 1)) {
+  for (const i of onLines) {
     if (CROSSINGS[around(lines, i, width)] !== 1) continue;
     const { path, loose } = followBack(lines, i, width);
     const back = path[Math.min(path.length - 1, LOOK_BACK)];
@@ -82,17 +89,20 @@ function followBack(lines: Uint8Array, start: number, width: number): { path: nu
 
 /** Twice the distance from a pixel of ink to the nearest white. */
 export function thickness(ink: Uint8Array, i: number, width: number, height: number): number {
-  const [x, y] = [i % width, Math.floor(i / width)];
-  for (let r = 1; r < 24; r++) {
-    let nearest = Infinity;
+  const x = i % width;
+  const y = (i - x) / width;
+  // Ring by ring of pixels at the same number of steps; a white one so near ends the search.
+  let nearest = MOST_THICK ** 2;
+  for (let r = 1; r < MOST_THICK / 2 && r * r < nearest; r++) {
     for (let v = -r; v <= r; v++) {
-      for (let u = -r; u <= r; u++) {
-        const [px, py] = [x + u, y + v];
-        if (px < 0 || py < 0 || px >= width || py >= height || ink[py * width + px]) continue;
-        nearest = Math.min(nearest, Math.hypot(u, v));
+      if (y + v < 0 || y + v >= height) continue;
+      for (let u = -r; u <= r; u += Math.abs(v) === r ? 1 : 2 * r) {
+        if (x + u >= 0 && x + u < width && !ink[i + v * width + u]) nearest = Math.min(nearest, u * u + v * v);
       }
     }
-    if (nearest <= r) return 2 * nearest - 1;
   }
-  return 48;
+  return nearest < (MOST_THICK / 2) ** 2 ? 2 * Math.sqrt(nearest) - 1 : MOST_THICK;
 }
+
+/** Thicker ink is told as this thick, pixels. */
+const MOST_THICK = 48;
