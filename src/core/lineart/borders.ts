@@ -15,6 +15,8 @@ export interface Arc {
 export const BORDER_TOLERANCE_PX = 1.3;
 const EAST = 1;
 const SOUTH = 2;
+/** A way that was walked is marked so many bits higher. */
+const WALKED = 2;
 
 /**
  * Traces every border of a labelled page once, along the edges of its pixels, cuts it where three or more labels meet,
@@ -22,7 +24,7 @@ const SOUTH = 2;
  * @param labels grown to the middle of the lines
  * @param tolerancePx how far a simplified line may lie from the pixel edges; default 1.3, which takes out the steps of
  *   slanting lines. Source: D. Douglas, T. Peucker (1973).
- * @param among pixels of which at least one lies at every border within the page, such as those that were ink before
+ * @param among pixels, in reading order, of which at least one lies at every border within the page, such as those that were ink before
  *   labels grew; default all
  */
 export function traceBorders(
@@ -63,7 +65,6 @@ export function traceBorders(
     (c % across > 0 && cracks[c - 1] & EAST ? 1 : 0) +
     (c >= across && cracks[c - across] & SOUTH ? 1 : 0);
   const arcs: Arc[] = [];
-  const walked = new Uint8Array(cracks.length);
   let path = new Int32Array(4096);
   for (let k = 0; k < count; k++) {
     if (degree(corners[k]) < 3) continue;
@@ -71,7 +72,7 @@ export function traceBorders(
   }
   // What is left meets no other border: loops.
   for (let k = 0; k < count; k++) {
-    if (cracks[corners[k]] & ~walked[corners[k]]) walk(corners[k], open(corners[k], 0) ? 0 : 1);
+    if (leaves(corners[k], EAST) || leaves(corners[k], SOUTH)) walk(corners[k], open(corners[k], 0) ? 0 : 1);
   }
   return arcs;
 
@@ -85,10 +86,15 @@ export function traceBorders(
   }
 
   function markBeside(pixels: Int32Array): void {
+    let y = 0;
+    let row = 0;
     for (const i of pixels) {
+      while (i >= row + width) {
+        row += width;
+        y++;
+      }
       const own = labels[i];
-      const y = Math.floor(i / width);
-      const x = i - y * width;
+      const x = i - row;
       const c = i + y;
       if (y > 0 && labels[i - width] !== own) mark(c, EAST);
       if (x > 0 && labels[i - 1] !== own) mark(c, SOUTH);
@@ -99,10 +105,14 @@ export function traceBorders(
 
   /** Whether a border not yet walked leaves a corner to the east, south, west or north (0 to 3). */
   function open(c: number, way: number): boolean {
-    if (way === 0) return (cracks[c] & ~walked[c] & EAST) !== 0;
-    if (way === 1) return (cracks[c] & ~walked[c] & SOUTH) !== 0;
-    if (way === 2) return c % across > 0 && (cracks[c - 1] & ~walked[c - 1] & EAST) !== 0;
-    return c >= across && (cracks[c - across] & ~walked[c - across] & SOUTH) !== 0;
+    if (way === 0) return leaves(c, EAST);
+    if (way === 1) return leaves(c, SOUTH);
+    if (way === 2) return c % across > 0 && leaves(c - 1, EAST);
+    return c >= across && leaves(c - across, SOUTH);
+  }
+
+  function leaves(c: number, way: number): boolean {
+    return (cracks[c] & (way | (way << WALKED))) === way;
   }
 
   function walk(start: number, firstWay: number): void {
@@ -110,12 +120,12 @@ export function traceBorders(
     let [c, way, n] = [start, firstWay, 0];
     path[n++] = c;
     for (;;) {
-      if (way === 0) walked[c++] |= EAST;
+      if (way === 0) cracks[c++] |= EAST << WALKED;
       else if (way === 1) {
-        walked[c] |= SOUTH;
+        cracks[c] |= SOUTH << WALKED;
         c += across;
-      } else if (way === 2) walked[--c] |= EAST;
-      else walked[(c -= across)] |= SOUTH;
+      } else if (way === 2) cracks[--c] |= EAST << WALKED;
+      else cracks[(c -= across)] |= SOUTH << WALKED;
       if (c === start || degree(c) > 2) break;
       if (n === path.length) path = longer(path);
       path[n++] = c;
@@ -145,17 +155,23 @@ function longer(list: Int32Array): Int32Array<ArrayBuffer> {
   return more;
 }
 
+/** What `simplified` works in, used again for every stretch of border: there are tens of thousands on a page. */
+let [xs, ys, kept] = [new Int32Array(4096), new Int32Array(4096), new Uint8Array(4096)];
+
 /** Keeps the corners that matter: the ends (for a loop, its first corner and the one farthest from it) stay. */
 function simplified(path: Int32Array, n: number, across: number, closed: boolean, tolerance: number): Float64Array {
   const last = closed ? n : n - 1;
-  const xs = new Int32Array(last + 1);
-  const ys = new Int32Array(last + 1);
+  if (xs.length <= last) {
+    xs = new Int32Array(2 * last);
+    ys = new Int32Array(2 * last);
+    kept = new Uint8Array(2 * last);
+  }
+  kept.fill(0, 0, last + 1);
   for (let k = 0; k <= last; k++) {
     const c = path[k === n ? 0 : k];
     ys[k] = Math.floor(c / across);
     xs[k] = c - ys[k] * across;
   }
-  const kept = new Uint8Array(last + 1);
   kept[0] = kept[last] = 1;
   const stack = [0, last];
   if (xs[0] === xs[last] && ys[0] === ys[last]) {
@@ -230,10 +246,12 @@ export function ringsOfRegions(arcs: readonly Arc[], count: number): Float64Arra
 }
 
 function joined(pieces: readonly Float64Array[]): Float64Array[] {
-  const from = new Map<string, number[]>();
+  const from = new Map<number, number[]>();
   pieces.forEach((piece, k) => {
-    const key = `${piece[0]} ${piece[1]}`;
-    from.set(key, [...(from.get(key) ?? []), k]);
+    const key = cornerKey(piece[0], piece[1]);
+    const others = from.get(key);
+    if (others) others.push(k);
+    else from.set(key, [k]);
   });
   const used = new Uint8Array(pieces.length);
   const rings: Float64Array[] = [];
@@ -244,7 +262,7 @@ function joined(pieces: readonly Float64Array[]): Float64Array[] {
       used[k] = 1;
       const piece: Float64Array = pieces[k];
       for (let p = 0; p < piece.length - 2; p++) ring.push(piece[p]);
-      const next: number[] = (from.get(`${piece[piece.length - 2]} ${piece[piece.length - 1]}`) ?? []).filter(
+      const next: number[] = (from.get(cornerKey(piece[piece.length - 2], piece[piece.length - 1])) ?? []).filter(
         (other) => !used[other],
       );
       k = next.length > 1 ? sharpestRight(piece, next, pieces) : next[0];
@@ -252,6 +270,10 @@ function joined(pieces: readonly Float64Array[]): Float64Array[] {
     rings.push(Float64Array.from(ring));
   }
   return rings;
+}
+
+function cornerKey(x: number, y: number): number {
+  return y * 2 ** 20 + x;
 }
 
 /** Where a region touches itself at a corner, the ring turns right, which keeps to the same side of the corner. */

@@ -15,7 +15,7 @@ export function flattenLight({ width, height, data }: GreyImage): GreyImage {
   const across = Math.ceil(width / TILE);
   const down = Math.ceil(height / TILE);
   const paper = spread(tilePaper({ width, height, data }, across, down), across, down);
-  const out = new Uint8Array(data.length);
+  const out = new Uint8ClampedArray(data.length);
   // Between the middles of two tiles the factor changes by the same amount every pixel.
   const factors = new Float32Array(across);
   for (let y = 0; y < height; y++) {
@@ -34,14 +34,12 @@ export function flattenLight({ width, height, data }: GreyImage): GreyImage {
       const to = Math.min(width, (t + 1.5) * TILE);
       const step = (right - left) / TILE;
       let factor = left + step * (from - (t + 0.5) * TILE);
-      for (let i = row + from; i < row + to; i++, factor += step) {
-        const value = data[i] * factor + 0.5;
-        out[i] = value > 255 ? 255 : value;
-      }
+      for (let i = row + from; i < row + to; i++, factor += step) out[i] = data[i] * factor;
     }
   }
-  if (grainOf(out) > NOISY) smooth(out, width, height);
-  return { width, height, data: out };
+  const flat = new Uint8Array(out.buffer);
+  if (grainOf(flat) > NOISY) smooth(flat, width, height);
+  return { width, height, data: flat };
 }
 
 function tilePaper({ width, height, data }: GreyImage, across: number, down: number): Float32Array {

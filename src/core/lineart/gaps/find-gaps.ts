@@ -173,6 +173,7 @@ function worthClosing(
     return piece;
   };
   const closed = ink.slice();
+  const smallerSide = sideMeasure(closed, width, height, SURE_TIMES * leastPx);
   const kept: OpenGap[] = [];
   for (const gap of [...gaps].sort((p, q) => Number(q.sure) - Number(p.sure))) {
     const [p, q] = [pieceAt(gap.fromX, gap.fromY), pieceAt(gap.toX, gap.toY)];
@@ -183,7 +184,7 @@ function worthClosing(
       kept.push(gap);
       continue;
     }
-    const least = smallerSide(gap, closed, width, height, SURE_TIMES * leastPx);
+    const least = smallerSide(gap);
     if (least < leastPx) continue;
     const sure = gap.sure && least >= SURE_TIMES * leastPx;
     if (sure) drawLine(closed, width, gap);
@@ -192,40 +193,66 @@ function worthClosing(
   return kept;
 }
 
-/** White left on the smaller side when a gap is closed, pixels, counted up to `enough`. */
-function smallerSide(gap: OpenGap, ink: Uint8Array, width: number, height: number, enough: number): number {
-  const [mx, my] = [(gap.fromX + gap.toX) / 2, (gap.fromY + gap.toY) / 2];
-  const [vx, vy] = [gap.toX - gap.fromX, gap.toY - gap.fromY];
-  const length = Math.max(1, Math.hypot(vx, vy));
-  const wall = new Set<number>();
-  eachOnLine(width, gap, (i) => wall.add(i));
-  const side = (sign: number): number => {
-    for (let t = 1; t <= 4; t++) {
-      const x = Math.round(mx - (sign * t * vy) / length);
-      const y = Math.round(my + (sign * t * vx) / length);
-      const i = y * width + x;
-      if (x >= 0 && y >= 0 && x < width && y < height && !ink[i] && !wall.has(i)) return i;
-    }
-    return -1;
+/**
+ * Makes the function that tells how much white is left on the smaller side when a gap is closed, pixels, counted up to
+ * `enough`.
+ */
+function sideMeasure(ink: Uint8Array, width: number, height: number, enough: number) {
+  const countWhite = whiteCounter(ink, width, height, enough);
+  return (gap: OpenGap): number => {
+    const [mx, my] = [(gap.fromX + gap.toX) / 2, (gap.fromY + gap.toY) / 2];
+    const [vx, vy] = [gap.toX - gap.fromX, gap.toY - gap.fromY];
+    const length = Math.max(1, Math.hypot(vx, vy));
+    const wall = new Set<number>();
+    eachOnLine(width, gap, (i) => wall.add(i));
+    const side = (sign: number): number => {
+      for (let t = 1; t <= 4; t++) {
+        const x = Math.round(mx - (sign * t * vy) / length);
+        const y = Math.round(my + (sign * t * vx) / length);
+        const i = y * width + x;
+        if (x >= 0 && y >= 0 && x < width && y < height && !ink[i] && !wall.has(i)) return i;
+      }
+      return -1;
+    };
+    const sides = [1, -1].map((sign) => {
+      const start = side(sign);
+      return start < 0 ? 0 : countWhite(start, wall);
+    });
+    return Math.min(...sides);
   };
-  const sides = [1, -1].map((sign) => {
-    const start = side(sign);
-    return start < 0 ? 0 : whiteFrom(start, ink, wall, width, enough);
-  });
-  return Math.min(...sides);
 }
 
-/** How much white can be reached from a pixel without crossing ink or the wall; stops counting at `enough`. */
-function whiteFrom(start: number, ink: Uint8Array, wall: ReadonlySet<number>, width: number, enough: number): number {
-  const reached = new Set([start]);
-  for (const i of reached) {
-    if (reached.size >= enough) break;
-    const x = i % width;
-    for (const j of [x > 0 ? i - 1 : -1, x < width - 1 ? i + 1 : -1, i - width, i + width]) {
-      if (j >= 0 && j < ink.length && !ink[j] && !wall.has(j)) reached.add(j);
+/** Makes the function that counts the white reached from a pixel without crossing ink or the wall, up to `enough`. */
+function whiteCounter(ink: Uint8Array, width: number, height: number, enough: number) {
+  // White so far reached lies within `enough` of the start: a square of marks around it, new at every call.
+  const side = 2 * enough + 1;
+  const marks = new Uint32Array(side * side);
+  const queue = new Int32Array(enough + 4);
+  let call = 0;
+  return (start: number, wall: ReadonlySet<number>): number => {
+    call++;
+    const x0 = (start % width) - enough;
+    const y0 = Math.floor(start / width) - enough;
+    let count = 0;
+    const reach = (x: number, y: number): void => {
+      if (x < 0 || y < 0 || x >= width || y >= height || count >= enough) return;
+      const mark = (y - y0) * side + x - x0;
+      const i = y * width + x;
+      if (marks[mark] === call || ink[i] || wall.has(i)) return;
+      marks[mark] = call;
+      queue[count++] = i;
+    };
+    reach(start % width, Math.floor(start / width));
+    for (let k = 0; k < count && count < enough; k++) {
+      const x = queue[k] % width;
+      const y = Math.floor(queue[k] / width);
+      reach(x - 1, y);
+      reach(x + 1, y);
+      reach(x, y - 1);
+      reach(x, y + 1);
     }
-  }
-  return reached.size;
+    return count;
+  };
 }
 
 /** Inks a closing: a line that white cannot pass by edges. What lies beside the page is left out. */

@@ -10,32 +10,45 @@ import { type Runs } from '../runs.ts';
 export function thin(ink: Runs, width: number, height: number): Uint8Array {
   const across = (width + 31) >> 5;
   const bits = packed(ink, width, height, across);
-  const gone = new Uint32Array(bits.length);
-  // Only words beside which something went since they were last looked at can lose anything.
-  let active = new Uint8Array(bits.length).fill(1);
-  let next = new Uint8Array(bits.length);
-  for (let changed = true; changed;) {
-    changed = false;
-    for (const phase of [0, 1] as const) {
-      for (let w = across; w < bits.length - across; w++) {
-        if ((active[w] || next[w]) && bits[w]) gone[w] = going(bits, w, across, phase);
-      }
-      for (let w = across; w < bits.length - across; w++) {
-        if (!gone[w]) continue;
-        bits[w] &= ~gone[w];
-        gone[w] = 0;
-        changed = true;
-        for (let v = w - across; v <= w + across; v += across) next[v - 1] = next[v] = next[v + 1] = 1;
+  // Only words beside which something went in the last two halves of a round can lose anything in the next.
+  let before = wordsWithInk(bits, across);
+  let last: Int32Array = new Int32Array(0);
+  const looked = new Uint32Array(bits.length);
+  const beside = new Uint32Array(bits.length);
+  for (let half = 1; before.length + last.length > 0; half++) {
+    const words = new Int32Array(before.length + last.length);
+    const gone = new Uint32Array(words.length);
+    let count = 0;
+    for (const list of [before, last]) {
+      for (const w of list) {
+        if (looked[w] === half || bits[w] === 0) continue;
+        looked[w] = half;
+        gone[count] = going(bits, w, across, half);
+        words[count++] = w;
       }
     }
-    [active, next] = [next, active];
-    next.fill(0);
+    const touched = new Int32Array(9 * count);
+    let touches = 0;
+    for (let k = 0; k < count; k++) {
+      if (gone[k] === 0) continue;
+      const w = words[k];
+      bits[w] &= ~gone[k];
+      for (let row = w - across; row <= w + across; row += across) {
+        for (let v = row - 1; v <= row + 1; v++) {
+          if (beside[v] === half) continue;
+          beside[v] = half;
+          touched[touches++] = v;
+        }
+      }
+    }
+    before = last;
+    last = touched.subarray(0, touches);
   }
   return unpacked(bits, width, height, across);
 }
 
-/** Which pixels of a word go in one half of a round. */
-function going(bits: Uint32Array, w: number, across: number, phase: 0 | 1): number {
+/** Which pixels of a word go in the first half of a round, 1, 3, 5, ..., or in its second, 2, 4, 6, ... */
+function going(bits: Uint32Array, w: number, across: number, half: number): number {
   const [above, here, below] = [w - across, w, w + across];
   // Of each bit, whether there is ink on that side of it: its right-hand neighbour is the next higher bit. The page's
   // outermost pixels are bare, so that what comes in from the other end of the row above or below is no ink.
@@ -74,8 +87,15 @@ function going(bits: Uint32Array, w: number, across: number, phase: 0 | 1): numb
   // All the ink around lies in one stretch then: it has two pixels or more, and so has the white.
   const inkPair = (n & ne) | (ne & e) | (e & se) | (se & s) | (s & sw) | (sw & west) | (west & nw) | (nw & n);
   const someWhite = ~((n | ne) & (ne | e) & (e | se) & (se | s) & (s | sw) & (sw | west) & (west | nw) & (nw | n));
-  const side = phase === 0 ? ~(e & s & (n | west)) : ~(n & west & (e | s));
+  const side = half % 2 === 1 ? ~(e & s & (n | west)) : ~(n & west & (e | s));
   return bits[here] & once & ~twice & inkPair & someWhite & side;
+}
+
+function wordsWithInk(bits: Uint32Array, across: number): Int32Array {
+  const words = new Int32Array(bits.length);
+  let n = 0;
+  for (let w = across; w < bits.length - across; w++) if (bits[w] !== 0) words[n++] = w;
+  return words.subarray(0, n);
 }
 
 /** Ink as bits, each row in whole words, without the outermost pixels of the page. */
