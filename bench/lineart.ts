@@ -1,5 +1,6 @@
 import cvModule from '@techstark/opencv-js';
-import { distanceTo, findRegions } from '../src/core/lineart/index.ts';
+import { distanceOnRuns } from '../src/core/lineart/distance.ts';
+import { findRegions } from '../src/core/lineart/index.ts';
 import { findInk } from '../src/core/lineart/ink.ts';
 import { findRuns, joinRuns } from '../src/core/lineart/runs.ts';
 import { type Run } from '../src/core/run/index.ts';
@@ -97,7 +98,7 @@ async function besideOpenCv(grey: MadeUpPage['grey']) {
         labels.fill(of[r], y * width + runs.from[r], y * width + runs.to[r] + 1);
       }
     }
-    distanceTo(ink, width, height);
+    distanceOnRuns(runs, width);
   };
   const theirs = () => {
     const [source, white, labels, distance] = [

@@ -11,21 +11,54 @@ export function distanceTo(stops: Uint8Array, width: number, height: number): Fl
 }
 
 /**
- * The same distance, from the runs of pixels that are no stops.
+ * The same distance, from the runs of pixels that are no stops: along each run the lower envelope of the parabolas
+ * over it and over the stop on either side of it.
  * @returns 0 outside the runs
  */
 export function distanceOnRuns(runs: Runs, width: number): Float32Array {
   const height = runs.rowStart.length - 1;
-  const vertical = verticalDistances(runs, width);
-  const squares = rowSquares(width);
   const out = new Float32Array(width * height);
-  const far = width + height;
+  if (runs.from.length === height && runs.from.every((from, r) => from === 0 && runs.to[r] === width - 1)) {
+    return out.fill(width + height);
+  }
+  const vertical = verticalDistances(runs, width);
+  // Of each parabola of the envelope: where it stands, from where on it is the lowest, and how high it stands.
+  const sites = new Int32Array(width + 2);
+  const starts = new Int32Array(width + 2);
+  const heights = new Int32Array(width + 2);
   for (let y = 0; y < height; y++) {
     const row = y * width;
     for (let r = runs.rowStart[y]; r < runs.rowStart[y + 1]; r++) {
-      const [from, to] = [runs.from[r], runs.to[r]];
-      const square = squares(vertical, row, from, to);
-      for (let x = from; x <= to; x++) out[row + x] = Math.min(far, Math.sqrt(square[x]));
+      const from = runs.from[r];
+      const first = Math.max(0, from - 1);
+      const last = Math.min(width - 1, runs.to[r] + 1);
+      let top = 0;
+      let site = (sites[0] = first);
+      let start = (starts[0] = first);
+      let high = (heights[0] = vertical[row + first] ** 2);
+      for (let x = first + 1; x <= last; x++) {
+        const up = vertical[row + x] ** 2;
+        // Those that the new one is lower than already where they begin are hidden by it.
+        while (top >= 0 && (start - site) ** 2 + high > (start - x) ** 2 + up) {
+          if (--top < 0) break;
+          site = sites[top];
+          start = starts[top];
+          high = heights[top];
+        }
+        let begins = first;
+        if (top >= 0) {
+          const gain = x * x - site * site + up - high;
+          if (gain >= 2 * (x - site) * last) continue;
+          begins = 1 + Math.floor(gain / (2 * (x - site)));
+        }
+        site = sites[++top] = x;
+        start = starts[top] = begins;
+        high = heights[top] = up;
+      }
+      for (let x = last; top >= 0; top--) {
+        const until = Math.max(from, starts[top]);
+        for (; x >= until; x--) out[row + x] = Math.sqrt((x - sites[top]) ** 2 + heights[top]);
+      }
     }
   }
   return out;
@@ -63,56 +96,4 @@ export function verticalDistances({ from, to, rowStart }: Runs, width: number): 
     }
   }
   return g;
-}
-
-/**
- * Makes the function that finds the squared distances along one run of pixels without a stop: the lower envelope of
- * the parabolas over the run and the stop on either side of it.
- * @returns a function of the vertical distances, the row's first index and the run's first and last x; it answers with
- *   an array, used again at the next call, that holds the squares at those x
- */
-function rowSquares(width: number) {
-  const site = new Int32Array(width + 2);
-  const start = new Int32Array(width + 2);
-  const height = new Float64Array(width + 2);
-  const squares = new Float64Array(width);
-  return (vertical: Uint16Array, row: number, from: number, to: number): Float64Array => {
-    const first = Math.max(0, from - 1);
-    const last = Math.min(width - 1, to + 1);
-    let q = 0;
-    site[0] = first;
-    start[0] = first;
-    height[0] = vertical[row + first] ** 2;
-    for (let x = first + 1; x <= last; x++) {
-      const g = vertical[row + x];
-      const gg = g * g;
-      while (q >= 0) {
-        const s = start[q];
-        const a = s - site[q];
-        const b = s - x;
-        if (a * a + height[q] <= b * b + gg) break;
-        q--;
-      }
-      if (q < 0) {
-        q = 0;
-        site[0] = x;
-        start[0] = first;
-        height[0] = gg;
-        continue;
-      }
-      const begins = 1 + Math.floor((x * x - site[q] * site[q] + gg - height[q]) / (2 * (x - site[q])));
-      if (begins <= last) {
-        q++;
-        site[q] = x;
-        start[q] = begins;
-        height[q] = gg;
-      }
-    }
-    for (let x = last; x >= first; x--) {
-      const a = x - site[q];
-      squares[x] = a * a + height[q];
-      if (x === start[q]) q--;
-    }
-    return squares;
-  };
 }

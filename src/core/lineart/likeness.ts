@@ -169,10 +169,12 @@ function describe(id: number, rings: readonly Float64Array[]): Descriptor {
   const size = Math.sqrt(power);
   for (let k = 0; k < n; k++) [re[k], im[k]] = [re[k] / size, im[k] / size];
   // -1, 1, -2, 2, ...
-  const strength = Float64Array.from({ length: n }, (_, j) => {
-    const k = j % 2 === 0 ? ORDERS - 1 - j / 2 : ORDERS + (j - 1) / 2;
-    return Math.sqrt(re[k] * re[k] + im[k] * im[k]);
-  });
+  const strength = new Float64Array(n);
+  for (let m = 0; m < ORDERS; m++) {
+    const [before, after] = [ORDERS - 1 - m, ORDERS + m];
+    strength[2 * m] = Math.sqrt(re[before] ** 2 + im[before] ** 2);
+    strength[2 * m + 1] = Math.sqrt(re[after] ** 2 + im[after] ** 2);
+  }
   const holes = rings.length - 1;
   const reach = APART + RAGGED_PX / size;
   return { id, holes, area: ringArea(rings[0]), reach, re, im, strength, ovalness: strength[0] };

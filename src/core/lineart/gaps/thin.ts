@@ -11,8 +11,8 @@ export function thin(ink: Runs, width: number, height: number): Uint8Array {
   const across = (width + 31) >> 5;
   const bits = packed(ink, width, height, across);
   // Only words beside which something went in the last two halves of a round can lose anything in the next.
-  let before = wordsWithInk(bits, across);
-  let last: Int32Array = new Int32Array(0);
+  let before: Int32Array = new Int32Array(0);
+  let last = wordsWithInk(bits, across);
   const looked = new Uint32Array(bits.length);
   const beside = new Uint32Array(bits.length);
   for (let half = 1; before.length + last.length > 0; half++) {
