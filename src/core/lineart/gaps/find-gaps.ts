@@ -18,6 +18,8 @@ export interface OpenGap {
 /** Half the angle within which an end looks for what it would meet, degrees. */
 const CONE = 40;
 const STEP = 5;
+/** Both ends of a gap lie on whole pixels, which may make it so much wider. */
+const ROUNDED_PX = 1;
 /** Close ends that point against each other within this angle are one line, degrees. */
 const FACING = 50;
 /** A stroke thinner than this share of the page's usual line is taken for the artist's texture, not for an outline. */
@@ -25,9 +27,9 @@ const OUTLINE_THICK = 0.6;
 /** A stroke that hangs on nothing has to be as thick as this to be a piece of an outline. */
 const LOOSE_THICK = 0.9;
 /** A closing that cuts off less than so many of the smallest regions is asked about, however sure it looks. */
-const SURE_TIMES = 5;
+const SURE_TIMES = 7;
 /** A line surely meant to meet what lies ahead over a gap this many times as wide as it is thick, or as it is long. */
-const REACH_THICK = 3;
+const REACH_THICK = 4;
 const REACH_LENGTH = 2.5;
 /** Every so many pixels of the lines their thickness is measured. */
 const SAMPLED = 97;
@@ -74,7 +76,7 @@ export function findGaps(
 
 /** Pairs of ends that look at each other, the closest first. */
 function facingPairs(tips: readonly Tip[], ink: Uint8Array, width: number, widestPx: number) {
-  const cell = widestPx + 2;
+  const cell = widestPx + 3;
   const grid = new Map<number, number[]>();
   const key = (x: number, y: number) => Math.floor(y / cell) * 100_003 + Math.floor(x / cell);
   tips.forEach(({ endX, endY }, k) => grid.set(key(endX, endY), [...(grid.get(key(endX, endY)) ?? []), k]));
@@ -88,7 +90,7 @@ function facingPairs(tips: readonly Tip[], ink: Uint8Array, width: number, wides
           const [vx, vy] = [b.endX - a.endX, b.endY - a.endY];
           const between = Math.hypot(vx, vy);
           const gape = Math.max(0, between - 1);
-          if (gape > widestPx || between === 0) continue;
+          if (gape > widestPx + ROUNDED_PX || between === 0) continue;
           const aside = angle((a.dx * vx + a.dy * vy) / between);
           const bside = angle(-(b.dx * vx + b.dy * vy) / between);
           const worst = Math.max(aside, bside);

@@ -24,7 +24,7 @@ export interface Tip {
 /** How far a line is followed back from its end, pixels. */
 const FOLLOWED_PX = 60;
 /** A line that is so many times as thick seven pixels behind its end is tapered. */
-const TAPER = 2.2;
+const TAPER = 3;
 /** ... unless the end itself is this thick, pixels: a stub. */
 const BLUNT = 2.5;
 /** The direction of an end is read over this many pixels. */
@@ -48,11 +48,11 @@ export function findTips(
     if (CROSSINGS[around(lines, i, width)] !== 1) continue;
     const { path, loose } = followBack(lines, i, width);
     const back = path[Math.min(path.length - 1, LOOK_BACK)];
-    if (path.length < 4) continue;
+    if (path.length < 3) continue;
     const place = (k: number) => path[Math.min(path.length - 1, k)];
     const half = path.length >> 1;
     const thick = Math.min(...[2, 4, 6].map((k) => thickness(ink, place(Math.min(half, k)), width, height)));
-    if (path.length < thick / 2 + 3) continue;
+    if (path.length < thick / 2 + 2) continue;
     const end = thickness(ink, place(1), width, height);
     const tapered = end < BLUNT && thickness(ink, place(7), width, height) >= TAPER * end;
     const near = path[Math.min(path.length - 2, 2)];
@@ -87,22 +87,32 @@ function followBack(lines: Uint8Array, start: number, width: number): { path: nu
   return { path, loose: false };
 }
 
-/** Twice the distance from a pixel of ink to the nearest white. */
+/** How thick ink is at one of its pixels: the shortest way across it, pixels, up to 48. */
 export function thickness(ink: Uint8Array, i: number, width: number, height: number): number {
   const x = i % width;
   const y = (i - x) / width;
-  // Ring by ring of pixels at the same number of steps; a white one so near ends the search.
-  let nearest = MOST_THICK ** 2;
-  for (let r = 1; r < MOST_THICK / 2 && r * r < nearest; r++) {
-    for (let v = -r; v <= r; v++) {
-      if (y + v < 0 || y + v >= height) continue;
-      for (let u = -r; u <= r; u += Math.abs(v) === r ? 1 : 2 * r) {
-        if (x + u >= 0 && x + u < width && !ink[i + v * width + u]) nearest = Math.min(nearest, u * u + v * v);
-      }
-    }
+  let least = MOST_THICK;
+  for (let k = 0; k < ACROSS.length; k++) {
+    const { dx, dy } = ACROSS[k];
+    const inked = (steps: number): boolean => {
+      const [px, py] = [Math.round(x + steps * dx), Math.round(y + steps * dy)];
+      return px >= 0 && py >= 0 && px < width && py < height && ink[py * width + px] !== 0;
+    };
+    let before = 0;
+    let after = 0;
+    const most = least / STEP_PX;
+    while (before + after < most && inked(-before - 1)) before++;
+    while (before + after < most && inked(after + 1)) after++;
+    least = Math.min(least, (before + after + 1) * STEP_PX);
   }
-  return nearest < (MOST_THICK / 2) ** 2 ? 2 * Math.sqrt(nearest) - 1 : MOST_THICK;
+  return least;
 }
 
 /** Thicker ink is told as this thick, pixels. */
 const MOST_THICK = 48;
+/** Ink is looked across in steps of so many pixels, in eight directions. */
+const STEP_PX = 0.5;
+const ACROSS = Array.from({ length: 8 }, (_, k) => ({
+  dx: STEP_PX * Math.cos((k * Math.PI) / 8),
+  dy: STEP_PX * Math.sin((k * Math.PI) / 8),
+}));
