@@ -156,7 +156,9 @@ describe('the Sheet stage', function () {
   it('enlarges the place of a click among tiny regions, and the next click there chooses', async () => {
     const { regions: all, neighbours } = await regions();
     const tiny = (id: number) => all[id - 1].usableWidthMm < 1.2;
-    const { a } = neighbours.find((border) => tiny(border.a) && tiny(border.b) && border.lengthMm > 4)!;
+    const apart = ({ a, b }: { a: number; b: number }) =>
+      Math.hypot(all[a - 1].pole.x - all[b - 1].pole.x, all[a - 1].pole.y - all[b - 1].pole.y);
+    const [{ a }] = neighbours.filter((border) => tiny(border.a) && tiny(border.b)).sort((p, q) => apart(p) - apart(q));
     await page.keyboard.press('Escape');
     await clickAt(all[a - 1].pole);
     const enlarged = page.getByRole('dialog', { name: /Enlarged/ });
@@ -182,6 +184,40 @@ describe('the Sheet stage', function () {
     expect((await state()).plan.uses).to.deep.equal({ [region.id]: 'leave white' });
     await page.getByRole('button', { name: 'Colour after all' }).click();
     await page.getByRole('button', { name: 'Leave white' }).waitFor();
+  });
+
+  it('is told what to do with the artist’s marks in a region, kept when regions are found anew, and takes it back', async () => {
+    const { regions: list } = await regions();
+    const region = list.find(({ areaMm2 }) => areaMm2 > 80)!;
+    await page.keyboard.press('Escape');
+    await clickAt(region.pole);
+    await page.getByRole('heading', { name: `Region ${region.id}` }).waitFor();
+    const what = page.getByRole('button', { name: /^What lies there/ });
+    if ((await what.getAttribute('aria-expanded')) !== 'true') await what.click();
+    for (const [words, kept] of [
+      ['follow them in the shading', 'follow'],
+      ['ignore them', 'ignore'],
+    ]) {
+      await page.getByRole('button', { name: /^The artist's marks/ }).click();
+      await page.getByRole('option', { name: words }).click();
+      await page
+        .getByRole('button', { name: /^The artist's marks/ })
+        .getByText(words)
+        .waitFor();
+      expect((await saved()).plan.textures).to.deep.equal({ [region.id]: kept });
+    }
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await page
+      .getByRole('button', { name: /^The artist's marks/ })
+      .getByText('follow them')
+      .waitFor();
+    expect((await saved()).plan.textures).to.deep.equal({ [region.id]: 'follow' });
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await page
+      .getByRole('button', { name: /^The artist's marks/ })
+      .getByText('nothing said')
+      .waitFor();
+    expect((await saved()).plan.textures).to.deep.equal({});
   });
 
   it('takes its real size from a length that was measured, and takes that back', async () => {
@@ -331,6 +367,23 @@ describe('a page brought in', function () {
     await page.getByText('Until that is said').waitFor();
   });
 
+  it('as a flat scan takes its real size from the resolution of the scanner, and takes that back', async () => {
+    await bring('scan.png', 'image/png', await scanOfBoxes());
+    const before = (await sheetHere()).sheet.plan.page;
+    const change = page.getByRole('button', { name: 'change', exact: true });
+    if (await change.isVisible()) await change.click();
+    await page.getByRole('button', { name: /^Resolution of the scan/ }).click();
+    await page.getByRole('option', { name: /scanned at 150 dpi 210 × 148.5 mm/ }).click();
+    await page.getByRole('button', { name: 'Resolution of the scan: scanned at 150 dpi' }).waitFor();
+    const { sheet, meta } = await sheetHere();
+    expect(sheet.plan.page).to.include({ widthMm: 210, heightMm: 148.5 });
+    expect(meta.regions).to.have.length(3);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await page.getByRole('button', { name: 'Resolution of the scan: scanned at 150 dpi' }).waitFor({ state: 'hidden' });
+    await page.getByText('Saved', { exact: true }).waitFor();
+    expect((await sheetHere()).sheet.plan.page).to.deep.equal(before);
+  });
+
   it('as a PDF asks which of its pages, and knows its real size', async () => {
     await bring('two-pages.pdf', 'application/pdf', twoPagePdf());
     await page.getByText('two-pages.pdf has 2 pages.').waitFor();
@@ -377,6 +430,14 @@ describe('a page brought in', function () {
 });
 
 /** A PDF of two pages, A5 lying: an empty one, and one with three boxes in a row. */
+/** Three boxes on a page of 1240 x 877 pixels that does not say its resolution. */
+function scanOfBoxes(): Promise<Buffer> {
+  const boxes = [120, 480, 840].map((x) => `<rect x="${x}" y="200" width="280" height="420"/>`).join('');
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="1240" height="877">
+    <rect width="1240" height="877" fill="white"/><g fill="none" stroke="black" stroke-width="6">${boxes}</g></svg>`;
+  return sharp(Buffer.from(svg)).png().toBuffer();
+}
+
 function twoPagePdf(): Buffer {
   const boxes = '4 w 60 120 140 180 re 200 120 140 180 re 340 120 140 180 re S';
   const objects = [
