@@ -35,11 +35,15 @@ export function distanceOnRuns(runs: Runs, width: number): Float32Array {
       let top = 0;
       let site = (sites[0] = first);
       let start = (starts[0] = first);
-      let high = (heights[0] = vertical[row + first] ** 2);
+      const firstUp = vertical[row + first];
+      let high = (heights[0] = firstUp * firstUp);
       for (let x = first + 1; x <= last; x++) {
-        const up = vertical[row + x] ** 2;
+        const rows = vertical[row + x];
+        const up = rows * rows;
         // Those that the new one is lower than already where they begin are hidden by it.
-        while (top >= 0 && (start - site) ** 2 + high > (start - x) ** 2 + up) {
+        for (;;) {
+          const [toOld, toNew] = [start - site, start - x];
+          if (toOld * toOld + high <= toNew * toNew + up) break;
           if (--top < 0) break;
           site = sites[top];
           start = starts[top];
@@ -57,7 +61,11 @@ export function distanceOnRuns(runs: Runs, width: number): Float32Array {
       }
       for (let x = last; top >= 0; top--) {
         const until = Math.max(from, starts[top]);
-        for (; x >= until; x--) out[row + x] = Math.sqrt((x - sites[top]) ** 2 + heights[top]);
+        const [site, high] = [sites[top], heights[top]];
+        for (; x >= until; x--) {
+          const off = x - site;
+          out[row + x] = Math.sqrt(off * off + high);
+        }
       }
     }
   }
