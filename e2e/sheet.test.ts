@@ -3,7 +3,7 @@ import { type Browser, type Page } from 'playwright-core';
 import sharp from 'sharp';
 import { RegionsMeta, SheetState } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
-import { nameFromKey, openFerrySteps } from './stages.ts';
+import { goTo, nameFromKey, openFerrySteps, putInOrder, takePalette } from './stages.ts';
 
 describe('the Sheet stage', function () {
   let desk: TestDesk;
@@ -299,6 +299,19 @@ describe('the Sheet stage', function () {
     await saidAloud(`Draggable item ${kept[place].id} was moved over droppable area ${kept[place + 1].id}`);
     await page.keyboard.press('Space');
     await page.getByRole('button', { name: /Undo: Harbour bell further behind/ }).waitFor();
+  });
+
+  it('shows what is pinned to it beside the wheel while colours are chosen, and at the table', async () => {
+    const pinned = page.getByRole('group', { name: 'Pinned pictures' });
+    await goTo(page, 'Wheel');
+    await pinned.getByRole('button', { name: 'Look at old kettle' }).waitFor();
+    await takePalette(page);
+    await goTo(page, 'Bench');
+    await putInOrder(page);
+    await page.getByRole('button', { name: /Sit down|Go on/ }).click();
+    await pinned.getByRole('button', { name: 'Look at old kettle' }).click();
+    await page.getByRole('img', { name: 'old kettle' }).waitFor();
+    await page.getByRole('button', { name: 'Done looking' }).click();
   });
 });
 
