@@ -60,35 +60,19 @@ function going(bits: Uint32Array, w: number, across: number, half: number): numb
   const s = bits[below];
   const se = (s >>> 1) | (bits[below + 1] << 31);
   const sw = (s << 1) | (bits[below - 1] >>> 31);
-  // Where going round meets white and then ink: once (and not twice) where the pixel joins nothing.
-  let once = ~n & ne;
-  let twice = 0;
-  let turn = ~ne & e;
-  twice |= once & turn;
-  once |= turn;
-  turn = ~e & se;
-  twice |= once & turn;
-  once |= turn;
-  turn = ~se & s;
-  twice |= once & turn;
-  once |= turn;
-  turn = ~s & sw;
-  twice |= once & turn;
-  once |= turn;
-  turn = ~sw & west;
-  twice |= once & turn;
-  once |= turn;
-  turn = ~west & nw;
-  twice |= once & turn;
-  once |= turn;
-  turn = ~nw & n;
-  twice |= once & turn;
-  once |= turn;
+  // Where going round meets white and then ink, two neighbours at a time, which cannot both: the pixel joins nothing
+  // where that is so once.
+  const first = (~n & ne) | (~ne & e);
+  const second = (~e & se) | (~se & s);
+  const third = (~s & sw) | (~sw & west);
+  const fourth = (~west & nw) | (~nw & n);
+  const twice = (first & second) | (third & fourth) | ((first | second) & (third | fourth));
+  const once = (first | second | third | fourth) & ~twice;
   // All the ink around lies in one stretch then: it has two pixels or more, and so has the white.
   const inkPair = (n & ne) | (ne & e) | (e & se) | (se & s) | (s & sw) | (sw & west) | (west & nw) | (nw & n);
   const someWhite = ~((n | ne) & (ne | e) & (e | se) & (se | s) & (s | sw) & (sw | west) & (west | nw) & (nw | n));
   const side = half % 2 === 1 ? ~(e & s & (n | west)) : ~(n & west & (e | s));
-  return bits[here] & once & ~twice & inkPair & someWhite & side;
+  return bits[here] & once & inkPair & someWhite & side;
 }
 
 function wordsWithInk(bits: Uint32Array, across: number): Int32Array {
