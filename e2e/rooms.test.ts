@@ -152,10 +152,12 @@ describe('the desk in every room', () => {
       await at('/sheets/ferry-steps/layers');
       await page.getByRole('button', { name: 'School of this sheet' }).click();
       await page.getByRole('option', { name: /^dark first/ }).click();
-      await page.waitForTimeout(500);
+      await page.getByRole('button', { name: 'Undo: school: dark first' }).waitFor();
+      await page.getByRole('status').getByText('Saved').waitFor();
       await page.reload();
       await page.getByRole('button', { name: 'Undo: school: dark first' }).click();
       await page.getByRole('button', { name: 'Redo: school: dark first' }).waitFor();
+      await page.getByRole('status').getByText('Saved').waitFor();
       expect((await stored<SheetState>('/sheets/ferry-steps')).plan.layers.school).to.equal('base-coat-first');
     });
   });

@@ -219,11 +219,14 @@ function simplified(path: Int32Array, n: number, across: number, closed: boolean
 
 function lengthOf(points: Float64Array, closed: boolean): number {
   let length = 0;
-  for (let k = 2; k < points.length; k += 2) {
-    length += Math.hypot(points[k] - points[k - 2], points[k + 1] - points[k - 1]);
-  }
-  if (closed) length += Math.hypot(points[0] - points[points.length - 2], points[1] - points[points.length - 1]);
-  return length;
+  for (let k = 2; k < points.length; k += 2) length += between(points, k - 2, k);
+  return closed ? length + between(points, points.length - 2, 0) : length;
+}
+
+/** How far two corners lie apart, pixels; faster than Math.hypot, which gathers its arguments first. */
+export function between(points: Float64Array, k: number, j: number): number {
+  const [dx, dy] = [points[j] - points[k], points[j + 1] - points[k + 1]];
+  return Math.sqrt(dx * dx + dy * dy);
 }
 
 /**

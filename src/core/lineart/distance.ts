@@ -37,6 +37,8 @@ export function distanceOnRuns(runs: Runs, width: number): Float32Array {
       let start = (starts[0] = first);
       const firstUp = vertical[row + first];
       let high = (heights[0] = firstUp * firstUp);
+      const lastUp = vertical[row + last];
+      const end = last * last + lastUp * lastUp;
       for (let x = first + 1; x <= last; x++) {
         const rows = vertical[row + x];
         const up = rows * rows;
@@ -52,7 +54,10 @@ export function distanceOnRuns(runs: Runs, width: number): Float32Array {
         let begins = first;
         if (top >= 0) {
           const gain = x * x - site * site + up - high;
-          if (gain >= 2 * (x - site) * last) continue;
+          // Hidden, too, are those that the one at the end of the run gets below before they would become the lowest.
+          const hidden =
+            x < last ? gain * (last - x) >= (end - x * x - up) * (x - site) : gain >= 2 * (x - site) * last;
+          if (hidden) continue;
           begins = 1 + Math.floor(gain / (2 * (x - site)));
         }
         site = sites[++top] = x;

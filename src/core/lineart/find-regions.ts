@@ -1,7 +1,7 @@
 import { type Run, breather, quietRun } from '../run/index.ts';
 import { type Arc, BORDER_TOLERANCE_PX, ringsOfRegions, traceBorders } from './borders.ts';
 import { flattenLight } from './flatten.ts';
-import { type OpenGap, drawLine, findGaps } from './gaps/index.ts';
+import { type OpenGap, closeSureGaps, drawLine } from './gaps/index.ts';
 import { growLabels } from './grow.ts';
 import { type GreyImage, LineArtError } from './images.ts';
 import { type InkPieces, dropSpecks, findInk, refuseDarkPage } from './ink.ts';
@@ -60,7 +60,7 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
   await breathe(0.02, 'evening out the light');
   const flat = flattenLight(grey);
   await breathe(0.2, 'telling ink from paper');
-  const ink = findInk(flat, palestInk);
+  const ink = findInk(flat, palestInk, flat.data);
   drawCuts(ink, size, mends);
   const pieces = dropSpecks(ink, width, height, Math.floor(speckMm * pixelsPerMm));
   await breathe(0.3, 'looking for gaps in the outlines');
@@ -126,18 +126,14 @@ function closeGaps(
   { closeGapMm, minRegionMm2, mends }: { closeGapMm: number; minRegionMm2: number; mends: readonly Mend[] },
 ): Doubt[] {
   if (closeGapMm === 0) return [];
-  const limits = {
+  return closeSureGaps(ink, pieces, width, height, {
     widestPx: Math.round(closeGapMm * pixelsPerMm),
     leastPx: Math.ceil(minRegionMm2 * pixelsPerMm ** 2),
-  };
-  const doubts: Doubt[] = [];
-  for (const gap of findGaps(ink, pieces, width, height, limits)) {
-    const doubt = asDoubt(gap, pixelsPerMm);
-    if (staysOpen(mends, doubt.at.x, doubt.at.y)) continue;
-    if (gap.sure) drawLine(ink, width, gap);
-    doubts.push(doubt);
-  }
-  return doubts;
+    settled: (gap) => {
+      const { at } = asDoubt(gap, pixelsPerMm);
+      return staysOpen(mends, at.x, at.y);
+    },
+  }).map((gap) => asDoubt(gap, pixelsPerMm));
 }
 
 function asDoubt({ fromX, fromY, toX, toY, gape, sure }: OpenGap, pixelsPerMm: number) {

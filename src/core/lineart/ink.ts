@@ -16,10 +16,11 @@ const DARKEST_PAPER = 70;
 /**
  * Tells ink from paper by one threshold for the whole page.
  * @param palest how pale ink may be: 0 only black, 1 anything darker than paper; 0.5 is where the threshold falls
+ * @param into where the answer is written; may be the page's own pixels, which are lost then
  * @returns 1 where there is ink, 0 where there is paper
  * @throws LineArtError when the page is blank or nearly all dark.
  */
-export function findInk({ data }: GreyImage, palest = 0.5): Uint8Array {
+export function findInk({ data }: GreyImage, palest = 0.5, into: Uint8Array = new Uint8Array(data.length)): Uint8Array {
   const histogram = histogramOf(data);
   const { threshold, contrast } = partTones(histogram);
   const level = Math.floor(palest < 0.5 ? threshold * 2 * palest : threshold + (PALEST - threshold) * (2 * palest - 1));
@@ -30,12 +31,11 @@ export function findInk({ data }: GreyImage, palest = 0.5): Uint8Array {
   }
   const dark = histogram.subarray(0, level + 1).reduce((sum, n) => sum + n, 0);
   if (dark * SAMPLED > MOST_INK * data.length) throw allDark();
-  return atMost(data, level);
+  return atMost(data, level, into);
 }
 
 /** 1 where a byte is no more than a level, 0..254, and 0 elsewhere, four bytes at a time. */
-function atMost(data: Uint8Array, level: number): Uint8Array {
-  const out = new Uint8Array(data.length);
+function atMost(data: Uint8Array, level: number, out: Uint8Array): Uint8Array {
   const [words, outWords] = [wordsOf(data), wordsOf(out)];
   // Added to the low seven bits of a byte, this carries into its highest when they exceed those of the level.
   const carry = (0x7f - (level & 0x7f)) * 0x01010101;

@@ -1,4 +1,4 @@
-import { ringArea } from './borders.ts';
+import { between, ringArea } from './borders.ts';
 import { type ShapeKind } from './region-map.ts';
 
 /** What a region's outline tells beyond its white part. */
@@ -97,7 +97,7 @@ export function perimeter(ring: Float64Array): number {
   let length = 0;
   for (let k = 0, n = ring.length; k < n; k += 2) {
     const j = (k + 2) % n;
-    length += Math.hypot(ring[j] - ring[k], ring[j + 1] - ring[k + 1]);
+    length += between(ring, k, j);
   }
   return length;
 }

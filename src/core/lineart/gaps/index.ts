@@ -1,2 +1,2 @@
 /** gaps: where the outlines of a page gape, and the lines that close them. */
-export { type OpenGap, drawLine, findGaps } from './find-gaps.ts';
+export { type OpenGap, closeSureGaps, drawLine } from './close-gaps.ts';

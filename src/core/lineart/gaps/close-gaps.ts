@@ -36,18 +36,20 @@ const SAMPLED = 97;
 
 /**
  * Finds where outlines gape: free ends of lines that look at each other, and free ends that look at a line close
- * ahead. A hatch stroke that stops short of an outline looks much like a gap; such are told as not sure.
- * @param ink 1 where there is ink
+ * ahead, and closes those that surely do. A hatch stroke that stops short of an outline looks much like a gap; such are
+ * told as not sure, and stay.
+ * @param ink 1 where there is ink; sure gaps are inked
  * @param pieces the same ink by its connected pieces
  * @param widestPx the widest gap that is looked for, pixels
  * @param leastPx closings that would cut off less white than this are left out, pixels
+ * @param settled whether a person said that this gap is none; such are left out
  */
-export function findGaps(
+export function closeSureGaps(
   ink: Uint8Array,
   pieces: InkPieces,
   width: number,
   height: number,
-  { widestPx, leastPx }: { widestPx: number; leastPx: number },
+  { widestPx, leastPx, settled }: { widestPx: number; leastPx: number; settled(gap: OpenGap): boolean },
 ): OpenGap[] {
   const lines = thin(pieces.runs, width, height);
   const onLines = allSet(lines);
@@ -71,7 +73,8 @@ export function findGaps(
     const sure = reaches && !tip.tapered && isOutline(tip) && tip.length >= ahead.gape;
     gaps.push({ fromX: tip.x, fromY: tip.y, toX: ahead.x, toY: ahead.y, gape: ahead.gape, sure });
   }
-  return worthClosing(gaps, ink, pieces, width, height, leastPx);
+  const asked = gaps.filter((gap) => !settled(gap));
+  return closeWorthwhile(asked, ink, pieces, width, height, leastPx);
 }
 
 /** Pairs of ends that look at each other, the closest first. */
@@ -156,9 +159,9 @@ function usualThickness(onLines: Int32Array, ink: Uint8Array, width: number, hei
 /**
  * Leaves out closings that cut nothing off, or less than matters. A line between two points of one connected piece of
  * ink always parts the white that it crosses (Jordan); one between two pieces never does, but it may make one piece of
- * them, so sure ones of that kind stay.
+ * them, so sure ones of that kind stay. What is left and sure is inked.
  */
-function worthClosing(
+function closeWorthwhile(
   gaps: readonly OpenGap[],
   ink: Uint8Array,
   { runs, of }: InkPieces,
@@ -174,22 +177,21 @@ function worthClosing(
     while (root.has(piece)) piece = root.get(piece)!;
     return piece;
   };
-  const closed = ink.slice();
-  const smallerSide = sideMeasure(closed, width, height, SURE_TIMES * leastPx);
+  const smallerSide = sideMeasure(ink, width, height, SURE_TIMES * leastPx);
   const kept: OpenGap[] = [];
   for (const gap of [...gaps].sort((p, q) => Number(q.sure) - Number(p.sure))) {
     const [p, q] = [pieceAt(gap.fromX, gap.fromY), pieceAt(gap.toX, gap.toY)];
     if (p !== q) {
       if (!gap.sure) continue;
       root.set(Math.max(p, q), Math.min(p, q));
-      drawLine(closed, width, gap);
+      drawLine(ink, width, gap);
       kept.push(gap);
       continue;
     }
     const least = smallerSide(gap);
     if (least < leastPx) continue;
     const sure = gap.sure && least >= SURE_TIMES * leastPx;
-    if (sure) drawLine(closed, width, gap);
+    if (sure) drawLine(ink, width, gap);
     kept.push({ ...gap, sure });
   }
   return kept;
