@@ -51,7 +51,7 @@ describe('the Sheet stage', function () {
 
   it('asks about gaps one by one, each with its picture, and takes an answer by one key', async () => {
     const { regionsFrom } = await state();
-    await page.getByRole('button', { name: /^Look at \d+ open gaps$/ }).click();
+    await page.getByRole('button', { name: /^Look at \d+ gaps, \d+ open$/ }).click();
     await page.getByTestId('gap').waitFor();
     await page.keyboard.press('c');
     await page.getByText(/^2 of/).waitFor();
@@ -66,6 +66,22 @@ describe('the Sheet stage', function () {
     expect((await state()).plan.finding.mends.map(({ kind }) => kind)).to.deep.equal(['cut', 'open']);
     await page.getByRole('button', { name: /^Undo/ }).click();
     await foundAnew((await state()).regionsFrom);
+    expect((await state()).plan.finding.mends).to.deep.equal([]);
+  });
+
+  it('takes the keys to what is asked, shows where on the page it is, and gives them back by Escape', async () => {
+    await page.getByRole('button', { name: /^Look at \d+ gaps, \d+ open$/ }).press('Enter');
+    const asked = page.getByRole('region', { name: 'Gaps in the outlines' });
+    await asked.waitFor();
+    expect(await asked.evaluate((element) => element === document.activeElement)).to.equal(true);
+    const ring = page.getByTestId('ring').locator('circle').first();
+    const first = await ring.getAttribute('cx');
+    for (let k = 0; k < 4 && (await ring.getAttribute('cx')) === first; k++) await page.keyboard.press('ArrowRight');
+    expect(await ring.getAttribute('cx')).to.not.equal(first);
+    await page.keyboard.press('Escape');
+    await asked.waitFor({ state: 'detached' });
+    await ring.waitFor({ state: 'detached' });
+    expect(await page.evaluate(() => document.activeElement?.id)).to.equal('the-sheet');
     expect((await state()).plan.finding.mends).to.deep.equal([]);
   });
 
@@ -94,7 +110,7 @@ describe('the Sheet stage', function () {
     await page.getByText(/dark part/).waitFor();
     await page.keyboard.press('0');
     await page.getByText('2 asked').waitFor();
-    await page.getByRole('button', { name: /^Take over \d+$/ }).click();
+    await page.getByRole('button', { name: /^Keep these \d+$/ }).click();
     await page.getByText('every one of them in a thing').waitFor();
     await page.getByText(/\d+ are guesses/).waitFor();
     const { plan } = await saved();
@@ -412,6 +428,18 @@ describe('a page brought in', function () {
     await page.getByText('This PDF is broken and cannot be opened.').waitFor();
     await page.getByRole('button', { name: 'Put it away' }).click();
     await page.getByRole('heading', { name: 'Which page tonight?' }).waitFor();
+  });
+
+  it('as a sliver or a single pixel is told in one sentence, and the shelf goes on', async () => {
+    for (const [width, height] of [
+      [16_000, 3],
+      [1, 1],
+    ]) {
+      const picture = sharp({ create: { width, height, channels: 3, background: '#fff' } });
+      await bring('sliver.png', 'image/png', await picture.png().toBuffer());
+      await page.getByText(/too small to find outlines in/).waitFor();
+      await page.getByRole('heading', { name: 'Which page tonight?' }).waitFor();
+    }
   });
 
   it('can be renamed, copied, put by, thrown away, and had back', async () => {

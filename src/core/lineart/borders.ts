@@ -1,3 +1,4 @@
+import { longer } from './longer.ts';
 import { NO_REGION } from './region-map.ts';
 
 /** A stretch of border between two labels, from one meeting point of borders to the next, or closed in itself. */
@@ -149,12 +150,6 @@ export function traceBorders(
   }
 }
 
-function longer(list: Int32Array): Int32Array<ArrayBuffer> {
-  const more = new Int32Array(2 * list.length);
-  more.set(list);
-  return more;
-}
-
 /** What `simplified` works in, used again for every stretch of border: there are tens of thousands on a page. */
 let [xs, ys, kept] = [new Int32Array(4096), new Int32Array(4096), new Uint8Array(4096)];
 
@@ -219,12 +214,12 @@ function simplified(path: Int32Array, n: number, across: number, closed: boolean
 
 function lengthOf(points: Float64Array, closed: boolean): number {
   let length = 0;
-  for (let k = 2; k < points.length; k += 2) length += between(points, k - 2, k);
-  return closed ? length + between(points, points.length - 2, 0) : length;
+  for (let k = 2; k < points.length; k += 2) length += cornersApart(points, k - 2, k);
+  return closed ? length + cornersApart(points, points.length - 2, 0) : length;
 }
 
 /** How far two corners lie apart, pixels; faster than Math.hypot, which gathers its arguments first. */
-export function between(points: Float64Array, k: number, j: number): number {
+export function cornersApart(points: Float64Array, k: number, j: number): number {
   const [dx, dy] = [points[j] - points[k], points[j + 1] - points[k + 1]];
   return Math.sqrt(dx * dx + dy * dy);
 }

@@ -2,14 +2,14 @@ import { type Run, breather, quietRun } from '../run/index.ts';
 import { type Arc, BORDER_TOLERANCE_PX, ringsOfRegions, traceBorders } from './borders.ts';
 import { flattenLight } from './flatten.ts';
 import { type OpenGap, closeSureGaps, drawLine } from './gaps/index.ts';
-import { growLabels } from './grow.ts';
+import { growLabels, linePixels } from './grow.ts';
 import { type GreyImage, LineArtError } from './images.ts';
 import { type InkPieces, dropSpecks, findInk, refuseDarkPage } from './ink.ts';
 import { findAlike } from './likeness.ts';
 import { measureRegions } from './measures.ts';
 import { type Mend, staysOpen } from './mends.ts';
 import { type Border, type Doubt, type Region, type RegionMap, NO_REGION } from './region-map.ts';
-import { type Parts, type Runs, findRuns, joinRuns, pixelsBetween } from './runs.ts';
+import { type Parts, type Runs, findRuns, joinRuns } from './runs.ts';
 import { measureOutline } from './shapes.ts';
 
 export interface FindOptions {
@@ -72,7 +72,7 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
   await breathe(0.6, 'measuring widths');
   const white = measureRegions(runs, idOf, size, count);
   await breathe(0.75, 'following the outlines');
-  const lines = pixelsBetween(runs, width);
+  const lines = linePixels(labels);
   const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm), lines);
   const arcs = traceBorders(grown, width, height, BORDER_TOLERANCE_PX, lines);
   await breathe(0.9, 'comparing shapes');

@@ -1,13 +1,11 @@
+import { longer } from './longer.ts';
+
 /** Index of every pixel without a label, in reading order: the lines of a labelled page. */
 export function linePixels(labels: Uint16Array): Int32Array {
   let lines = new Int32Array(1 + (labels.length >> 2));
   let n = 0;
   for (let i = labels.indexOf(0); i >= 0;) {
-    if (n === lines.length) {
-      const more = new Int32Array(2 * n);
-      more.set(lines);
-      lines = more;
-    }
+    if (n === lines.length) lines = longer(lines);
     lines[n++] = i++;
     if (labels[i] !== 0) i = labels.indexOf(0, i);
   }

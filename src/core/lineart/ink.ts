@@ -1,7 +1,7 @@
 import { type GreyImage, LineArtError } from './images.ts';
 import { type Runs, findRuns, joinRuns } from './runs.ts';
 import { partTones } from './tones.ts';
-import { wordsOf } from './words.ts';
+import { wordsOf } from './mask-scan.ts';
 
 /** Ink and paper must lie at least this far apart (of 255) for lines to be told from paper. */
 const LEAST_CONTRAST = 48;

@@ -1,4 +1,4 @@
-import { between, ringArea } from './borders.ts';
+import { cornersApart, ringArea } from './borders.ts';
 import { perimeter } from './shapes.ts';
 
 /** Points that an outline is read at, and the frequencies kept of it on either side of none. */
@@ -186,7 +186,7 @@ function evenlySpaced(ring: Float64Array): Float64Array {
   const step = perimeter(ring) / SAMPLES;
   let [corner, walked, length] = [0, 0, 0];
   const next = () => (corner + 2) % ring.length;
-  const side = () => between(ring, corner, next());
+  const side = () => cornersApart(ring, corner, next());
   length = side();
   for (let t = 0; t < SAMPLES; t++) {
     const at = t * step;

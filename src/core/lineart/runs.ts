@@ -1,4 +1,5 @@
-import { nextSet, wordsOf } from './words.ts';
+import { longer } from './longer.ts';
+import { nextSet, wordsOf } from './mask-scan.ts';
 
 /** Stretches of equal pixels, row by row. */
 export interface Runs {
@@ -25,9 +26,8 @@ export interface Parts {
  * @param mask one byte a pixel, 0 or 1
  */
 export function findRuns(mask: Uint8Array, width: number, height: number, value: 0 | 1): Runs {
-  let capacity = 4096;
-  let from = new Int32Array(capacity);
-  let to = new Int32Array(capacity);
+  let from = new Int32Array(4096);
+  let to = new Int32Array(4096);
   const rowStart = new Int32Array(height + 1);
   let n = 0;
   // Paper runs far, so the next ink is looked for by words, and once only where it lies rows ahead.
@@ -43,10 +43,9 @@ export function findRuns(mask: Uint8Array, width: number, height: number, value:
       while (inkEnd < rowEnd && mask[inkEnd] === 1) inkEnd++;
       const [first, stop] = value === 0 ? [at, paperEnd] : [paperEnd, inkEnd];
       if (first < stop) {
-        if (n === capacity) {
-          capacity *= 2;
-          from = enlarged(from, capacity);
-          to = enlarged(to, capacity);
+        if (n === from.length) {
+          from = longer(from);
+          to = longer(to);
         }
         from[n] = first - row;
         to[n++] = stop - 1 - row;
@@ -57,31 +56,6 @@ export function findRuns(mask: Uint8Array, width: number, height: number, value:
   }
   rowStart[height] = n;
   return { from: from.subarray(0, n), to: to.subarray(0, n), rowStart };
-}
-
-function enlarged(old: Int32Array, capacity: number): Int32Array<ArrayBuffer> {
-  const next = new Int32Array(capacity);
-  next.set(old);
-  return next;
-}
-
-/** Index of every pixel that lies in none of the runs, in reading order. */
-export function pixelsBetween({ from, to, rowStart }: Runs, width: number): Int32Array {
-  const height = rowStart.length - 1;
-  let left = width * height;
-  for (let r = 0; r < from.length; r++) left -= to[r] - from[r] + 1;
-  const pixels = new Int32Array(left);
-  let n = 0;
-  for (let y = 0; y < height; y++) {
-    const row = y * width;
-    let x = 0;
-    for (let r = rowStart[y]; r < rowStart[y + 1]; r++) {
-      for (; x < from[r]; x++) pixels[n++] = row + x;
-      x = to[r] + 1;
-    }
-    for (; x < width; x++) pixels[n++] = row + x;
-  }
-  return pixels;
 }
 
 /**

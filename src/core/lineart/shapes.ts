@@ -1,4 +1,4 @@
-import { between, ringArea } from './borders.ts';
+import { cornersApart, ringArea } from './borders.ts';
 import { type ShapeKind } from './region-map.ts';
 
 /** What a region's outline tells beyond its white part. */
@@ -97,7 +97,7 @@ export function perimeter(ring: Float64Array): number {
   let length = 0;
   for (let k = 0, n = ring.length; k < n; k += 2) {
     const j = (k + 2) % n;
-    length += between(ring, k, j);
+    length += cornersApart(ring, k, j);
   }
   return length;
 }

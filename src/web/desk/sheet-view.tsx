@@ -32,6 +32,8 @@ interface Props {
   onGather?(regionIds: readonly number[], add: boolean): void;
   /** Sets a line point by point instead of picking; called with its points in mm. */
   line?: Omit<Parameters<typeof LineOnSheet>[0], 'toPage' | 'toHolder'> | null;
+  /** A place of the page, mm, to draw the eye to. */
+  ring?: { x: number; y: number } | null;
   /** Without the zoom buttons, where the sheet is only shown. */
   bare?: boolean;
   /** Zooms to these regions each time `fitKey` changes, instead of keeping the sheet's own place. */
@@ -52,6 +54,7 @@ export function SheetView({
   onHover,
   onGather,
   line,
+  ring,
   paperTint,
   veil,
   bare,
@@ -197,6 +200,12 @@ export function SheetView({
     }
   };
 
+  /** Where a point of the page, mm, lies in the holder. */
+  const toHolder = (point: { x: number; y: number }) => {
+    const { k, x, y } = view ?? { k: 1, x: 0, y: 0 };
+    return { x: x + k * pixelsPerMm * point.x, y: y + k * pixelsPerMm * point.y };
+  };
+
   return (
     <div ref={holder} className="relative h-full min-h-0 w-full overflow-hidden">
       <canvas
@@ -214,6 +223,7 @@ export function SheetView({
         onClick={pickAt}
       />
       <canvas ref={pointed} aria-hidden className="pointer-events-none absolute inset-0 h-full w-full" />
+      {ring && view && <Ring at={toHolder(ring)} />}
       {enlarged && painting && onPick && (
         <Magnifier
           at={enlarged}
@@ -230,7 +240,7 @@ export function SheetView({
         <LineOnSheet
           {...line}
           toPage={({ x, y }) => ({ x: (x - view.x) / view.k / pixelsPerMm, y: (y - view.y) / view.k / pixelsPerMm })}
-          toHolder={({ x, y }) => ({ x: view.x + view.k * pixelsPerMm * x, y: view.y + view.k * pixelsPerMm * y })}
+          toHolder={toHolder}
         />
       )}
       {page && onGather && !line && (
@@ -267,6 +277,15 @@ export function SheetView({
         </div>
       )}
     </div>
+  );
+}
+
+function Ring({ at }: { at: { x: number; y: number } }) {
+  return (
+    <svg data-testid="ring" aria-hidden className="pointer-events-none absolute inset-0 h-full w-full">
+      <circle cx={at.x} cy={at.y} r={16} fill="none" stroke="#fff" strokeWidth={5} />
+      <circle cx={at.x} cy={at.y} r={16} fill="none" stroke="#000" strokeWidth={2} />
+    </svg>
   );
 }
 

@@ -65,11 +65,11 @@ export function GuessThings({
       () => nanoid(12),
       ({ regionIds }) => regionIds.map((id) => materials.get(id)).find(Boolean) ?? null,
     );
-    void change(`take over ${proposal.guesses.length} guesses`, { things });
+    void change(`keep ${proposal.guesses.length} guesses`, { things });
     onLeave();
   };
   return (
-    <Section title="What may belong together" aside={asked.length > 0 && `${asked.length} asked`}>
+    <Section title="What may belong together" aside={asked.length > 0 && `${asked.length} asked`} onEscape={onLeave}>
       {now.state === 'working' && !proposal && (
         <Progress share={now.share} doing={`${now.doing} …`} onCancel={onLeave} />
       )}
@@ -83,8 +83,8 @@ export function GuessThings({
             {question ? '.' : ', each in a grey of its own.'}
           </p>
           <p className="mt-1 text-sm text-soft">
-            Guessed from lines that stop at other lines, from what has the same shape, and from what lies within what.
-            Every one can be changed later.
+            Guessed from lines that stop at other lines, from what has the same shape, and from what lies inside
+            another. Every one can be changed later.
           </p>
         </>
       )}
@@ -110,9 +110,9 @@ export function GuessThings({
       )}
       <div className="mt-4 flex gap-2 border-t border-rule pt-3">
         <Button look="strong" className="flex-1" disabled={!proposal || proposal.guesses.length === 0} onClick={keep}>
-          {proposal ? `Take over ${proposal.guesses.length}` : 'Take over'}
+          {proposal ? `Keep these ${proposal.guesses.length}` : 'Keep these'}
         </Button>
-        <Button onClick={onLeave}>Leave it</Button>
+        <Button onClick={onLeave}>Keep none</Button>
       </div>
     </Section>
   );

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { RegionGround } from '../../contracts/index.ts';
+import { type PointMm } from '../../core/lineart/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { chooseRegions, chooseThing, pointAtRegion, toggleRegion } from '../desk/at-the-desk.ts';
@@ -40,9 +41,11 @@ export function PageStage() {
   const seen = useMemo(() => coloursOf(grounds, page?.regions.length ?? 0), [grounds, page]);
   const under = useRegionPicture(doing === 'guesses' ? shades : seen);
   const [measured, setMeasured] = useState<readonly { x: number; y: number }[] | null>(null);
+  const [lookedAt, setLookedAt] = useState<PointMm | null>(null);
   const leave = () => {
     setDoing('all');
     setMeasured(null);
+    setLookedAt(null);
     backToSheet();
   };
   const pick = (regionId: number | null, add: boolean) => {
@@ -93,12 +96,13 @@ export function PageStage() {
                   }
                 : null
           }
+          ring={lookedAt}
           paperTint={paperById(sheet.plan.page.paper).tint}
         />
       }
       side={
         doing === 'gaps' && page ? (
-          <SettleGaps onLeave={leave} />
+          <SettleGaps onLeave={leave} onLook={setLookedAt} />
         ) : doing === 'guesses' && page ? (
           <GuessThings onLeave={leave} onShades={setShades} />
         ) : doing === 'length' ? (

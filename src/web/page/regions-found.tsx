@@ -75,7 +75,9 @@ export function RegionsFound({
       {page && finding.state === 'idle' && (
         <div className="-mx-3 flex flex-wrap">
           <Button look="bare" onClick={onGaps} disabled={gaps.length === 0}>
-            {open > 0 ? `Look at ${open} open ${open === 1 ? 'gap' : 'gaps'}` : 'Look at the gaps'}
+            {gaps.length === 0
+              ? 'No gaps'
+              : `Look at ${gaps.length} ${gaps.length === 1 ? 'gap' : 'gaps'}, ${open} open`}
           </Button>
           <Button look="bare" onClick={onWishes}>
             Find them differently

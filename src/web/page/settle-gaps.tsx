@@ -1,5 +1,6 @@
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
+import type { PointMm } from '../../core/lineart/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section } from '../parts/index.ts';
@@ -7,13 +8,23 @@ import { GapPicture } from './gap-picture.tsx';
 import { type Answer, gapsOf, mendsOf } from './gaps.ts';
 
 /** Gaps in the outlines, one after the other, each with its picture: to be closed or left open by one key. */
-export function SettleGaps({ onLeave }: { onLeave(): void }) {
+export function SettleGaps({
+  onLeave,
+  onLook,
+}: {
+  onLeave(): void;
+  /** Called with the place of the gap that is asked about, mm. */
+  onLook(at: PointMm): void;
+}) {
   const { sheet, page } = useDesk();
   const change = usePlanChange(sheet.id, 'page');
   const gaps = useMemo(() => gapsOf(page?.doubts ?? []), [page]);
   const [at, setAt] = useState(0);
   const [answers, setAnswers] = useState<ReadonlyMap<number, Answer>>(new Map());
   const gap = gaps[at];
+  useEffect(() => {
+    if (gap) onLook(gap.at);
+  }, [gap, onLook]);
   const answer = (value: Answer) => {
     setAnswers(new Map(answers).set(at, value));
     setAt(Math.min(gaps.length - 1, at + 1));
@@ -42,7 +53,7 @@ export function SettleGaps({ onLeave }: { onLeave(): void }) {
   });
   if (!gap) {
     return (
-      <Section title="Gaps in the outlines">
+      <Section title="Gaps in the outlines" onEscape={onLeave}>
         <p>No outline gapes on this page.</p>
         <Button className="mt-3" onClick={onLeave}>
           Back
@@ -52,7 +63,7 @@ export function SettleGaps({ onLeave }: { onLeave(): void }) {
   }
   const given = answers.get(at) ?? (gap.closed ? 'close' : undefined);
   return (
-    <Section title="Gaps in the outlines" aside={`${at + 1} of ${gaps.length}`}>
+    <Section title="Gaps in the outlines" aside={`${at + 1} of ${gaps.length}`} onEscape={keep}>
       <GapPicture gap={gap} closed={given === 'close'} />
       <p className="mt-2" aria-live="polite">
         {gap.closed

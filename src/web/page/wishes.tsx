@@ -45,7 +45,7 @@ export function Wishes({ onLeave }: { onLeave(): void }) {
   const [wished, setWished] = useState(finding);
   const same = WISHES.every(({ id }) => wished[id] === finding[id]);
   return (
-    <Section title="Find the regions differently">
+    <Section title="Find the regions differently" onEscape={onLeave}>
       <Trial wished={wished} />
       <div className="mt-3 grid gap-3">
         {WISHES.map(({ id, asks, least, most, step, shown }) => (

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { type ReactNode } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 
 interface Props {
   title: string;
@@ -7,14 +7,27 @@ interface Props {
   children: ReactNode;
   /** Takes what room is left in the side table; what is long in it scrolls by itself. */
   filling?: boolean;
+  /** A task that has the side table to itself: it takes the keys when it opens, and Escape calls this. */
+  onEscape?(): void;
 }
 
 /** One decision of the side table. */
-export function Section({ title, aside, children, filling }: Props) {
+export function Section({ title, aside, children, filling, onEscape }: Props) {
+  const section = useRef<HTMLElement>(null);
+  const isTask = onEscape !== undefined;
+  useEffect(() => {
+    if (isTask) section.current?.focus({ preventScroll: true });
+  }, [isTask]);
   return (
     <section
+      ref={section}
+      tabIndex={isTask ? -1 : undefined}
+      aria-label={isTask ? title : undefined}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape' && !event.defaultPrevented) onEscape?.();
+      }}
       className={clsx(
-        'border-t border-rule py-3 first:border-t-0 first:pt-0',
+        'border-t outline-none border-rule py-3 first:border-t-0 first:pt-0',
         filling ? 'flex min-h-112 flex-1 flex-col' : 'shrink-0',
       )}
     >

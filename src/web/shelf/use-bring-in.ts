@@ -73,9 +73,10 @@ async function pageIn(file: File): Promise<Photograph | null> {
     (jobId, report) => photoWorker().findPage(jobId, file, report),
     () => undefined,
   );
-  const outcome = await job.outcome;
+  // A picture that cannot even be looked at goes to the desk as it is, which says what is wrong with it.
+  const outcome = await job.outcome.catch(() => null);
   restPhotoWorker();
-  if (outcome.kind !== 'done' || !outcome.value.quad) return null;
+  if (outcome?.kind !== 'done' || !outcome.value.quad) return null;
   const { width, height } = outcome.value;
   const quad = outcome.value.quad as unknown as Quad;
   return worthStraightening(quad, { width, height }) ? { file, width, height, quad } : null;

@@ -48,7 +48,9 @@ async function sizeOf(photo: Blob): Promise<{ width: number; height: number }> {
 async function pixelsOf(photo: Blob, longest = Infinity): Promise<ImageData> {
   const bitmap = await decoded(photo);
   const share = Math.min(1, longest / Math.max(bitmap.width, bitmap.height));
-  const canvas = new OffscreenCanvas(Math.round(bitmap.width * share), Math.round(bitmap.height * share));
+  // A sliver of a picture keeps a pixel of its shorter side.
+  const side = (pixels: number) => Math.max(1, Math.round(pixels * share));
+  const canvas = new OffscreenCanvas(side(bitmap.width), side(bitmap.height));
   const context = canvas.getContext('2d', { willReadFrequently: true })!;
   context.imageSmoothingQuality = 'high';
   context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);

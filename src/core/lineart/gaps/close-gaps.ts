@@ -1,5 +1,5 @@
 import { type InkPieces } from '../ink.ts';
-import { allSet } from '../words.ts';
+import { allSet } from '../mask-scan.ts';
 import { thin } from './thin.ts';
 import { type Tip, findTips, thickness } from './tips.ts';
 

@@ -1,3 +1,5 @@
+import { longer } from './longer.ts';
+
 /**
  * Bytes four at a time, for passes over a whole page: most of it is paper, and four pixels of paper are told at once.
  * @returns a view of all whole words; the bytes themselves where they begin at a word, else a copy
@@ -23,11 +25,7 @@ export function allSet(bytes: Uint8Array): Int32Array {
   let found = new Int32Array(4096);
   let n = 0;
   for (let i = nextSet(bytes, words, 0); i < bytes.length; i = nextSet(bytes, words, i + 1)) {
-    if (n === found.length) {
-      const more = new Int32Array(2 * n);
-      more.set(found);
-      found = more;
-    }
+    if (n === found.length) found = longer(found);
     found[n++] = i;
   }
   return found.subarray(0, n);
