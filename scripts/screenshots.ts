@@ -48,7 +48,7 @@ try {
   await page.keyboard.press('1');
   await page.getByText('1 asked').waitFor();
   await shoot('guesses');
-  await page.getByRole('button', { name: 'Leave it', exact: true }).click();
+  await page.getByRole('button', { name: 'Keep none' }).click();
   await nameFromKey(page);
   await page.mouse.click(480, 358);
   await shoot('sheet');

@@ -95,9 +95,9 @@ describe('a pass', () => {
     const ground = bareGround(whiteBook);
     const blue = pencilOptics({ masstone: labOfHex('#2b4fa3'), type: 'oil' });
     const first = passGeometry(ground, blue.type, 0.5);
-    const once = groundAfter(ground, first, blue.k, blue.s);
+    const once = groundAfter(ground, first, blue);
     const second = passGeometry(once, blue.type, 0.8);
-    const twice = groundAfter(once, second, blue.k, blue.s);
+    const twice = groundAfter(once, second, blue);
     for (let i = 0; i < 36; i++) {
       const before = { specks: once.specks, covered: once.covered[i], bare: once.bare[i] };
       expect(twice.covered[i]).to.be.closeTo(coveredAfter(before, second, blue.k[i], blue.s), 1e-9);

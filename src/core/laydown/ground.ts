@@ -1,6 +1,18 @@
 import { BANDS, type Spectrum, labOfHex, spectrumOfLab } from '../colour/index.ts';
 import { type Paper } from './papers/index.ts';
 
+/** Pigment that one pass left. */
+export interface Deposit {
+  /** Absorption per unit of film thickness, 36 bands, and scattering, flat over wavelength. */
+  k: Float64Array;
+  s: number;
+  /** In units of the layer model. */
+  mass: number;
+  /** Share of it that a soft tip moves, and share that water dissolves, 0..1. */
+  loose: number;
+  soluble: number;
+}
+
 /** A point of the page between passes: what the next pass meets. */
 export interface Ground {
   /** The bare paper's reflectance, 36 bands. */
@@ -16,12 +28,17 @@ export interface Ground {
   filled: number;
   /** Pigment mass laid so far, in units of the layer model. */
   mass: number;
+  /** What lies on the paper, the oldest first. Their mass may be less than all: nobody knows what lay there before. */
+  deposits: readonly Deposit[];
+  /** Whether it is wet from water or solvent. */
+  wet: boolean;
 }
 
 /** Bare paper, nothing laid. */
 export function bareGround(paper: Paper): Ground {
   const bare = spectrumOfLab(labOfHex(paper.tint));
-  return { bare, rough: paper.rough, tooth: paper.tooth, covered: bare, specks: 1, filled: 0, mass: 0 };
+  const { rough, tooth } = paper;
+  return { bare, rough, tooth, covered: bare, specks: 1, filled: 0, mass: 0, deposits: [], wet: false };
 }
 
 /** What the eye sees of a ground: bare and covered parts mixed after Yule and Nielsen with n = 2 (J. Yule, W. Nielsen, 1951). */

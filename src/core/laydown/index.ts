@@ -2,7 +2,8 @@
 export { type Paper, PAPERS, paperById, paperKind, tintedPaper, whiteBook } from './papers/index.ts';
 export { type PencilType, PENCIL_TYPES, pencilTypeById } from './pencil-types/index.ts';
 export { type Hand, type Pressure, PRESS, PRESSURES, pressOf } from './pressure.ts';
-export { type Ground, bareGround, seen } from './ground.ts';
+export { type Deposit, type Ground, bareGround, seen } from './ground.ts';
 export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worked-ground.ts';
 export { type PencilDeclaration, type PencilOptics, MASSTONE_PASSES, pencilOptics } from './pencil-optics.ts';
-export { type Laid, type Pass, layPasses } from './lay-passes.ts';
+export { type Tool, TOOLS, toolById } from './tools/index.ts';
+export { type Laid, type Pass, type ToolPass, layPasses } from './lay-passes.ts';

@@ -1,14 +1,25 @@
-import { type Lab, labOfSpectrum } from '../colour/index.ts';
+import { type Lab, labOfSpectrum, spectrumOfLab } from '../colour/index.ts';
 import { type Ground, seen } from './ground.ts';
 import { groundAfter, passGeometry } from './pass.ts';
 import { type PencilOptics } from './pencil-optics.ts';
 import { type Hand, type Pressure, pressOf } from './pressure.ts';
+import { toolById } from './tools/index.ts';
 
 /** One going-over with one pencil at one pressure. */
 export interface Pass {
   pencil: PencilOptics;
   /** By name, or as a share of the hardest press (0..1) where a zone fades out. */
   pressure: Pressure | number;
+}
+
+/** One going-over with something else than a pencil. */
+export interface ToolPass {
+  /** Id of a tool. */
+  tool: string;
+  /** How hard, or how much of it: by name, or as a share (0..1). */
+  pressure: Pressure | number;
+  /** Colour of what it lays, where it lays any: thick, or one full coat on white. Default white. */
+  colour?: Lab;
 }
 
 /** What a point of the page looks like, and what it still takes. */
@@ -24,22 +35,39 @@ export interface Laid {
 /**
  * Lays passes on a ground in order and says what comes out.
  * @param ground where it starts; it is not changed
- * @param passes in the order in which they are laid
+ * @param passes of pencils and tools, in the order in which they are laid; a pass of no pressure changes nothing
  * @param hand how hard this person presses, 1 for each pressure by default
  * @returns the end result, what stood after each pass, and the ground to go on from
+ * @throws RangeError for a tool that is not known, and where a pencil or dry tool would go over wet paper
  */
 export function layPasses(
   ground: Ground,
-  passes: readonly Pass[],
+  passes: readonly (Pass | ToolPass)[],
   hand: Hand = {},
 ): Laid & { after: Laid[]; ground: Ground } {
   let now = ground;
   const after: Laid[] = [];
-  for (const { pencil, pressure } of passes) {
-    now = groundAfter(now, passGeometry(now, pencil.type, pressOf(pressure, hand)), pencil.k, pencil.s);
+  for (const pass of passes) {
+    now = afterPass(now, pass, hand);
     after.push(describe(now));
   }
   return { ...(after.at(-1) ?? describe(now)), after, ground: now };
+}
+
+function afterPass(ground: Ground, pass: Pass | ToolPass, hand: Hand): Ground {
+  const press = pressOf(pass.pressure, hand);
+  if (press <= 0) return ground;
+  if ('pencil' in pass) {
+    refuseWet(ground, 'a pencil goes over it');
+    return groundAfter(ground, passGeometry(ground, pass.pencil.type, press), pass.pencil);
+  }
+  const tool = toolById(pass.tool);
+  if (!tool.onWet) refuseWet(ground, `${tool.name} goes over it`);
+  return tool.use(ground, press, spectrumOfLab(pass.colour ?? [100, 0, 0]));
+}
+
+function refuseWet(ground: Ground, what: string): void {
+  if (ground.wet) throw new RangeError(`The paper is still wet; let it dry before ${what}.`);
 }
 
 function describe(ground: Ground): Laid {

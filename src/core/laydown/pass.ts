@@ -1,6 +1,7 @@
 import { BANDS } from '../colour/index.ts';
 import { type Ground } from './ground.ts';
 import { bCothOf, filmOver, throughFilm } from './kubelka-munk.ts';
+import { type PencilOptics } from './pencil-optics.ts';
 import { type PencilType } from './pencil-types/index.ts';
 
 /** What one pass does to a point, apart from colour: it depends on the pencil's type and the paper only. */
@@ -71,11 +72,11 @@ export function coveredAfter(
 /**
  * The ground after one pass. The ground given is not changed. The same as {@link coveredAfter} at every wavelength,
  * with the film worked out once for bare and covered paper: this is where previews spend their time.
- * @param k absorption, 36 bands, above 0
- * @param s scattering, flat over wavelength, above 0
+ * @param pencil absorption and scattering above 0
  */
-export function groundAfter(ground: Ground, pass: PassGeometry, k: Float64Array, s: number): Ground {
+export function groundAfter(ground: Ground, pass: PassGeometry, { type, k, s }: PencilOptics): Ground {
   if (pass.newly + pass.again <= 0) return ground;
+  const { loose, soluble } = type;
   const covered = new Float64Array(BANDS);
   const untouched = 1 - ground.specks - pass.again;
   const st = s * pass.thickness;
@@ -89,5 +90,6 @@ export function groundAfter(ground: Ground, pass: PassGeometry, k: Float64Array,
       pass.newly * Math.sqrt(throughFilm(a, bCoth, ground.bare[i]));
     covered[i] = (root * share) ** 2;
   }
-  return { ...ground, covered, specks: pass.specks, filled: pass.filled, mass: pass.mass };
+  const deposits = [...ground.deposits, { k, s, mass: pass.mass - ground.mass, loose, soluble }];
+  return { ...ground, covered, specks: pass.specks, filled: pass.filled, mass: pass.mass, deposits };
 }

@@ -47,5 +47,5 @@ export function workedGround(paper: Paper, lab: Lab, toothLeft: ToothLeft): Grou
     const root = (Math.sqrt(whole[i]) - specks * Math.sqrt(bare[i])) / (1 - specks);
     covered[i] = Math.min(1, root) ** 2;
   }
-  return { bare, rough, tooth, covered, specks, filled, mass };
+  return { bare, rough, tooth, covered, specks, filled, mass, deposits: [], wet: false };
 }

@@ -8,4 +8,6 @@ export const oil: PencilType = {
   chi: 1,
   floor: 0.02,
   opacity: 0.2,
+  loose: 0,
+  soluble: 0,
 };

@@ -8,4 +8,6 @@ export const pastel: PencilType = {
   chi: 0.5,
   floor: 0.35,
   opacity: 0.78,
+  loose: 0.85,
+  soluble: 0,
 };

@@ -13,4 +13,8 @@ export interface PencilType {
   floor: number;
   /** Opacity when a pencil's own is not known, 0 (translucent) to 1 (covering). */
   opacity: number;
+  /** Share of what it lays that a soft tip moves about, 0..1. */
+  loose: number;
+  /** Share of what it lays that water dissolves, 0..1. */
+  soluble: number;
 }

@@ -8,4 +8,6 @@ export const water: PencilType = {
   chi: 1,
   floor: 0.03,
   opacity: 0.38,
+  loose: 0.1,
+  soluble: 1,
 };

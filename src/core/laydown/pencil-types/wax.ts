@@ -8,4 +8,6 @@ export const wax: PencilType = {
   chi: 1,
   floor: 0.03,
   opacity: 0.6,
+  loose: 0,
+  soluble: 0,
 };

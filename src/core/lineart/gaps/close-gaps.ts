@@ -233,19 +233,14 @@ function whiteCounter(ink: Uint8Array, width: number, height: number, enough: nu
   const marks = new Uint32Array(side * side);
   const queue = new Int32Array(enough + 4);
   let call = 0;
-  return (start: number, wall: ReadonlySet<number>): number => {
+  let wall: ReadonlySet<number> = new Set();
+  let [x0, y0, count] = [0, 0, 0];
+  return (start: number, around: ReadonlySet<number>): number => {
     call++;
-    const x0 = (start % width) - enough;
-    const y0 = Math.floor(start / width) - enough;
-    let count = 0;
-    const reach = (x: number, y: number): void => {
-      if (x < 0 || y < 0 || x >= width || y >= height || count >= enough) return;
-      const mark = (y - y0) * side + x - x0;
-      const i = y * width + x;
-      if (marks[mark] === call || ink[i] || wall.has(i)) return;
-      marks[mark] = call;
-      queue[count++] = i;
-    };
+    wall = around;
+    x0 = (start % width) - enough;
+    y0 = Math.floor(start / width) - enough;
+    count = 0;
     reach(start % width, Math.floor(start / width));
     for (let k = 0; k < count && count < enough; k++) {
       const x = queue[k] % width;
@@ -257,6 +252,15 @@ function whiteCounter(ink: Uint8Array, width: number, height: number, enough: nu
     }
     return count;
   };
+
+  function reach(x: number, y: number): void {
+    if (x < 0 || y < 0 || x >= width || y >= height || count >= enough) return;
+    const mark = (y - y0) * side + x - x0;
+    const i = y * width + x;
+    if (marks[mark] === call || ink[i] || wall.has(i)) return;
+    marks[mark] = call;
+    queue[count++] = i;
+  }
 }
 
 /** Inks a closing: a line that white cannot pass by edges. What lies beside the page is left out. */

@@ -49,12 +49,13 @@ export function findTips(
     const { path, loose } = followBack(lines, i, width);
     const back = path[Math.min(path.length - 1, LOOK_BACK)];
     if (path.length < 3) continue;
-    const place = (k: number) => path[Math.min(path.length - 1, k)];
     const half = path.length >> 1;
-    const thick = Math.min(...[2, 4, 6].map((k) => thickness(ink, place(Math.min(half, k)), width, height)));
+    let thick = MOST_THICK;
+    for (let k = 2; k <= 6; k += 2) thick = Math.min(thick, thickness(ink, path[Math.min(half, k)], width, height));
     if (path.length < thick / 2 + 2) continue;
-    const end = thickness(ink, place(1), width, height);
-    const tapered = end < BLUNT && thickness(ink, place(7), width, height) >= TAPER * end;
+    const end = thickness(ink, path[1], width, height);
+    const behind = path[Math.min(path.length - 1, 7)];
+    const tapered = end < BLUNT && thickness(ink, behind, width, height) >= TAPER * end;
     const near = path[Math.min(path.length - 2, 2)];
     const [vx, vy] = [(near % width) - (back % width), Math.floor(near / width) - Math.floor(back / width)];
     const norm = Math.hypot(vx, vy);
@@ -94,18 +95,32 @@ export function thickness(ink: Uint8Array, i: number, width: number, height: num
   let least = MOST_THICK;
   for (let k = 0; k < ACROSS.length; k++) {
     const { dx, dy } = ACROSS[k];
-    const inked = (steps: number): boolean => {
-      const [px, py] = [Math.round(x + steps * dx), Math.round(y + steps * dy)];
-      return px >= 0 && py >= 0 && px < width && py < height && ink[py * width + px] !== 0;
-    };
-    let before = 0;
-    let after = 0;
     const most = least / STEP_PX;
-    while (before + after < most && inked(-before - 1)) before++;
-    while (before + after < most && inked(after + 1)) after++;
+    const before = stepsInInk(ink, x, y, -dx, -dy, width, height, most);
+    const after = stepsInInk(ink, x, y, dx, dy, width, height, most - before);
     least = Math.min(least, (before + after + 1) * STEP_PX);
   }
   return least;
+}
+
+/** How many steps from a pixel stay on ink, up to `most`. */
+function stepsInInk(
+  ink: Uint8Array,
+  x: number,
+  y: number,
+  dx: number,
+  dy: number,
+  width: number,
+  height: number,
+  most: number,
+): number {
+  let steps = 0;
+  for (; steps < most; steps++) {
+    const px = Math.round(x + (steps + 1) * dx);
+    const py = Math.round(y + (steps + 1) * dy);
+    if (px < 0 || py < 0 || px >= width || py >= height || ink[py * width + px] === 0) break;
+  }
+  return steps;
 }
 
 /** Thicker ink is told as this thick, pixels. */

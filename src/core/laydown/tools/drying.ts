@@ -1,0 +1,11 @@
+import { type Tool } from './tool.ts';
+
+/** Waiting until wet paper is dry. */
+export const drying: Tool = {
+  id: 'drying',
+  name: 'let it dry',
+  coloured: false,
+  onWet: true,
+  caution: '',
+  use: (ground) => ({ ...ground, wet: false }),
+};

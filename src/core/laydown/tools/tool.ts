@@ -1,0 +1,21 @@
+import { type Spectrum } from '../../colour/index.ts';
+import { type Ground } from '../ground.ts';
+
+/** Something other than a pencil that changes what lies on the paper. */
+export interface Tool {
+  id: string;
+  /** As the colourist would say it. */
+  name: string;
+  /** Whether it lays a colour of its own, which must then be told. */
+  coloured: boolean;
+  /** Whether it may go onto wet paper. */
+  onWet?: boolean;
+  /** What to mind, in one or two sentences; "" where nothing is special. */
+  caution: string;
+  /**
+   * The ground after it. The ground given is not changed.
+   * @param amount how hard or how much, above 0 up to 1
+   * @param colour of what it lays, 36 bands, thick or at one full coat on white; white for tools that lay none
+   */
+  use(ground: Ground, amount: number, colour: Spectrum): Ground;
+}

@@ -1,0 +1,20 @@
+import { BANDS } from '../../colour/index.ts';
+import { groundAfter, passGeometry } from '../pass.ts';
+import { pencilTypeById } from '../pencil-types/index.ts';
+import { type Tool } from './tool.ts';
+
+/** Clear wax hardly absorbs and hardly scatters. */
+const CLEAR = new Float64Array(BANDS).fill(2e-4);
+const SCATTERS = 0.004;
+
+/** A candle or clear wax pencil pressed in first: it takes up the tooth, so that later colour hardly takes. */
+export const waxBarrier: Tool = {
+  id: 'wax-barrier',
+  name: 'wax barrier',
+  coloured: false,
+  caution: 'It cannot be taken off again. One pass: two keep out nearly everything.',
+  use(ground, amount) {
+    const type = pencilTypeById('wax');
+    return groundAfter(ground, passGeometry(ground, type, amount), { type, k: CLEAR, s: SCATTERS });
+  },
+};
