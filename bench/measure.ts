@@ -1,19 +1,31 @@
-/** Times in ms: the first call (cold) and the median of those that follow (warm). */
+/** Times in ms: the first call (cold), and of those that follow the median (warm) and the shortest (best). */
 export interface Timed {
   cold: number;
   warm: number;
+  best: number;
 }
 
 export async function timed(work: () => unknown, repeats = 5): Promise<Timed> {
-  const once = async () => {
-    const from = performance.now();
-    await work();
-    return performance.now() - from;
-  };
-  const cold = await once();
-  const warm: number[] = [];
-  for (let i = 0; i < repeats; i++) warm.push(await once());
-  return { cold, warm: warm.sort((a, b) => a - b)[Math.floor(repeats / 2)] };
+  return (await timedInTurns([work], repeats))[0];
+}
+
+/** The same for several kinds of work, each done once in every round, so that a busy machine slows all alike. */
+export async function timedInTurns(works: readonly (() => unknown)[], repeats = 5): Promise<Timed[]> {
+  const rounds: number[][] = [];
+  for (let i = 0; i <= repeats; i++) {
+    const round: number[] = [];
+    for (const work of works) {
+      const from = performance.now();
+      await work();
+      round.push(performance.now() - from);
+    }
+    rounds.push(round);
+  }
+  return works.map((_, k) => {
+    const [cold, ...others] = rounds.map((round) => round[k]);
+    const sorted = others.sort((a, b) => a - b);
+    return { cold, warm: sorted[Math.floor(repeats / 2)], best: sorted[0] };
+  });
 }
 
 /** Prints a table with a title and aligned columns. */

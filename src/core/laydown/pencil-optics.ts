@@ -1,7 +1,7 @@
 import { BANDS, type Lab, spectrumOfLab } from '../colour/index.ts';
 import { bareGround } from './ground.ts';
 import { type PassGeometry, coveredAfter, passGeometry } from './pass.ts';
-import { whiteBook } from './papers/index.ts';
+import { type Paper, whiteBook } from './papers/index.ts';
 import { type PencilType, pencilTypeById } from './pencil-types/index.ts';
 import { PRESS, type Pressure } from './pressure.ts';
 
@@ -13,6 +13,10 @@ export interface PencilDeclaration {
   type: string;
   /** 0 (translucent) to 1 (covering); the type's own when left out. */
   opacity?: number;
+  /** How much it lays at a pass beside what its type does, above 0; default 1. */
+  laydown?: number;
+  /** Paper on which the masstone was read; default smooth white. */
+  masstoneOn?: Paper;
 }
 
 /** A pencil as the layer model uses it. */
@@ -28,18 +32,26 @@ export interface PencilOptics {
 export const MASSTONE_PASSES: readonly Pressure[] = ['firm', 'firm', 'burnish'];
 
 /**
- * Finds the absorption that makes firm, firm and burnish on smooth white give the declared masstone, band by band,
- * by bisection in log K. A masstone paler than the paper cannot be met and comes out as nearly clear.
- * @throws RangeError for an unknown type or an opacity outside 0..1.
+ * Finds the absorption that makes firm, firm and burnish on its paper give the declared masstone, band by band, by
+ * bisection in log K. A masstone paler than the paper cannot be met and comes out as nearly clear.
+ * @throws RangeError for an unknown type, an opacity outside 0..1 or a laydown that is not above 0.
  */
-export function pencilOptics({ masstone, type: typeId, opacity }: PencilDeclaration): PencilOptics {
-  const type = pencilTypeById(typeId);
+export function pencilOptics({
+  masstone,
+  type: typeId,
+  opacity,
+  laydown = 1,
+  masstoneOn = whiteBook,
+}: PencilDeclaration): PencilOptics {
+  if (!(laydown > 0)) throw new RangeError(`A pencil lays more than nothing; ${laydown} is not above 0.`);
+  const kind = pencilTypeById(typeId);
+  const type = { ...kind, k: laydown * kind.k };
   const share = opacity ?? type.opacity;
   if (!(share >= 0 && share <= 1)) throw new RangeError(`Opacity runs from 0 to 1; ${share} does not.`);
   const s = 0.0125 * 10 ** share;
-  const white = bareGround(whiteBook);
+  const paper = bareGround(masstoneOn);
   const passes: PassGeometry[] = [];
-  let state: Pick<typeof white, 'rough' | 'tooth' | 'specks' | 'filled' | 'mass'> = white;
+  let state: Pick<typeof paper, 'rough' | 'tooth' | 'specks' | 'filled' | 'mass'> = paper;
   for (const pressure of MASSTONE_PASSES) {
     const pass = passGeometry(state, type, PRESS[pressure]);
     passes.push(pass);
@@ -47,7 +59,7 @@ export function pencilOptics({ masstone, type: typeId, opacity }: PencilDeclarat
   }
   const target = spectrumOfLab(masstone);
   const k = new Float64Array(BANDS);
-  for (let i = 0; i < BANDS; i++) k[i] = absorptionFor(target[i], white.bare[i], passes, s);
+  for (let i = 0; i < BANDS; i++) k[i] = absorptionFor(target[i], paper.bare[i], passes, s);
   return { type, k, s };
 }
 

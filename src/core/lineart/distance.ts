@@ -22,59 +22,59 @@ export function distanceOnRuns(runs: Runs, width: number): Float32Array {
     return out.fill(width + height);
   }
   const vertical = verticalDistances(runs, width);
-  // Of each parabola of the envelope: where it stands, from where on it is the lowest, and how high it stands.
+  // Of each parabola of the envelope: where it stands, from where on it is the lowest, and how high it stands. Along a
+  // run, from the stop before it at 0 to the one behind it.
   const sites = new Int32Array(width + 2);
   const starts = new Int32Array(width + 2);
   const heights = new Int32Array(width + 2);
   for (let y = 0; y < height; y++) {
     const row = y * width;
     for (let r = runs.rowStart[y]; r < runs.rowStart[y + 1]; r++) {
-      const from = runs.from[r];
-      const first = Math.max(0, from - 1);
-      const last = Math.min(width - 1, runs.to[r] + 1);
+      const first = row + Math.max(0, runs.from[r] - 1);
+      const last = row + Math.min(width - 1, runs.to[r] + 1) - first;
       let top = 0;
-      let site = (sites[0] = first);
-      let start = (starts[0] = first);
-      const firstUp = vertical[row + first];
-      let high = (heights[0] = firstUp * firstUp);
-      const lastUp = vertical[row + last];
-      const end = last * last + lastUp * lastUp;
-      for (let x = first + 1; x <= last; x++) {
-        const rows = vertical[row + x];
-        const up = rows * rows;
+      let site = (sites[0] = 0);
+      let start = (starts[0] = 0);
+      let high = (heights[0] = squareAt(vertical, first));
+      const end = last * last + squareAt(vertical, first + last);
+      for (let x = 1; x <= last; x++) {
+        const up = squareAt(vertical, first + x);
+        let apart = x - site;
         // Those that the new one is lower than already where they begin are hidden by it.
-        for (;;) {
-          const [toOld, toNew] = [start - site, start - x];
-          if (toOld * toOld + high <= toNew * toNew + up) break;
+        while (high - up > apart * (x + site - 2 * start)) {
           if (--top < 0) break;
           site = sites[top];
           start = starts[top];
           high = heights[top];
+          apart = x - site;
         }
-        let begins = first;
+        let begins = 0;
         if (top >= 0) {
-          const gain = x * x - site * site + up - high;
+          const gain = apart * (x + site) + up - high;
           // Hidden, too, are those that the one at the end of the run gets below before they would become the lowest.
-          const hidden =
-            x < last ? gain * (last - x) >= (end - x * x - up) * (x - site) : gain >= 2 * (x - site) * last;
+          const hidden = x < last ? gain * (last - x) >= (end - x * x - up) * apart : gain >= 2 * apart * last;
           if (hidden) continue;
-          begins = 1 + Math.floor(gain / (2 * (x - site)));
+          begins = 1 + (apart === 1 ? gain >> 1 : Math.floor(gain / (2 * apart)));
         }
         site = sites[++top] = x;
         start = starts[top] = begins;
         high = heights[top] = up;
       }
       for (let x = last; top >= 0; top--) {
-        const until = Math.max(from, starts[top]);
-        const [site, high] = [sites[top], heights[top]];
-        for (; x >= until; x--) {
+        const [begins, site, high] = [starts[top], sites[top], heights[top]];
+        for (; x >= begins; x--) {
           const off = x - site;
-          out[row + x] = Math.sqrt(off * off + high);
+          out[first + x] = Math.sqrt(off * off + high);
         }
       }
     }
   }
   return out;
+}
+
+function squareAt(vertical: Uint16Array, i: number): number {
+  const rows = vertical[i];
+  return rows * rows;
 }
 
 /** Pixels from each pixel of a labelled page to the nearest line; 0 on lines, which have label 0. */
@@ -90,23 +90,44 @@ export function distanceToLines(labels: Uint16Array, width: number, height: numb
  */
 export function verticalDistances({ from, to, rowStart }: Runs, width: number): Uint16Array {
   const height = rowStart.length - 1;
-  const far = Math.min(32_767, width + height);
+  const far = Math.min(MOST_ROWS, width + height);
   const g = new Uint16Array(width * height);
+  const pairs = new Uint32Array(g.buffer, 0, g.length >> 1);
+  // Two columns of a page of even width lie in one word, all the way down.
+  const paired = width % 2 === 0;
   for (let r = 0; r < rowStart[1]; r++) g.fill(far, from[r], to[r] + 1);
   for (let y = 1; y < height; y++) {
-    const row = y * width;
     for (let r = rowStart[y]; r < rowStart[y + 1]; r++) {
-      for (let i = row + from[r], end = row + to[r]; i <= end; i++) g[i] = g[i - width] + 1;
+      let i = y * width + from[r];
+      const end = y * width + to[r];
+      if (paired) {
+        if (i & 1 && i <= end) g[i] = g[i++ - width] + 1;
+        for (; i < end; i += 2) pairs[i >> 1] = pairs[(i - width) >> 1] + ONE_EACH;
+      }
+      for (; i <= end; i++) g[i] = g[i - width] + 1;
     }
   }
   for (let y = height - 2; y >= 0; y--) {
-    const row = y * width;
     for (let r = rowStart[y]; r < rowStart[y + 1]; r++) {
-      for (let i = row + from[r], end = row + to[r]; i <= end; i++) {
-        const below = g[i + width] + 1;
-        if (below < g[i]) g[i] = below;
+      let i = y * width + from[r];
+      const end = y * width + to[r];
+      if (paired) {
+        if (i & 1 && i <= end) g[i] = Math.min(g[i], g[i++ + width] + 1);
+        for (; i < end; i += 2) pairs[i >> 1] = lesserEach(pairs[i >> 1], pairs[(i + width) >> 1] + ONE_EACH);
       }
+      for (; i <= end; i++) g[i] = Math.min(g[i], g[i + width] + 1);
     }
   }
   return g;
+}
+
+/** Distances stay below half of what 16 bits hold, so that pairs can be compared without one running into the other. */
+const MOST_ROWS = 32_767;
+const ONE_EACH = 0x0001_0001;
+
+/** The lesser of each half of two words, halves below 32,768 + 1. Source: L. Lamport, Multiple byte processing (1975). */
+function lesserEach(a: number, b: number): number {
+  const notLess = (((a | 0x8000_8000) - b) >>> 15) & ONE_EACH;
+  const takeB = (notLess << 16) - notLess;
+  return (b & takeB) | (a & ~takeB);
 }

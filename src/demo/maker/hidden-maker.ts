@@ -55,23 +55,48 @@ export function makePencil(id: string, declared: Lab, type: string, opacity: num
   return { id, masstone, type, opacity };
 }
 
+/** One layer of an overlay. */
+export interface MadeLayer {
+  pencil: MadePencil;
+  patch: PatchKind;
+}
+
 /** The colour of one patch as it lies on the paper, without the noise of a reading. */
 export function layPatch(pencil: MadePencil, paper: MadePaper, patch: PatchKind, ground: SwatchGround): Lab {
-  const random = seededRandom(hashOf(`${pencil.id} ${patch} ${ground} ${paper.rough}`));
-  const scatter = 0.2 * 10 ** (0.7 * pencil.opacity);
+  return layOverlay([{ pencil, patch }], paper, ground);
+}
+
+/**
+ * The colour of patches laid over each other, in order. Each layer covers its share of whatever is below it; how the
+ * hand presses is drawn anew for every spot and layer.
+ */
+export function layOverlay(layers: readonly MadeLayer[], paper: MadePaper, ground: SwatchGround = 'paper'): Lab {
+  const named = layers.map(({ pencil, patch }) => `${pencil.id} ${patch}`).join(' ');
+  const random = seededRandom(hashOf(`${named} ${ground} ${paper.rough}`));
   const sum = new Float64Array(BANDS);
   for (let spot = 0; spot < SPOTS; spot++) {
-    const press = Math.max(0.4, 1 + UNEVEN * normal(random));
-    const { thick, cover } = PATCH[patch];
-    const covered = 1 - (1 - cover) ** (((REACH[pencil.type] ?? 1) * press) / paper.rough);
+    const presses = layers.map(() => Math.max(0.4, 1 + UNEVEN * normal(random)));
     for (let band = 0; band < BANDS; band++) {
       const under = ground === 'bar' ? BAR : paper.tint[band];
-      const s = scatter * ((380 + 10 * band) / 560) ** SCATTER_SLOPE * thick * press;
-      const film = filmOver(pencil.masstone[band], s, under);
-      sum[band] += ((1 - covered) * under ** (1 / SPECK_N) + covered * film ** (1 / SPECK_N)) ** SPECK_N;
+      let places = [{ share: 1, reflects: under }];
+      layers.forEach(({ pencil, patch }, i) => {
+        const { thick, cover } = PATCH[patch];
+        const covered = 1 - (1 - cover) ** (((REACH[pencil.type] ?? 1) * presses[i]) / paper.rough);
+        const s = scatterOf(pencil, band) * thick * presses[i];
+        places = places.flatMap(({ share, reflects }) => [
+          { share: share * (1 - covered), reflects },
+          { share: share * covered, reflects: filmOver(pencil.masstone[band], s, reflects) },
+        ]);
+      });
+      sum[band] +=
+        places.reduce((whole, { share, reflects }) => whole + share * reflects ** (1 / SPECK_N), 0) ** SPECK_N;
     }
   }
   return labOfSpectrum(sum.map((value) => value / SPOTS));
+}
+
+function scatterOf({ opacity }: MadePencil, band: number): number {
+  return 0.2 * 10 ** (0.7 * opacity) * ((380 + 10 * band) / 560) ** SCATTER_SLOPE;
 }
 
 /** The same patch as an instrument reads it: with `noise` deltaE or so of its own. */

@@ -5,7 +5,17 @@ import { paperById } from '../../core/laydown/index.ts';
 import { seededRandom } from '../../core/random/index.ts';
 import { type MadePaper, type MadePencil, hashOf, layPatch, makePencil, readPatch } from './hidden-maker.ts';
 
-export { type MadePaper, type MadePencil, hashOf, layPatch, makePencil, normal, readPatch } from './hidden-maker.ts';
+export {
+  type MadeLayer,
+  type MadePaper,
+  type MadePencil,
+  hashOf,
+  layOverlay,
+  layPatch,
+  makePencil,
+  normal,
+  readPatch,
+} from './hidden-maker.ts';
 
 /** Papers that the demo's swatch cards were laid on. */
 const SWATCH_PAPERS = ['white-book', 'cream-sheet'] as const;
