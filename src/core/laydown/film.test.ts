@@ -61,6 +61,7 @@ describe('a pass', () => {
   const state = fc.record({
     rough: fc.double({ min: 0.5, max: 1.4, noNaN: true }),
     tooth: fc.double({ min: 0.6, max: 1.4, noNaN: true }),
+    spread: fc.double({ min: 0.5, max: 1.4, noNaN: true }),
     specks: share,
     filled: share,
     mass: positive(10),
@@ -83,7 +84,7 @@ describe('a pass', () => {
   it('pressed harder leaves fewer specks and uses more tooth', () => {
     fc.assert(
       fc.property(type, fc.double({ min: 0.05, max: 0.9, noNaN: true }), (kind, press) => {
-        const bare = { rough: 1, tooth: 1, specks: 1, filled: 0, mass: 0 };
+        const bare = { rough: 1, tooth: 1, spread: 1, specks: 1, filled: 0, mass: 0 };
         const [soft, hard] = [passGeometry(bare, kind, press), passGeometry(bare, kind, press + 0.1)];
         expect(hard.specks).to.be.below(soft.specks);
         expect(hard.filled).to.be.above(soft.filled);
@@ -100,7 +101,7 @@ describe('a pass', () => {
     const twice = groundAfter(once, second, blue);
     for (let i = 0; i < 36; i++) {
       const before = { specks: once.specks, covered: once.covered[i], bare: once.bare[i] };
-      expect(twice.covered[i]).to.be.closeTo(coveredAfter(before, second, blue.k[i], blue.s), 1e-9);
+      expect(twice.covered[i]).to.be.closeTo(coveredAfter(before, second, blue.k[i], blue.s[i]), 1e-9);
     }
   });
 

@@ -3,9 +3,9 @@ import { type Paper } from './papers/index.ts';
 
 /** Pigment that one pass left. */
 export interface Deposit {
-  /** Absorption per unit of film thickness, 36 bands, and scattering, flat over wavelength. */
+  /** Absorption and scattering per unit of film thickness, 36 bands each. */
   k: Float64Array;
-  s: number;
+  s: Float64Array;
   /** In units of the layer model. */
   mass: number;
   /** Share of it that a soft tip moves, and share that water dissolves, 0..1. */
@@ -20,6 +20,8 @@ export interface Ground {
   /** Roughness and tooth of the paper, relative to a smooth white book page. */
   rough: number;
   tooth: number;
+  /** How coverage grows with mass: see Paper. */
+  spread: number;
   /** Reflectance of the covered part, 36 bands; of no meaning while specks are 1. */
   covered: Spectrum;
   /** Share of the area that is still bare paper, 0..1. */
@@ -37,8 +39,8 @@ export interface Ground {
 /** Bare paper, nothing laid. */
 export function bareGround(paper: Paper): Ground {
   const bare = spectrumOfLab(labOfHex(paper.tint));
-  const { rough, tooth } = paper;
-  return { bare, rough, tooth, covered: bare, specks: 1, filled: 0, mass: 0, deposits: [], wet: false };
+  const { rough, tooth, spread = 1 } = paper;
+  return { bare, rough, tooth, spread, covered: bare, specks: 1, filled: 0, mass: 0, deposits: [], wet: false };
 }
 
 /** What the eye sees of a ground: bare and covered parts mixed after Yule and Nielsen with n = 2 (J. Yule, W. Nielsen, 1951). */

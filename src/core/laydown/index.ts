@@ -6,4 +6,4 @@ export { type Deposit, type Ground, bareGround, seen } from './ground.ts';
 export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worked-ground.ts';
 export { type PencilDeclaration, type PencilOptics, MASSTONE_PASSES, pencilOptics } from './pencil-optics.ts';
 export { type Tool, TOOLS, toolById } from './tools/index.ts';
-export { type Laid, type Pass, type ToolPass, layPasses } from './lay-passes.ts';
+export { type Laid, type Pass, type ToolPass, groundAfterPasses, layPasses } from './lay-passes.ts';

@@ -16,6 +16,16 @@ export function filmOver(k: number, s: number, t: number, ground: number): numbe
 }
 
 /**
+ * What the formula above needs of a pigment whatever the thickness and ground: a = 1 + K / S and b = sqrt(a^2 - 1).
+ * @param k absorption, 0 or more
+ * @param s scattering, above 0, as many bands
+ */
+export function filmConstants(k: Float64Array, s: Float64Array): { a: Float64Array; b: Float64Array } {
+  const a = k.map((value, i) => 1 + value / s[i]);
+  return { a, b: a.map((value) => Math.sqrt(value * value - 1)) };
+}
+
+/**
  * b coth(b S t) of the formula above, from b and S t. Thin and thick films go over into their limits.
  */
 export function bCothOf(b: number, st: number): number {

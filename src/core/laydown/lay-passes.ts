@@ -54,6 +54,14 @@ export function layPasses(
   return { ...(after.at(-1) ?? describe(now)), after, ground: now };
 }
 
+/**
+ * The ground alone after the same passes, for those who lay thousands and look at the last.
+ * @throws RangeError as layPasses does
+ */
+export function groundAfterPasses(ground: Ground, passes: readonly (Pass | ToolPass)[], hand: Hand = {}): Ground {
+  return passes.reduce((now, pass) => afterPass(now, pass, hand), ground);
+}
+
 function afterPass(ground: Ground, pass: Pass | ToolPass, hand: Hand): Ground {
   const press = pressOf(pass.pressure, hand);
   if (press <= 0) return ground;

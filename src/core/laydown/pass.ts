@@ -25,7 +25,7 @@ export interface PassGeometry {
  * @param press 0..1; 0 lays nothing
  */
 export function passGeometry(
-  ground: Pick<Ground, 'rough' | 'tooth' | 'specks' | 'filled' | 'mass'>,
+  ground: Pick<Ground, 'rough' | 'tooth' | 'spread' | 'specks' | 'filled' | 'mass'>,
   type: PencilType,
   press: number,
 ): PassGeometry {
@@ -37,7 +37,7 @@ export function passGeometry(
   const use = (0.057 * type.tau * offered * (1 + 2 * type.chi * press * press)) / ground.tooth;
   const room = 1 - filled;
   const laid = offered * (type.floor + ((1 - type.floor) * room * (1 - Math.exp(-use))) / use);
-  const coverage = 1 - Math.exp(-laid / (reachable + 1 - s));
+  const coverage = 1 - Math.exp(-((laid / (reachable + 1 - s)) ** ground.spread));
   const newly = reachable * coverage;
   const again = (1 - s) * coverage;
   const specksLaid = s - newly;
@@ -74,20 +74,18 @@ export function coveredAfter(
  * with the film worked out once for bare and covered paper: this is where previews spend their time.
  * @param pencil absorption and scattering above 0
  */
-export function groundAfter(ground: Ground, pass: PassGeometry, { type, k, s }: PencilOptics): Ground {
+export function groundAfter(ground: Ground, pass: PassGeometry, { type, k, s, a, b }: PencilOptics): Ground {
   if (pass.newly + pass.again <= 0) return ground;
   const { loose, soluble } = type;
   const covered = new Float64Array(BANDS);
   const untouched = 1 - ground.specks - pass.again;
-  const st = s * pass.thickness;
   const share = 1 / (1 - pass.specksLaid);
   for (let i = 0; i < BANDS; i++) {
-    const a = 1 + k[i] / s;
-    const bCoth = bCothOf(Math.sqrt(a * a - 1), st);
+    const bCoth = bCothOf(b[i], s[i] * pass.thickness);
     const root =
       untouched * Math.sqrt(ground.covered[i]) +
-      pass.again * Math.sqrt(throughFilm(a, bCoth, ground.covered[i])) +
-      pass.newly * Math.sqrt(throughFilm(a, bCoth, ground.bare[i]));
+      pass.again * Math.sqrt(throughFilm(a[i], bCoth, ground.covered[i])) +
+      pass.newly * Math.sqrt(throughFilm(a[i], bCoth, ground.bare[i]));
     covered[i] = (root * share) ** 2;
   }
   const deposits = [...ground.deposits, { k, s, mass: pass.mass - ground.mass, loose, soluble }];

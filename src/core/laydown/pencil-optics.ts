@@ -1,9 +1,10 @@
 import { BANDS, type Lab, spectrumOfLab } from '../colour/index.ts';
 import { bareGround } from './ground.ts';
+import { filmConstants } from './kubelka-munk.ts';
 import { type PassGeometry, coveredAfter, passGeometry } from './pass.ts';
 import { type Paper, whiteBook } from './papers/index.ts';
 import { type PencilType, pencilTypeById } from './pencil-types/index.ts';
-import { PRESS, type Pressure } from './pressure.ts';
+import { type Hand, type Pressure, pressOf } from './pressure.ts';
 
 /** What the layer model must be told of a pencil. */
 export interface PencilDeclaration {
@@ -15,8 +16,13 @@ export interface PencilDeclaration {
   opacity?: number;
   /** How much it lays at a pass beside what its type does, above 0; default 1. */
   laydown?: number;
-  /** Paper on which the masstone was read; default smooth white. */
+  /** How much it scatters beside what its opacity says, above 0; default 1. */
+  scatter?: number;
+  /** How much more it scatters short waves than long ones: the power of 560 nm over wavelength; default 0, all alike. */
+  slope?: number;
+  /** Paper on which the masstone was laid, in a hand that may press otherwise; default smooth white, as meant. */
   masstoneOn?: Paper;
+  masstoneHand?: Hand;
 }
 
 /** A pencil as the layer model uses it. */
@@ -24,8 +30,11 @@ export interface PencilOptics {
   type: PencilType;
   /** Absorption per unit of film thickness, 36 bands. */
   k: Float64Array;
-  /** Scattering per unit of film thickness, flat over wavelength. */
-  s: number;
+  /** Scattering per unit of film thickness, 36 bands. */
+  s: Float64Array;
+  /** 1 + K / S, and its b, as filmConstants gives them: kept, since every pass needs them. */
+  a: Float64Array;
+  b: Float64Array;
 }
 
 /** The passes whose result on smooth white is called a pencil's masstone. */
@@ -34,42 +43,73 @@ export const MASSTONE_PASSES: readonly Pressure[] = ['firm', 'firm', 'burnish'];
 /**
  * Finds the absorption that makes firm, firm and burnish on its paper give the declared masstone, band by band, by
  * bisection in log K. A masstone paler than the paper cannot be met and comes out as nearly clear.
- * @throws RangeError for an unknown type, an opacity outside 0..1 or a laydown that is not above 0.
+ * @throws RangeError for an unknown type, an opacity outside 0..1, or a laydown or scatter that is not above 0.
  */
 export function pencilOptics({
   masstone,
   type: typeId,
   opacity,
   laydown = 1,
+  scatter = 1,
+  slope = 0,
   masstoneOn = whiteBook,
+  masstoneHand,
 }: PencilDeclaration): PencilOptics {
   if (!(laydown > 0)) throw new RangeError(`A pencil lays more than nothing; ${laydown} is not above 0.`);
+  if (!(scatter > 0)) throw new RangeError(`Every pigment scatters; ${scatter} is not above 0.`);
   const kind = pencilTypeById(typeId);
   const type = { ...kind, k: laydown * kind.k };
   const share = opacity ?? type.opacity;
   if (!(share >= 0 && share <= 1)) throw new RangeError(`Opacity runs from 0 to 1; ${share} does not.`);
-  const s = 0.0125 * 10 ** share;
+  const s = scattering(scatter * 0.0125 * 10 ** share, slope);
   const paper = bareGround(masstoneOn);
   const passes: PassGeometry[] = [];
-  let state: Pick<typeof paper, 'rough' | 'tooth' | 'specks' | 'filled' | 'mass'> = paper;
+  let state: Pick<typeof paper, 'rough' | 'tooth' | 'spread' | 'specks' | 'filled' | 'mass'> = paper;
   for (const pressure of MASSTONE_PASSES) {
-    const pass = passGeometry(state, type, PRESS[pressure]);
+    const pass = passGeometry(state, type, pressOf(pressure, masstoneHand));
     passes.push(pass);
     state = { ...state, ...pass };
   }
   const target = spectrumOfLab(masstone);
   const k = new Float64Array(BANDS);
-  for (let i = 0; i < BANDS; i++) k[i] = absorptionFor(target[i], paper.bare[i], passes, s);
-  return { type, k, s };
+  for (let i = 0; i < BANDS; i++) k[i] = absorptionFor(target[i], paper.bare[i], passes, s[i]);
+  return { type, k, s, ...filmConstants(k, s) };
 }
 
+/** Scattering of 36 bands that is `at560` at 560 nm. */
+function scattering(at560: number, slope: number): Float64Array {
+  return Float64Array.from({ length: BANDS }, (_, i) => at560 * (560 / (380 + 10 * i)) ** slope);
+}
+
+/** Absorption that is looked for lies between these, in logarithms; it is found to within TOLERANCE of them. */
+const LEAST = Math.log(1e-6);
+const MOST = Math.log(20);
+const TOLERANCE = 1e-9;
+
+/**
+ * The absorption at which the masstone passes reflect `target`, by regula falsi in log K: more absorption always
+ * reflects less. Source: M. Dowell, P. Jarratt, A modified regula falsi method (1971), the Illinois rule.
+ */
 function absorptionFor(target: number, bare: number, passes: PassGeometry[], s: number): number {
-  let low = Math.log(1e-6);
-  let high = Math.log(20);
-  for (let step = 0; step < 44; step++) {
-    const middle = (low + high) / 2;
-    if (masstoneAt(Math.exp(middle), bare, passes, s) > target) low = middle;
-    else high = middle;
+  const over = (logK: number) => masstoneAt(Math.exp(logK), bare, passes, s) - target;
+  let [low, high] = [LEAST, MOST];
+  let [overLow, overHigh] = [over(low), over(high)];
+  if (overLow <= 0) return Math.exp(low);
+  if (overHigh >= 0) return Math.exp(high);
+  let side = 0;
+  while (high - low > TOLERANCE) {
+    const logK = (low * overHigh - high * overLow) / (overHigh - overLow);
+    const found = over(logK);
+    if (Math.abs(found) < TOLERANCE) return Math.exp(logK);
+    if (found > 0) {
+      [low, overLow] = [logK, found];
+      if (side === 1) overHigh /= 2;
+      side = 1;
+    } else {
+      [high, overHigh] = [logK, found];
+      if (side === -1) overLow /= 2;
+      side = -1;
+    }
   }
   return Math.exp((low + high) / 2);
 }

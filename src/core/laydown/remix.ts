@@ -60,7 +60,7 @@ export function evenFilm(
     let [k, s] = [0, 0];
     for (const deposit of deposits) {
       k += (deposit.mass / mass) * deposit.k[i];
-      s += (deposit.mass / mass) * deposit.s;
+      s += (deposit.mass / mass) * deposit.s[i];
     }
     film[i] = filmOver(absorbs * k, scatters * s, thickness, bare[i]);
   }

@@ -285,7 +285,7 @@ describe('laws of all that is laid, with pencils and everything else', () => {
         fc.array(fc.record({ pencil: fc.constantFrom(blue, red, yellow), pressure }), { minLength: 1, maxLength: 4 }),
         (laid) => {
           const values = order.map((on) => layPasses(bareGround(on), laid).lab[0]);
-          expect(values).to.deep.equal([...values].sort((a, b) => b - a));
+          for (let i = 1; i < values.length; i++) expect(values[i]).to.be.at.most(values[i - 1] + 1e-6);
         },
       ),
       { numRuns: 60 },

@@ -1,5 +1,5 @@
 import { labOfSpectrum, rgbOfLab } from '../colour/index.ts';
-import { type Paper, type PencilOptics, bareGround, layPasses } from '../laydown/index.ts';
+import { type Paper, type PencilOptics, bareGround, groundAfterPasses } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import { TILE, paperGrain } from './grain.ts';
 import { type Shade, pigmentShare, shadeOf } from './shade.ts';
@@ -22,7 +22,7 @@ export function laydownStrip(
   const shades = Array.from({ length: SAMPLES }, (_, i) => {
     const pressure = 0.08 + 0.92 * (i / (SAMPLES - 1)) ** 1.4;
     const passes = i > SAMPLES * 0.75 ? 2 : 1;
-    return shadeOf(layPasses(ground, new Array(passes).fill({ pencil, pressure })).ground, bare);
+    return shadeOf(groundAfterPasses(ground, new Array(passes).fill({ pencil, pressure })), bare);
   });
   const data = new Uint8ClampedArray(4 * width * height);
   const mask = TILE - 1;

@@ -1,5 +1,5 @@
 import { labOfSpectrum, rgbOfLab } from '../colour/index.ts';
-import { type Ground, type PencilOptics, PRESS, layPasses } from '../laydown/index.ts';
+import { type Ground, type PencilOptics, PRESS, groundAfterPasses } from '../laydown/index.ts';
 import { type Layer, shareInZone } from '../recipe/index.ts';
 import { shadeOf } from './shade.ts';
 
@@ -37,7 +37,7 @@ export function toneTables(
       const pencil = optics.get(layer.pencil);
       if (!pencil) throw new RangeError(`Pencil ${layer.pencil} is not in the tray that this recipe was made with.`);
       const press = PRESS[layer.pressure] * shareInZone(layer.zone, step / (TONE_STEPS - 1), halfWidthMm);
-      if (press > 0.004) now = layPasses(now, new Array(layer.passes).fill({ pencil, pressure: press })).ground;
+      if (press > 0.004) now = groundAfterPasses(now, new Array(layer.passes).fill({ pencil, pressure: press }));
       write(tables[i + 1], step, now, paper);
     });
   }

@@ -9,6 +9,11 @@ export interface Paper {
   rough: number;
   /** How much pigment its tooth holds. */
   tooth: number;
+  /**
+   * How coverage grows with mass, 1 for papers as they are declared: below 1, little pigment is spread thin over more
+   * fibres; above 1, it sits in thick grains.
+   */
+  spread?: number;
   /** One line on how it behaves. */
   says: string;
 }

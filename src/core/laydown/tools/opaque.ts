@@ -1,4 +1,4 @@
-import { type Spectrum } from '../../colour/index.ts';
+import { BANDS, type Spectrum } from '../../colour/index.ts';
 import { type Deposit, type Ground } from '../ground.ts';
 
 /** Scattering of a white pigment in a thick coat, per unit of film thickness, and how thick a coat lies. */
@@ -31,5 +31,5 @@ function coat(colour: Spectrum, mass: number): Deposit {
     const r = Math.min(0.99, Math.max(0.01, value));
     return (SCATTERS * (1 - r) ** 2) / (2 * r);
   });
-  return { k, s: SCATTERS, mass, loose: 0, soluble: 0 };
+  return { k, s: new Float64Array(BANDS).fill(SCATTERS), mass, loose: 0, soluble: 0 };
 }

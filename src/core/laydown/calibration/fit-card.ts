@@ -1,0 +1,330 @@
+import { levenbergMarquardt } from 'ml-levenberg-marquardt';
+import { type Lab, deltaE2000 } from '../../colour/index.ts';
+import { type Run, breather, quietRun } from '../../run/index.ts';
+import { bareGround } from '../ground.ts';
+import { layPasses } from '../lay-passes.ts';
+import { type Paper } from '../papers/index.ts';
+import { type PencilOptics, pencilOptics } from '../pencil-optics.ts';
+import { type Hand } from '../pressure.ts';
+import { BAR, type OverlayReading, PATCH_PASSES, type PatchReading, type ReadPencil } from './readings.ts';
+
+/** How one paper takes pencil under one person's hand. */
+export interface PaperFit {
+  /** Roughness and tooth as they were found, in the units of Paper. */
+  rough: number;
+  tooth: number;
+  spread: number;
+  /** How hard this person presses beside what a pressure's name means. */
+  hand: Hand;
+  /** How much more pigments scatter short waves, as PencilDeclaration has it. */
+  slope: number;
+}
+
+/** One pencil as its patches say that it is, on one paper. */
+export interface PencilFit {
+  /** How much it lays and scatters beside what is declared of it, 1 where it does as declared. */
+  laydown: number;
+  scatter: number;
+  /** Colour of its full patch. */
+  masstone: Lab;
+  /** How far model and reading still lie apart over its patches but the full one: root mean square, CIEDE2000. */
+  apart: number;
+  /** Readings that lie farther off than the rest, which may be worth doing again. */
+  doubtful: PatchReading[];
+}
+
+export interface CardFit {
+  paper: PaperFit;
+  /** In the order of the pencils given; null for those without a full patch. */
+  pencils: (PencilFit | null)[];
+}
+
+/** Found from so many pencils at most, spread over the card; the rest are fitted to the paper and hand so found. */
+const MOST_TOGETHER = 24;
+const STRETCHES = 3;
+/** The search goes on in rounds of so many steps, so that it can be told of and cancelled. */
+const ROUNDS = 5;
+const STEPS = 4;
+/** A difference for the slope of an error, in every number that is sought. */
+const NUDGE = 0.01;
+/** What a number is taken to be without readings, and how far from it is a deviation: priors are weak. */
+const PRIOR = { laydown: 0.4, scatter: 2.5, shared: [0.6, 0.2, 1.2, 1.2, 1.2, 1, 0.4] };
+/** What all share is sought from what is declared, and from a hand that presses softly on paper with shallow valleys. */
+const SOFT_HAND = [0.3, 0, -1.3, -1, -0.5, 0.7, -0.3];
+/** Pigments are sought from these logarithms of their scatter on: the error has more than one valley. */
+const STARTS = [1, 0, 2.4];
+/** A patch over the dark bar is smaller and harder to lay evenly. */
+const BAR_WEIGHT = 0.7;
+/** A reading this many times as far off as its pencil's others, and at least so far, is doubtful. */
+const DOUBTFUL = { times: 2.5, least: 3 };
+/** Numbers that all pencils share: rough, ln tooth, ln hand light, medium and firm, slope, ln spread; then two of each pencil. */
+const SHARED = 7;
+const LIMITS = {
+  least: [0, -1.2, -2.5, -2.5, -2.5, -0.5, -0.9],
+  most: [1.6, 1.2, 1, 1, 0.5, 2, 0.5],
+  own: { least: [-1.5, -3], most: [1.5, 5] },
+};
+
+/**
+ * Fits the layer model to a swatch card by Levenberg and Marquardt (D. Marquardt, 1963): how the paper takes pencil in
+ * this hand, and how much each pencil lays and scatters. Absorption is solved anew inside, from the full patch, so that
+ * a misleading barrel or name cannot defeat the fit. Overlays tell whether a second layer falls where the first did.
+ * @param paper what the card is made of
+ * @param overlays some patches laid over others; without any, the paper's roughness stays as it is declared
+ * @throws RangeError when no pencil has a full patch on paper and two more patches
+ * @throws CancelledError when the run is cancelled
+ */
+export async function fitCard(
+  paper: Paper,
+  pencils: readonly ReadPencil[],
+  overlays: readonly OverlayReading[] = [],
+  run: Run = quietRun,
+): Promise<CardFit> {
+  const breathe = breather(run);
+  const usable = pencils.flatMap((pencil, i) => (isUsable(pencil) ? [i] : []));
+  if (usable.length === 0) {
+    throw new RangeError('No pencil has been read at full and at two more patches, so nothing can be fitted.');
+  }
+  const chosen = standingForAll(usable);
+  const placeOf = new Map(chosen.map((i, place) => [i, place]));
+  const inside = overlays.flatMap(({ below, above, lab }) => {
+    const [b, a] = [placeOf.get(below), placeOf.get(above)];
+    return b === undefined || a === undefined ? [] : [{ below: b, above: a, lab }];
+  });
+  const together = new Card(
+    paper,
+    chosen.map((i) => pencils[i]),
+    inside,
+  );
+  let numbers = together.start();
+  for (let round = 0; round < ROUNDS; round++) {
+    await breathe((0.8 * round) / ROUNDS, 'finding how the paper takes pencil');
+    const from = round === 0 ? [numbers, together.start(SOFT_HAND)] : [numbers];
+    numbers = from
+      .map((start) => together.better(start, STEPS, inside.length === 0))
+      .sort((p, q) => together.misses(p) - together.misses(q))[0];
+  }
+  const found = together.paperOf(numbers);
+  const fits: (PencilFit | null)[] = [];
+  for (const [i, pencil] of pencils.entries()) {
+    await breathe(0.8 + (0.2 * i) / pencils.length, 'fitting each pencil');
+    fits.push(isUsable(pencil) ? fitPencil(paper, found, pencil) : null);
+  }
+  return { paper: found, pencils: fits };
+}
+
+/**
+ * The pencils that stand for all: a few stretches of the card, spread over it, so that neighbours whose overlay was read
+ * are chosen together.
+ */
+function standingForAll(usable: readonly number[]): number[] {
+  if (usable.length <= MOST_TOGETHER) return [...usable];
+  const length = MOST_TOGETHER / STRETCHES;
+  const apart = (usable.length - length) / (STRETCHES - 1);
+  return usable.filter((_, i) => i - Math.round(apart * Math.floor(i / apart)) < length);
+}
+
+/**
+ * Fits one pencil to its patches on a paper that is known already.
+ * @param found how the paper takes pencil in this hand
+ * @throws RangeError without a full patch on paper and two more patches
+ */
+export function fitPencil(paper: Paper, found: PaperFit, pencil: ReadPencil): PencilFit {
+  if (!isUsable(pencil)) throw new RangeError('A pencil is fitted from its full patch and two more at least.');
+  const card = new Card(paper, [pencil], []);
+  const { rough, tooth, spread, hand, slope } = found;
+  const ln = (value = 1) => Math.log(value);
+  const shared = [rough, ln(tooth / paper.tooth), ln(hand.light), ln(hand.medium), ln(hand.firm), slope, ln(spread)];
+  const [numbers] = STARTS.map((start) => card.better([...shared, 0, start], 12, true, true)).sort(
+    (p, q) => card.misses(p) - card.misses(q),
+  );
+  const [laydown, scatter] = [Math.exp(numbers[SHARED]), Math.exp(numbers[SHARED + 1])];
+  const masstone = fullOf(pencil);
+  const optics = fittedOptics(pencil.declared, { laydown, scatter, masstone }, paper, found);
+  const read = pencil.readings.filter((reading) => !isFull(reading));
+  const off = read.map((reading) => deltaE2000(reading.lab, predictedPatch(optics, paper, found, reading)));
+  const middle = [...off].sort((a, b) => a - b)[(off.length - 1) >> 1];
+  return {
+    ...{ laydown, scatter, masstone },
+    apart: Math.sqrt(off.reduce((sum, value) => sum + value * value, 0) / off.length),
+    doubtful: read.filter((_, i) => off[i] > DOUBTFUL.least && off[i] > DOUBTFUL.times * middle),
+  };
+}
+
+/** A fitted pencil as the layer model uses it. */
+export function fittedOptics(
+  { type, opacity }: ReadPencil['declared'],
+  { laydown, scatter, masstone }: Pick<PencilFit, 'laydown' | 'scatter' | 'masstone'>,
+  paper: Paper,
+  found: PaperFit,
+): PencilOptics {
+  const { slope, hand } = found;
+  const masstoneOn = fittedPaper(paper, found);
+  return pencilOptics({ masstone, type, opacity, laydown, scatter, slope, masstoneOn, masstoneHand: hand });
+}
+
+/** A paper with the roughness and tooth that were found of it. */
+export function fittedPaper(paper: Paper, { rough, tooth, spread }: PaperFit): Paper {
+  return { ...paper, rough, tooth, spread };
+}
+
+/** What the model says of a patch on a fitted paper. */
+export function predictedPatch(
+  pencil: PencilOptics,
+  paper: Paper,
+  found: PaperFit,
+  { patch, on }: Pick<PatchReading, 'patch' | 'on'>,
+): Lab {
+  const whole = fittedPaper(paper, found);
+  const ground = bareGround(on === 'bar' ? { ...whole, tint: BAR } : whole);
+  return layPasses(
+    ground,
+    PATCH_PASSES[patch].map((pressure) => ({ pencil, pressure })),
+    found.hand,
+  ).lab;
+}
+
+function isFull({ patch, on }: PatchReading): boolean {
+  return patch === 'full' && on === 'paper';
+}
+
+function isUsable({ readings }: ReadPencil): boolean {
+  return readings.some(isFull) && readings.length >= 3;
+}
+
+function fullOf({ readings }: ReadPencil): Lab {
+  return readings.find(isFull)!.lab;
+}
+
+/** The numbers sought on one card, and how far off they are. */
+class Card {
+  private readonly paper: Paper;
+  private readonly pencils: readonly ReadPencil[];
+  private readonly overlays: readonly OverlayReading[];
+  private readonly sizes: number[];
+
+  constructor(paper: Paper, pencils: readonly ReadPencil[], overlays: readonly OverlayReading[]) {
+    this.paper = paper;
+    this.pencils = pencils;
+    this.overlays = overlays;
+    this.sizes = [
+      ...pencils.map(({ readings }) => 3 * readings.filter((reading) => !isFull(reading)).length + 2),
+      ...overlays.map(() => 3),
+      SHARED,
+    ];
+  }
+
+  /** What is sought before anything is known; what all share can be started elsewhere. */
+  start(shared: readonly number[] = [1, 0, 0, 0, 0, 0, 0]): number[] {
+    return [this.paper.rough * shared[0], ...shared.slice(1), ...this.pencils.flatMap(() => [0, STARTS[0]])];
+  }
+
+  paperOf(numbers: readonly number[]): PaperFit {
+    const [rough, lnTooth, light, medium, firm, slope, lnSpread] = numbers;
+    const hand = { light: Math.exp(light), medium: Math.exp(medium), firm: Math.exp(firm) };
+    return { rough, tooth: this.paper.tooth * Math.exp(lnTooth), spread: Math.exp(lnSpread), hand, slope };
+  }
+
+  /** Goes on from numbers by some steps; the paper's roughness, or all that is shared, can be kept as it is. */
+  better(numbers: number[], steps: number, keepRough: boolean, keepShared = false): number[] {
+    const total = this.sizes.reduce((sum, size) => sum + size, 0);
+    const index = Array.from({ length: total }, (_, i) => i);
+    const kept = (j: number) => j < SHARED && (keepShared || (keepRough && j === 0));
+    const limit = (own: readonly number[], shared: readonly number[], nudge: number) =>
+      numbers.map((value, j) => (kept(j) ? value + nudge : j < SHARED ? shared[j] : own[(j - SHARED) % 2]));
+    const { parameterValues } = levenbergMarquardt(
+      { x: index, y: index.map(() => 0) },
+      (at) => {
+        const errors = this.blocks(at).flat();
+        return (i) => errors[i];
+      },
+      {
+        initialValues: numbers,
+        jacobianFunction: (at) => this.slopes(at, kept),
+        maxIterations: steps,
+        damping: 0.01,
+        minValues: limit(LIMITS.own.least, LIMITS.least, -1e-9),
+        maxValues: limit(LIMITS.own.most, LIMITS.most, 1e-9),
+        improvementThreshold: 1e-6,
+        errorTolerance: 1e-7,
+      },
+    );
+    return [...parameterValues];
+  }
+
+  /** Sum of the squares of all errors. */
+  misses(numbers: readonly number[]): number {
+    return this.blocks(numbers)
+      .flat()
+      .reduce((sum, value) => sum + value * value, 0);
+  }
+
+  /** Errors of every pencil's patches, then of every overlay, then of what is shared. */
+  private blocks(numbers: readonly number[]): number[][] {
+    const optics = this.pencils.map((_, i) => this.opticsOf(numbers, i));
+    return [
+      ...this.pencils.map((_, i) => this.pencilErrors(numbers, i, optics[i])),
+      ...this.overlays.map((overlay) =>
+        this.overlayErrors(numbers, overlay, optics[overlay.below], optics[overlay.above]),
+      ),
+      this.start().flatMap((value, j) => (j < SHARED ? [(numbers[j] - value) / PRIOR.shared[j]] : [])),
+    ];
+  }
+
+  /** How each error changes with each number that is not kept. A pencil's own numbers touch only its patches and overlays. */
+  private slopes(numbers: number[], kept: (j: number) => boolean): (i: number) => number[] {
+    const before = this.blocks(numbers);
+    const rows = before.flatMap((block) => block.map(() => new Array<number>(numbers.length).fill(0)));
+    const startOf = this.sizes.map((_, i) => this.sizes.slice(0, i).reduce((sum, size) => sum + size, 0));
+    const write = (block: number, j: number, after: readonly number[]) =>
+      after.forEach((value, k) => (rows[startOf[block] + k][j] = (value - before[block][k]) / NUDGE));
+    const nudged = (j: number) => numbers.map((value, k) => (k === j ? value + NUDGE : value));
+    for (let j = 0; j < SHARED; j++) {
+      if (!kept(j)) this.blocks(nudged(j)).forEach((after, block) => write(block, j, after));
+    }
+    const optics = this.overlays.length ? this.pencils.map((_, i) => this.opticsOf(numbers, i)) : [];
+    for (let i = 0; i < this.pencils.length; i++) {
+      for (const j of [SHARED + 2 * i, SHARED + 2 * i + 1]) {
+        const at = nudged(j);
+        const own = this.opticsOf(at, i);
+        write(i, j, this.pencilErrors(at, i, own));
+        this.overlays.forEach((overlay, k) => {
+          if (overlay.below !== i && overlay.above !== i) return;
+          const below = overlay.below === i ? own : optics[overlay.below];
+          const above = overlay.above === i ? own : optics[overlay.above];
+          write(this.pencils.length + k, j, this.overlayErrors(at, overlay, below, above));
+        });
+      }
+    }
+    return (i) => rows[i];
+  }
+
+  private opticsOf(numbers: readonly number[], i: number): PencilOptics {
+    const [laydown, scatter] = [Math.exp(numbers[SHARED + 2 * i]), Math.exp(numbers[SHARED + 2 * i + 1])];
+    const masstone = fullOf(this.pencils[i]);
+    return fittedOptics(this.pencils[i].declared, { laydown, scatter, masstone }, this.paper, this.paperOf(numbers));
+  }
+
+  private pencilErrors(numbers: readonly number[], i: number, optics: PencilOptics): number[] {
+    const found = this.paperOf(numbers);
+    const own = this.pencils[i].readings
+      .filter((reading) => !isFull(reading))
+      .flatMap((reading) => {
+        const weight = reading.on === 'bar' ? BAR_WEIGHT : 1;
+        return errors(predictedPatch(optics, this.paper, found, reading), reading.lab, weight);
+      });
+    return [...own, numbers[SHARED + 2 * i] / PRIOR.laydown, numbers[SHARED + 2 * i + 1] / PRIOR.scatter];
+  }
+
+  private overlayErrors(numbers: readonly number[], { lab }: OverlayReading, below: PencilOptics, above: PencilOptics) {
+    const found = this.paperOf(numbers);
+    const passes = [below, above].map((pencil) => ({ pencil, pressure: 'medium' as const }));
+    return errors(layPasses(bareGround(fittedPaper(this.paper, found)), passes, found.hand).lab, lab, 1);
+  }
+}
+
+/** Differences in L*, a* and b*; those of chroma count less where there is much of it, as the eye has it. */
+function errors(model: Lab, read: Lab, weight: number): number[] {
+  const chroma = weight / (1 + 0.03 * Math.hypot(read[1], read[2]));
+  return [weight * (model[0] - read[0]), chroma * (model[1] - read[1]), chroma * (model[2] - read[2])];
+}

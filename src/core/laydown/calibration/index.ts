@@ -1,0 +1,12 @@
+/** calibration: what swatches say of a paper, a hand and the pencils, and how sure that is. */
+export { BAR, type OverlayReading, PATCH_PASSES, type Patch, type PatchReading, type ReadPencil } from './readings.ts';
+export {
+  type CardFit,
+  type PaperFit,
+  type PencilFit,
+  fitCard,
+  fitPencil,
+  fittedOptics,
+  fittedPaper,
+  predictedPatch,
+} from './fit-card.ts';
