@@ -2,6 +2,7 @@
  * Prints speed and quality tables: npm run bench [name ...], with names of the tables below. Measures and prints;
  * nothing here passes or fails.
  */
+import { benchColour } from './colour.ts';
 import { benchLayers } from './layers.ts';
 import { benchLineart } from './lineart.ts';
 import { benchPalette } from './palette.ts';
@@ -13,6 +14,7 @@ const tables: Record<string, () => Promise<void>> = {
   lineart: benchLineart,
   sheets: benchSheets,
   things: benchThings,
+  colour: benchColour,
   layers: benchLayers,
   palette: benchPalette,
   sequence: benchSequence,

@@ -7,3 +7,19 @@ export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worke
 export { type PencilDeclaration, type PencilOptics, MASSTONE_PASSES, pencilOptics } from './pencil-optics.ts';
 export { type Tool, TOOLS, toolById } from './tools/index.ts';
 export { type Laid, type Pass, type ToolPass, groundAfterPasses, layPasses } from './lay-passes.ts';
+export {
+  BAR,
+  type CardFit,
+  type OverlayReading,
+  PATCH_PASSES,
+  type PaperFit,
+  type Patch,
+  type PatchReading,
+  type PencilFit,
+  type ReadPencil,
+  fitCard,
+  fitPencil,
+  fittedOptics,
+  fittedPaper,
+  predictedPatch,
+} from './calibration/index.ts';

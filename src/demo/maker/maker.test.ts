@@ -2,9 +2,17 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import { NewSwatch, PATCHES } from '../../contracts/index.ts';
 import { deltaE2000, labOfHex } from '../../core/colour/index.ts';
-import { bareGround, layPasses, paperById, pencilOptics } from '../../core/laydown/index.ts';
+import {
+  bareGround,
+  fitCard,
+  fittedOptics,
+  fittedPaper,
+  layPasses,
+  paperById,
+  pencilOptics,
+} from '../../core/laydown/index.ts';
 import { demoPencils } from '../pencils/index.ts';
-import { layPatch, made, madePaper, swatchCards } from './index.ts';
+import { layOverlay, layPatch, made, madePaper, swatchCards } from './index.ts';
 
 describe('the maker of the demo pencils', () => {
   const pencils = demoPencils();
@@ -59,6 +67,37 @@ describe('the maker of the demo pencils', () => {
     });
     const sorted = misses.sort((p, q) => p - q);
     expect(sorted[Math.floor(sorted.length / 2)], 'median difference').to.be.within(1.5, 15);
+  });
+
+  it('is foretold after fitting: overlays that were not on the card lie within 2 of what comes out, for half of them', async () => {
+    const paper = paperById('white-book');
+    const own = pencils.filter((_, i) => i % 15 === 0);
+    const makers = own.map(made);
+    const ring = (i: number) => (i + 1) % own.length;
+    const readings = own.map(({ colour, type, opacity }, i) => ({
+      declared: { masstone: labOfHex(colour), type, opacity: opacity ?? undefined },
+      readings: [
+        ...PATCHES.map((patch) => ({ patch, on: 'paper' as const, lab: layPatch(makers[i], white, patch, 'paper') })),
+        { patch: 'firm' as const, on: 'bar' as const, lab: layPatch(makers[i], white, 'firm', 'bar') },
+      ],
+    }));
+    const overlay = (below: number, above: number) =>
+      layOverlay(
+        [below, above].map((i) => ({ pencil: makers[i], patch: 'medium' as const })),
+        white,
+      );
+    const read = own.map((_, i) => ({ below: i, above: ring(i), lab: overlay(i, ring(i)) }));
+    const fit = await fitCard(paper, readings, read);
+    const optics = readings.map(({ declared }, i) => fittedOptics(declared, fit.pencils[i]!, paper, fit.paper));
+    const off = own.flatMap((_, below) =>
+      own.flatMap((__, above) => {
+        if (above === below || above === ring(below)) return [];
+        const passes = [below, above].map((i) => ({ pencil: optics[i], pressure: 'medium' as const }));
+        const { lab } = layPasses(bareGround(fittedPaper(paper, fit.paper)), passes, fit.paper.hand);
+        return [deltaE2000(lab, overlay(below, above))];
+      }),
+    );
+    expect(off.sort((p, q) => p - q)[off.length >> 1]).to.be.below(2);
   });
 
   it('shares nothing with the layer model', () => {

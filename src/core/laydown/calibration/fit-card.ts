@@ -135,9 +135,8 @@ export function fitPencil(paper: Paper, found: PaperFit, pencil: ReadPencil): Pe
   const { rough, tooth, spread, hand, slope } = found;
   const ln = (value = 1) => Math.log(value);
   const shared = [rough, ln(tooth / paper.tooth), ln(hand.light), ln(hand.medium), ln(hand.firm), slope, ln(spread)];
-  const [numbers] = STARTS.map((start) => card.better([...shared, 0, start], 12, true, true)).sort(
-    (p, q) => card.misses(p) - card.misses(q),
-  );
+  const tried = STARTS.map((start) => card.better([...shared, 0, start], 3, true, true));
+  const numbers = card.settled(tried.sort((p, q) => card.misses(p) - card.misses(q))[0]);
   const [laydown, scatter] = [Math.exp(numbers[SHARED]), Math.exp(numbers[SHARED + 1])];
   const masstone = fullOf(pencil);
   const optics = fittedOptics(pencil.declared, { laydown, scatter, masstone }, paper, found);
@@ -250,6 +249,18 @@ class Card {
       },
     );
     return [...parameterValues];
+  }
+
+  /** A pencil's own numbers, gone on with until that hardly helps any more. */
+  settled(numbers: number[]): number[] {
+    let before = this.misses(numbers);
+    for (let round = 0; round < 4; round++) {
+      numbers = this.better(numbers, 2, true, true);
+      const now = this.misses(numbers);
+      if (now > 0.99 * before) break;
+      before = now;
+    }
+    return numbers;
   }
 
   /** Sum of the squares of all errors. */
