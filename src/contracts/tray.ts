@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PRESSURES } from '../core/laydown/index.ts';
 import { Hex, Id, Name, Origin, Time } from './primitives.ts';
 
 export const WHEREABOUTS = ['here', 'stub', 'missing'] as const;
@@ -73,17 +74,50 @@ export type PatchKind = z.infer<typeof PatchKind>;
 export const SwatchGround = z.enum(['paper', 'bar']);
 export type SwatchGround = z.infer<typeof SwatchGround>;
 
-/** One patch of a pencil as an instrument read it: CIE Lab, D65, 2 degrees. */
+/** CIE Lab, D65, 2 degrees. */
+const LabColour = z
+  .tuple([z.number().min(-5).max(105), z.number().min(-150).max(150), z.number().min(-150).max(150)])
+  .readonly();
+
+/** One patch of a pencil as an instrument read it. */
 export const NewSwatch = z.object({
   id: z.string().min(6).max(80),
   paper: z.string().max(40),
   patch: PatchKind,
   ground: SwatchGround,
-  lab: z.tuple([z.number().min(-5).max(105), z.number().min(-150).max(150), z.number().min(-150).max(150)]).readonly(),
+  lab: LabColour,
+  /** Another pencil of which the same patch was laid over it, or null. */
+  over: Id.nullable().default(null),
 });
-export type NewSwatch = z.infer<typeof NewSwatch>;
+export type NewSwatch = z.input<typeof NewSwatch>;
 export const Swatch = NewSwatch.extend({ pencilId: Id, origin: Origin, at: Time });
 export type Swatch = z.infer<typeof Swatch>;
+
+/** How one paper takes pencil under this person's hand, as swatches say; see the layer model for each number. */
+export const PaperFit = z.object({
+  rough: z.number().min(0).max(3),
+  tooth: z.number().positive().max(10),
+  spread: z.number().positive().max(3),
+  slope: z.number().min(-3).max(4),
+  hand: z.partialRecord(z.enum(PRESSURES), z.number().positive().max(10)),
+});
+export const PencilFit = z.object({
+  laydown: z.number().positive().max(20),
+  scatter: z.number().positive().max(500),
+  masstone: LabColour,
+  /** How far model and readings still lie apart, CIEDE2000. */
+  apart: z.number().min(0),
+  doubtful: z.array(z.object({ patch: PatchKind, on: SwatchGround, lab: LabColour })),
+});
+
+/** What the swatches of a tray on one paper come to. */
+export const NewTrayFit = z.object({
+  fit: PaperFit,
+  pencils: z.array(z.object({ pencilId: Id, fit: PencilFit })).max(2000),
+});
+export type NewTrayFit = z.infer<typeof NewTrayFit>;
+export const TrayFit = NewTrayFit.extend({ paper: z.string().max(40), at: Time });
+export type TrayFit = z.infer<typeof TrayFit>;
 
 export const TOOL_KINDS = ['pen', 'blender', 'barrier', 'solvent', 'eraser', 'tip'] as const;
 

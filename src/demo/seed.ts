@@ -10,13 +10,13 @@ import type {
   RegionsMeta,
 } from '../contracts/index.ts';
 import { FORMS } from '../core/light/index.ts';
-import { swatchCards } from './maker/index.ts';
+import { overlayPatches, swatchCards } from './maker/index.ts';
 import { DEMO_PAGES, type DemoPage, type TrueForm, ferrySteps, markOf } from './pages/index.ts';
 import { type DemoPencil, demoPencils, demoTools } from './pencils/index.ts';
 import { beginBench, beginPalette, demoNotes, demoPractice, demoTrials } from './record/index.ts';
 
 /** Counted up when there is more to lay out; desks with an older edition get what they have not. */
-export const DEMO_EDITION = 2;
+export const DEMO_EDITION = 3;
 
 /** What laying out the demo needs of a desk. Everything put down is marked as demo; what is there already stays as it is. */
 export interface DemoDesk {
@@ -63,7 +63,7 @@ export async function seedDemo(desk: DemoDesk): Promise<boolean> {
   if (there === null || there >= DEMO_EDITION) return false;
   const pencils = demoPencils();
   await desk.addTray(DEMO_TRAY, 'Demo tray', pencils, demoTools);
-  await desk.addSwatches(swatchCards(pencils));
+  await desk.addSwatches([...swatchCards(pencils), ...overlayPatches(pencils)]);
   await desk.addPractice(demoPractice);
   await begin(desk, pencils);
   for (const page of [...DEMO_PAGES].reverse()) await desk.addSheet(sheetOf(page));

@@ -253,6 +253,43 @@ describe('trays', () => {
     );
   });
 
+  it('keep what swatches come to, one fit a paper, and refuse pencils of others and papers that are not known', async () => {
+    const { api } = await emptyDesk();
+    await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1')] });
+    const own = { laydown: 1.1, scatter: 2, masstone: [40, 10, 20], apart: 0.8, doubtful: [] };
+    const fit = (pencilId: string, rough = 0.4) => ({
+      fit: { rough, tooth: 1.1, spread: 0.7, slope: 0.8, hand: { light: 0.6 } },
+      pencils: [{ pencilId, fit: own }],
+    });
+    const put = (paper: string, body: object) => api.put(`/api/trays/my-pencils/fits/${paper}`).send(body);
+    await put('white-book', fit('pencil-K1'));
+    const { body } = await put('white-book', fit('pencil-K1', 0.5));
+    expect(body).to.have.length(1);
+    expect(body[0]).to.deep.include({ paper: 'white-book', ...fit('pencil-K1', 0.5) });
+    expect((await api.get('/api/trays/my-pencils/fits')).body).to.deep.equal(body);
+    expect((await put('white-book', fit('pencil-K9'))).body.sentence).to.contain('not in this tray');
+    expect((await put('felt', fit('pencil-K1'))).body.sentence).to.contain('not one that is known');
+    expect((await put('white-book', { ...fit('pencil-K1'), fit: {} })).status).to.equal(422);
+  });
+
+  it('keep the reading of a patch with another pencil over it, and give all that was read on a paper', async () => {
+    const { api } = await emptyDesk();
+    await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1'), pencil('K2')] });
+    const swatch = (id: string, over: string | null, paper = 'white-book') => ({
+      ...{ id, over, paper, patch: 'medium', ground: 'paper', lab: [60, 5, 20] },
+    });
+    const add = (body: object) => api.post('/api/trays/my-pencils/pencils/pencil-K1/swatches').send(body);
+    await add(swatch('patch-1', null));
+    await add(swatch('patch-2', 'pencil-K2'));
+    await add(swatch('patch-3', null, 'kraft-card'));
+    expect((await add(swatch('patch-4', 'pencil-K7'))).status).to.equal(404);
+    const { body } = await api.get('/api/trays/my-pencils/swatches/white-book');
+    expect(body.map(({ id, over }: { id: string; over: string | null }) => [id, over])).to.deep.equal([
+      ['patch-1', null],
+      ['patch-2', 'pencil-K2'],
+    ]);
+  });
+
   it('refuse pencils of a type that is not known, and an empty list', async () => {
     const { api } = await emptyDesk();
     const odd = await api

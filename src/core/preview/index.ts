@@ -2,5 +2,6 @@
 export { type ToneTable, TONE_STEPS, toneTables } from './tone-tables.ts';
 export { type PreviewSource, type PreviewWindow, renderPreview } from './render-preview.ts';
 export { rampStrip } from './ramp-strip.ts';
+export { groundPatch } from './ground-patch.ts';
 export { laydownStrip } from './laydown-strip.ts';
 export { HUB, RIM_CHROMA, wheelDisc } from './wheel-disc.ts';

@@ -3,7 +3,15 @@ import { type NewSwatch, PATCHES } from '../../contracts/index.ts';
 import { labOfHex, spectrumOfLab } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { seededRandom } from '../../core/random/index.ts';
-import { type MadePaper, type MadePencil, hashOf, layPatch, makePencil, readPatch } from './hidden-maker.ts';
+import {
+  type MadePaper,
+  type MadePencil,
+  hashOf,
+  layOverlay,
+  layPatch,
+  makePencil,
+  readPatch,
+} from './hidden-maker.ts';
 
 export {
   type MadeLayer,
@@ -48,6 +56,22 @@ export function made({ id, colour, type, opacity }: Labelled): MadePencil {
 export function madePaper(id: string): MadePaper {
   const { tint, rough } = paperById(id);
   return { tint: spectrumOfLab(labOfHex(tint)), rough };
+}
+
+/** Patches that were laid over each other: a medium one of each pencil with one of the next of its type over it. */
+export function overlayPatches(pencils: readonly Labelled[]): (NewSwatch & { pencilId: string; over: string })[] {
+  const makers = pencils.map(made);
+  return SWATCH_PAPERS.flatMap((paper) =>
+    pencils.slice(0, -1).flatMap((below, i) => {
+      const above = pencils[i + 1];
+      if (above.type !== below.type) return [];
+      const id = `${below.id}-${paper}-overlay`.replaceAll('-book', '').replaceAll('-sheet', '');
+      const layers = [i, i + 1].map((k) => ({ pencil: makers[k], patch: 'medium' as const }));
+      const lab = readPatch(layOverlay(layers, madePaper(paper)), READING_NOISE, seededRandom(hashOf(id)));
+      const patch = { paper, patch: 'medium' as const, ground: 'paper' as const };
+      return [{ id, pencilId: below.id, over: above.id, ...patch, lab }];
+    }),
+  );
 }
 
 /** The swatch cards of some pencils on each of two papers, as they were read. */

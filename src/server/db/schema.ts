@@ -5,6 +5,7 @@ import {
   integer,
   jsonb,
   pgTable,
+  primaryKey,
   real,
   serial,
   text,
@@ -17,6 +18,7 @@ import type {
   NewPracticeSeries,
   NewSwatch,
   NewTool,
+  NewTrayFit,
   NewTrial,
   Plan,
   PlanChange,
@@ -92,10 +94,25 @@ export const swatches = pgTable(
     patch: text('patch').$type<NewSwatch['patch']>().notNull(),
     ground: text('ground').$type<NewSwatch['ground']>().notNull(),
     lab: jsonb('lab').$type<NewSwatch['lab']>().notNull(),
+    over: text('over').references(() => pencils.id),
     origin: origin(),
     at: now('at'),
   },
   (t) => [index('swatches_pencil').on(t.pencilId)],
+);
+
+/** What the swatches of a tray on one paper come to; made anew whenever it is asked for. */
+export const trayFits = pgTable(
+  'tray_fits',
+  {
+    trayId: text('tray_id')
+      .notNull()
+      .references(() => trays.id),
+    paper: text('paper').notNull(),
+    content: jsonb('content').$type<NewTrayFit>().notNull(),
+    at: now('at'),
+  },
+  (t) => [primaryKey({ columns: [t.trayId, t.paper] })],
 );
 
 export const sheets = pgTable('sheets', {

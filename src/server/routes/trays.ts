@@ -1,7 +1,7 @@
 import { Router } from 'express';
-import { AddPencils, CopyPencils, NewSwatch, PencilEdit } from '../../contracts/index.ts';
+import { AddPencils, CopyPencils, NewSwatch, NewTrayFit, PencilEdit } from '../../contracts/index.ts';
 import { type Database } from '../db/open-database.ts';
-import { addSwatch, listSwatches, listTools } from '../services/swatches.ts';
+import { addSwatch, listFits, listSwatches, listSwatchesOn, listTools, storeFit } from '../services/swatches.ts';
 import { addPencils, copyPencils, editPencil, listPencils, listTrays } from '../services/trays.ts';
 import { bodyOf, json } from './handle.ts';
 
@@ -31,6 +31,18 @@ export function trayRoutes(db: Database): Router {
   router.get(
     '/:id/tools',
     json((request) => listTools(db, request.params.id)),
+  );
+  router.get(
+    '/:id/swatches/:paper',
+    json(({ params }) => listSwatchesOn(db, params.id, params.paper)),
+  );
+  router.get(
+    '/:id/fits',
+    json(({ params }) => listFits(db, params.id)),
+  );
+  router.put(
+    '/:id/fits/:paper',
+    json(({ params, body }) => storeFit(db, params.id, params.paper, NewTrayFit.parse(body))),
   );
   router.get(
     '/:id/pencils/:pencilId/swatches',

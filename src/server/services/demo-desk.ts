@@ -21,6 +21,7 @@ import {
   stepLog,
   swatches,
   tools,
+  trayFits,
   trays,
   trials,
 } from '../db/schema.ts';
@@ -189,6 +190,7 @@ export async function removeDemo(db: Database): Promise<DemoState> {
     if (!user) {
       const lying = tx.select({ id: pencils.id }).from(pencils).where(eq(pencils.trayId, DEMO_TRAY));
       await tx.delete(swatches).where(inArray(swatches.pencilId, lying));
+      await tx.delete(trayFits).where(eq(trayFits.trayId, DEMO_TRAY));
       await tx.delete(tools).where(eq(tools.trayId, DEMO_TRAY));
       await tx.delete(pencils).where(eq(pencils.trayId, DEMO_TRAY));
       await tx.delete(trays).where(eq(trays.id, DEMO_TRAY));

@@ -1,9 +1,10 @@
 import { and, asc, eq } from 'drizzle-orm';
-import type { NewSwatch, Swatch, Tool } from '../../contracts/index.ts';
+import type { NewSwatch, NewTrayFit, Swatch, Tool, TrayFit } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
-import { pencils, swatches, tools } from '../db/schema.ts';
+import { pencils, swatches, tools, trayFits } from '../db/schema.ts';
 import { Refused, found } from '../refused.ts';
+import { listPencils } from './trays.ts';
 
 /** Every patch of a pencil that an instrument has read, in the order in which they were read. */
 export async function listSwatches(db: Querying, trayId: string, pencilId: string): Promise<Swatch[]> {
@@ -16,21 +17,60 @@ export async function listSwatches(db: Querying, trayId: string, pencilId: strin
   return rows.map(({ at, ...row }) => ({ ...row, at: at.toISOString() }));
 }
 
+/** Every patch of a tray's pencils that was read on one paper. */
+export async function listSwatchesOn(db: Querying, trayId: string, paper: string): Promise<Swatch[]> {
+  const rows = await db
+    .select({ swatch: swatches })
+    .from(swatches)
+    .innerJoin(pencils, eq(pencils.id, swatches.pencilId))
+    .where(and(eq(pencils.trayId, trayId), eq(swatches.paper, paper)))
+    .orderBy(asc(pencils.place), asc(swatches.at), asc(swatches.id));
+  return rows.map(({ swatch: { at, ...row } }) => ({ ...row, at: at.toISOString() }));
+}
+
+/** What the swatches of a tray come to, one for each paper that was fitted. */
+export async function listFits(db: Querying, trayId: string): Promise<TrayFit[]> {
+  const rows = await db.select().from(trayFits).where(eq(trayFits.trayId, trayId)).orderBy(asc(trayFits.paper));
+  return rows.map(({ paper, content, at }) => ({ ...content, paper, at: at.toISOString() }));
+}
+
+/** Keeps what the swatches of a tray on one paper come to, in place of what was kept before. */
+export async function storeFit(db: Database, trayId: string, paper: string, content: NewTrayFit): Promise<TrayFit[]> {
+  return db.transaction(async (tx) => {
+    knownPaper(paper);
+    const own = new Set((await listPencils(tx, trayId)).map(({ id }) => id));
+    if (content.pencils.some(({ pencilId }) => !own.has(pencilId))) {
+      throw new Refused(422, 'These swatches belong to pencils that are not in this tray.');
+    }
+    const at = new Date();
+    await tx
+      .insert(trayFits)
+      .values({ trayId, paper, content, at })
+      .onConflictDoUpdate({ target: [trayFits.trayId, trayFits.paper], set: { content, at } });
+    return listFits(tx, trayId);
+  });
+}
+
 /** Keeps the reading of a patch. The same reading sent twice stands once. */
 export async function addSwatch(db: Database, trayId: string, pencilId: string, swatch: NewSwatch): Promise<Swatch[]> {
   return db.transaction(async (tx) => {
     await pencilOf(tx, trayId, pencilId);
-    try {
-      paperById(swatch.paper);
-    } catch {
-      throw new Refused(422, 'The paper of this swatch is not one that is known here.');
-    }
+    knownPaper(swatch.paper);
+    if (swatch.over) await pencilOf(tx, trayId, swatch.over);
     await tx
       .insert(swatches)
       .values({ ...swatch, pencilId, origin: 'own' })
       .onConflictDoNothing();
     return listSwatches(tx, trayId, pencilId);
   });
+}
+
+function knownPaper(id: string): void {
+  try {
+    paperById(id);
+  } catch {
+    throw new Refused(422, 'The paper of this swatch is not one that is known here.');
+  }
 }
 
 async function pencilOf(db: Querying, trayId: string, pencilId: string) {

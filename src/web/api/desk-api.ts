@@ -11,6 +11,7 @@ import type {
   NewNote,
   NewPencil,
   NewSwatch,
+  NewTrayFit,
   Notebook,
   Pencil,
   PencilEdit,
@@ -27,6 +28,7 @@ import type {
   Swatch,
   Tool,
   Tray,
+  TrayFit,
 } from '../../contracts/index.ts';
 
 import { withChangesUnderWay } from './changes-under-way.ts';
@@ -38,7 +40,7 @@ type OnTray<T> = { trayId: string } & T;
 export const deskApi = createApi({
   reducerPath: 'deskApi',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'demo', 'references'],
+  tagTypes: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'fits', 'demo', 'references'],
   endpoints: (build) => {
     const sheetMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown; method?: string }) =>
       build.mutation<SheetState, T>({
@@ -122,13 +124,24 @@ export const deskApi = createApi({
         query: ({ trayId, pencilId }) => `/trays/${trayId}/pencils/${pencilId}/swatches`,
         providesTags: (_result, _error, { pencilId }) => [{ type: 'swatches', id: pencilId }],
       }),
+      swatchesOn: build.query<Swatch[], OnTray<{ paper: string }>>({
+        query: ({ trayId, paper }) => `/trays/${trayId}/swatches/${encodeURIComponent(paper)}`,
+        providesTags: ['swatches'],
+      }),
+      fits: build.query<TrayFit[], string>({ query: (trayId) => `/trays/${trayId}/fits`, providesTags: ['fits'] }),
+      storeFit: build.mutation<TrayFit[], OnTray<{ paper: string; fit: NewTrayFit }>>({
+        query: ({ trayId, paper, fit }) => ({
+          ...{ url: `/trays/${trayId}/fits/${encodeURIComponent(paper)}`, method: 'PUT', body: fit },
+        }),
+        invalidatesTags: ['fits'],
+      }),
       addSwatch: build.mutation<Swatch[], OnTray<{ pencilId: string; swatch: NewSwatch }>>({
         query: ({ trayId, pencilId, swatch }) => ({
           url: `/trays/${trayId}/pencils/${pencilId}/swatches`,
           method: 'POST',
           body: swatch,
         }),
-        invalidatesTags: (_result, _error, { pencilId }) => [{ type: 'swatches', id: pencilId }],
+        invalidatesTags: ['swatches'],
       }),
       subjects: build.query<Subject[], 'scanner' | 'camera'>({
         query: (device) => `/devices/${device}/subjects`,
@@ -165,11 +178,11 @@ export const deskApi = createApi({
       demo: build.query<DemoState, void>({ query: () => '/demo', providesTags: ['demo', 'shelf'] }),
       removeDemo: build.mutation<DemoState, void>({
         query: () => ({ url: '/demo', method: 'DELETE' }),
-        invalidatesTags: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'demo'],
+        invalidatesTags: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'fits', 'demo'],
       }),
       putDemoBack: build.mutation<DemoState, void>({
         query: () => ({ url: '/demo', method: 'PUT' }),
-        invalidatesTags: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'demo'],
+        invalidatesTags: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'fits', 'demo'],
       }),
       bench: build.query<BenchState, string>({ query: (sheetId) => `/sheets/${sheetId}/bench` }),
       storeBench: benchMutation<OnSheet<{ plan: NewBenchPlan }>>(({ sheetId, plan }) => ({
@@ -215,6 +228,9 @@ export const {
   useToolsQuery,
   useSwatchesQuery,
   useAddSwatchMutation,
+  useSwatchesOnQuery,
+  useFitsQuery,
+  useStoreFitMutation,
   useSubjectsQuery,
   useReadMeterMutation,
   useNotebookQuery,

@@ -1,18 +1,20 @@
 import { X } from 'lucide-react';
 import { useMemo } from 'react';
-import { PATCHES, type Pencil, type Swatch } from '../../contracts/index.ts';
+import { PATCHES, type Pencil, type Swatch, type TrayFit } from '../../contracts/index.ts';
 import { deltaE2000, hexOfLab, labOfHex } from '../../core/colour/index.ts';
 import { paperById, pencilTypeById } from '../../core/laydown/index.ts';
-import { useSwatchesQuery } from '../api/desk-api.ts';
+import { useFitsQuery, usePencilsQuery, useSwatchesQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Laydown, Notice, Why } from '../parts/index.ts';
 import { ReadPatch } from './read-patch.tsx';
 import { predictedPatch } from './predicted-patch.ts';
+import { WhatComesNear } from './what-comes-near.tsx';
 
 const PATCH_WORDS = { light: 'light', medium: 'medium', firm: 'firm', full: 'firm, firm, burnish' } as const;
 
 /** What is known of one pencil: how it looks, how worn it is, and what instruments have read of it. */
 export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper: string; onClose(): void }) {
+  const { data: pencils = [] } = usePencilsQuery(pencil.trayId);
   const { code, name, ownName, set, barrel, note } = pencil;
   return (
     <section aria-label={`About ${code}`} className="border-b border-rule pb-4">
@@ -57,6 +59,7 @@ export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper:
       </dl>
       <Measured pencil={pencil} paper={paper} />
       <ReadPatch pencil={pencil} paper={paper} />
+      <WhatComesNear target={null} of={pencil} pencils={pencils} paper={paper} />
     </section>
   );
 }
@@ -77,7 +80,12 @@ function Fact({ name, value }: { name: string; value: string }) {
 /** Each patch that was read beside what the layer model says of it. */
 function Measured({ pencil, paper }: { pencil: Pencil; paper: string }) {
   const { data: swatches, error } = useSwatchesQuery({ trayId: pencil.trayId, pencilId: pencil.id });
-  const onThis = useMemo(() => (swatches ?? []).filter((swatch) => swatch.paper === paper), [swatches, paper]);
+  const { data: fits = [] } = useFitsQuery(pencil.trayId);
+  const onThis = useMemo(
+    () => (swatches ?? []).filter((swatch) => swatch.paper === paper && !swatch.over),
+    [swatches, paper],
+  );
+  const fit = fits.find((each) => each.paper === paper);
   const others = [...new Set((swatches ?? []).map((swatch) => swatch.paper))].filter((id) => id !== paper);
   if (error) return <Notice kind="refused">{sentenceOf(error)}</Notice>;
   if (!swatches) return <p className="mt-3 text-soft">looking for its swatches …</p>;
@@ -85,7 +93,7 @@ function Measured({ pencil, paper }: { pencil: Pencil; paper: string }) {
     <div className="mt-4">
       <h3 className="text-[1.02rem]">Measured swatches</h3>
       {onThis.length > 0 ? (
-        <SwatchTable pencil={pencil} swatches={onThis} />
+        <SwatchTable pencil={pencil} swatches={onThis} fit={fit} />
       ) : (
         <p className="text-[0.95rem] text-soft">
           None on {paperById(paper).name} yet, so its colours here are declared, not measured.
@@ -105,10 +113,12 @@ function placeOf({ patch, ground }: Swatch): number {
   return PATCHES.indexOf(patch) + (ground === 'bar' ? PATCHES.length : 0);
 }
 
-function SwatchTable({ pencil, swatches }: { pencil: Pencil; swatches: readonly Swatch[] }) {
+function SwatchTable(props: { pencil: Pencil; swatches: readonly Swatch[]; fit: TrayFit | undefined }) {
+  const { pencil, swatches, fit } = props;
+  const isFitted = fit?.pencils.some(({ pencilId }) => pencilId === pencil.id) ?? false;
   const inTurn = [...swatches].sort((p, q) => placeOf(p) - placeOf(q));
   const rows = inTurn.map((swatch) => {
-    const predicted = predictedPatch(pencil, swatch);
+    const predicted = predictedPatch(pencil, swatch, fit);
     return { ...swatch, predicted, differs: deltaE2000(swatch.lab, predicted) };
   });
   const mean = rows.reduce((sum, row) => sum + row.differs, 0) / rows.length;
@@ -147,10 +157,13 @@ function SwatchTable({ pencil, swatches }: { pencil: Pencil; swatches: readonly 
         </tbody>
       </table>
       <p className="mt-1 text-[0.95rem]">
-        Reading and prediction lie {mean.toFixed(1)} apart on average.{' '}
+        {isFitted ? 'Fitted' : 'Declared'}: reading and prediction lie {mean.toFixed(1)} apart on average.{' '}
         <Why of="how far apart">
-          CIEDE2000 between the colour that was read and the layer model’s for a pencil of this type with the declared
-          colour {pencil.colour} (L* {labOfHex(pencil.colour)[0].toFixed(0)}). About 1 is just to be seen.
+          CIEDE2000 between the colour that was read and the layer model’s for a pencil of this type{' '}
+          {isFitted
+            ? 'as it was fitted to these swatches, in the hand that laid them'
+            : `with the declared colour ${pencil.colour} (L* ${labOfHex(pencil.colour)[0].toFixed(0)}), read but not fitted yet`}
+          . About 1 is just to be seen.
         </Why>
       </p>
     </>

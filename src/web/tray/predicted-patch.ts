@@ -1,33 +1,29 @@
-import type { Pencil, Swatch } from '../../contracts/index.ts';
+import type { Pencil, Swatch, TrayFit } from '../../contracts/index.ts';
 import { type Lab, labOfHex } from '../../core/colour/index.ts';
 import {
-  MASSTONE_PASSES,
-  type Pressure,
-  bareGround,
-  layPasses,
+  type PaperFit,
+  fittedOptics,
   paperById,
   pencilOptics,
+  predictedPatch as ofModel,
 } from '../../core/laydown/index.ts';
 
-/** The black bar printed on a swatch card. */
-const BAR = '#3b3a3a';
-const PASSES: Readonly<Record<Swatch['patch'], readonly Pressure[]>> = {
-  light: ['light'],
-  medium: ['medium'],
-  firm: ['firm'],
-  full: MASSTONE_PASSES,
-};
-
-/** What the layer model says a patch of this pencil looks like. */
+/**
+ * What the layer model says a patch of this pencil looks like.
+ * @param fitted what the swatches of its tray on this paper come to, if they were fitted and the pencil among them
+ */
 export function predictedPatch(
-  { colour, type, opacity }: Pick<Pencil, 'colour' | 'type' | 'opacity'>,
+  pencil: Pick<Pencil, 'id' | 'colour' | 'type' | 'opacity'>,
   { paper, patch, ground }: Pick<Swatch, 'paper' | 'patch' | 'ground'>,
+  fitted?: TrayFit,
 ): Lab {
-  const pencil = pencilOptics({ masstone: labOfHex(colour), type, opacity: opacity ?? undefined });
+  const declared = { masstone: labOfHex(pencil.colour), type: pencil.type, opacity: pencil.opacity ?? undefined };
   const sheet = paperById(paper);
-  const under = bareGround(ground === 'bar' ? { ...sheet, tint: BAR } : sheet);
-  return layPasses(
-    under,
-    PASSES[patch].map((pressure) => ({ pencil, pressure })),
-  ).lab;
+  const own = fitted?.pencils.find(({ pencilId }) => pencilId === pencil.id);
+  if (fitted && own) {
+    return ofModel(fittedOptics(declared, own.fit, sheet, fitted.fit), sheet, fitted.fit, { patch, on: ground });
+  }
+  const { rough, tooth } = sheet;
+  const asDeclared: PaperFit = { rough, tooth, spread: 1, slope: 0, hand: {} };
+  return ofModel(pencilOptics(declared), sheet, asDeclared, { patch, on: ground });
 }

@@ -9,10 +9,12 @@ import { Failed, Waiting } from '../desk/failed.tsx';
 import { Header } from '../desk/header.tsx';
 import { Button, Choice, Pick } from '../parts/index.ts';
 import { BringPencils } from './bring-pencils.tsx';
+import { FitSwatches } from './fit-swatches.tsx';
 import { LaidOut } from './laid-out.tsx';
 import { PencilTable } from './pencil-table.tsx';
 import { PencilFacts } from './pencil-facts.tsx';
 import { Tools } from './tools.tsx';
+import { WhatIsMissing } from './what-is-missing.tsx';
 import { matchesWords } from './search.ts';
 
 type View = 'laid out' | 'table';
@@ -129,6 +131,8 @@ export function TrayScreen() {
             <PencilFacts key={chosen.id} pencil={chosen} paper={paper} onClose={() => setParam('pencil', '')} />
           )}
           <TrayChooser trayId={trayId} sheetId={sheetId} />
+          <FitSwatches key={`${trayId} ${paper}`} trayId={trayId} pencils={pencils} paper={paper} />
+          <WhatIsMissing trayId={trayId} pencils={pencils} paper={paper} />
           <BringPencils trayId={trayId} />
         </aside>
       </main>

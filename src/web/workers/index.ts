@@ -1,13 +1,13 @@
 /** workers: the threads that heavy work runs on, and how a job is started, watched and cancelled. */
-import { type Remote, proxy, wrap } from 'comlink';
-import { nanoid } from 'nanoid';
-import { type Outcome, type Report } from './jobs.ts';
+import { type Remote, wrap } from 'comlink';
 import { type PageWorker } from './page.worker.ts';
 import { type PencilWorker } from './pencil.worker.ts';
 import { type PhotoWorker } from './photo.worker.ts';
 
+export { type Job, startJob } from './start-job.ts';
+export { useJob } from './use-job.ts';
 export { greysApart } from './greys-apart.ts';
-export type { LaidPencil } from './pencil.worker.ts';
+export type { LaidPencil, TrialStep } from './pencil.worker.ts';
 export type { PreviewRequest } from './page.worker.ts';
 
 export const pageWorker: Remote<PageWorker> = wrap(
@@ -31,20 +31,4 @@ export function restPhotoWorker(): void {
   photoThread?.terminate();
   photoThread = null;
   photos = null;
-}
-
-/** A job under way. */
-export interface Job<T> {
-  outcome: Promise<Outcome<T>>;
-  cancel(): void;
-}
-
-/** Starts a job on a worker that takes a job id first and a progress report last. */
-export function startJob<T>(
-  worker: { cancel(jobId: string): unknown },
-  start: (jobId: string, report: Report) => Promise<Outcome<T>>,
-  report: Report,
-): Job<T> {
-  const jobId = nanoid(8);
-  return { outcome: start(jobId, proxy(report)), cancel: () => void worker.cancel(jobId) };
 }

@@ -1,11 +1,36 @@
 import { expose, transfer } from 'comlink';
 import { type SequenceOptions, type Step, sequence } from '../../core/bench/index.ts';
 import { type Lab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
-import { type PencilOptics, bareGround, paperById, pencilOptics } from '../../core/laydown/index.ts';
+import {
+  type OverlayReading,
+  type Pass,
+  type PencilOptics,
+  type Pressure,
+  type ReadPencil,
+  type ToolPass,
+  bareGround,
+  fitCard,
+  layPasses,
+  paperById,
+  pencilOptics,
+  remarksOn,
+} from '../../core/laydown/index.ts';
 import { type Preferences, type SheetSummary, proposePalettes } from '../../core/palette/index.ts';
-import { laydownStrip, rampStrip, toneTables, wheelDisc } from '../../core/preview/index.ts';
+import { groundPatch, laydownStrip, rampStrip, toneTables, wheelDisc } from '../../core/preview/index.ts';
 import { type Recipe, type RegionContext, checkRecipe, toothAfter } from '../../core/recipe/index.ts';
-import { type TrayPencil, onPaper } from '../../core/tray/index.ts';
+import { breather } from '../../core/run/index.ts';
+import {
+  type TrayPencil,
+  convertSet,
+  differenceInWords,
+  labAt,
+  layTray,
+  layeringsNear,
+  mostHelpful,
+  nearestPencils,
+  onPaper,
+  whatIsMissing,
+} from '../../core/tray/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
 /** A pencil as it comes out on a paper, without what only the model needs. */
@@ -16,6 +41,9 @@ export interface LaidPencil {
   wheelAngle: number;
   chroma: number;
 }
+
+/** One pass of a trial patch: a pencil by its id, or a tool. */
+export type TrialStep = { pencil: string; pressure: Pressure } | ToolPass;
 
 const optics = new Map<string, PencilOptics>();
 
@@ -77,6 +105,97 @@ const api = {
     });
   },
 
+  /** What the swatches of a tray on one paper come to. */
+  fitSwatches(
+    jobId: string,
+    paperId: string,
+    pencils: readonly ReadPencil[],
+    overlays: readonly OverlayReading[],
+    report: Report,
+  ) {
+    return outcomeOf(() => fitCard(paperById(paperId), pencils, overlays, runOf(jobId, report)));
+  },
+
+  /** The colour of one pass of a pencil at a pressure. */
+  laidAt(pencil: TrayPencil, paperId: string, pressure: Pressure): Lab {
+    return layPasses(bareGround(paperById(paperId)), [{ pencil: opticsOf(pencil), pressure }]).lab;
+  },
+
+  /** The pencils nearest to a colour at a pressure, and layerings that come nearer than any of them. */
+  near(target: Lab, pencils: readonly TrayPencil[], paperId: string, pressure: Pressure, limit: number) {
+    const tray = layTray(pencils, paperById(paperId), {}, solved(pencils));
+    const singles = nearestPencils(target, tray, pressure, limit).map(({ index, lab, deltaE }) => ({
+      ...{ id: pencils[index].id, lab, deltaE, differs: differenceInWords(lab, target) },
+    }));
+    const least = singles[0]?.deltaE ?? Infinity;
+    const layerings = layeringsNear(target, tray, limit)
+      .filter(({ deltaE }) => deltaE < least)
+      .map(({ layers, ...layering }) => ({
+        ...layering,
+        layers: layers.map(({ index, pressure: at }) => ({ id: pencils[index].id, pressure: at })),
+      }));
+    return { singles, layerings };
+  },
+
+  /** What stands in for each pencil of one set in another. */
+  convert(
+    jobId: string,
+    from: readonly TrayPencil[],
+    to: readonly TrayPencil[],
+    paperId: string,
+    pressure: Pressure,
+    report: Report,
+  ) {
+    const run = runOf(jobId, report);
+    const breathe = breather(run);
+    const lay = (pencils: readonly TrayPencil[]) => layTray(pencils, paperById(paperId), {}, solved(pencils));
+    return outcomeOf(async () => {
+      const [own, other] = [lay(from), lay(to)];
+      const found = [];
+      for (const conversion of convertSet(own, other, pressure)) {
+        found.push({
+          id: from[conversion.from].id,
+          near: conversion.near && { id: to[conversion.near.index].id, deltaE: conversion.near.deltaE },
+          closeness: conversion.closeness,
+          differs: conversion.differs,
+          layering: conversion.layering && {
+            deltaE: conversion.layering.deltaE,
+            layers: conversion.layering.layers.map(({ index, pressure: at }) => ({ id: to[index].id, pressure: at })),
+          },
+        });
+        await breathe(found.length / from.length, 'looking for what comes nearest');
+      }
+      return found;
+    });
+  },
+
+  /** Holes and twins of a tray, and which pencil of others would help most with what the tray has not. */
+  missing(pencils: readonly TrayPencil[], others: readonly TrayPencil[], paperId: string) {
+    const lay = (some: readonly TrayPencil[]) => layTray(some, paperById(paperId), {}, solved(some));
+    const [own, other] = [lay(pencils), lay(others)];
+    const { hues, values, twice } = whatIsMissing(own);
+    const wanted = others.map((_, index) => ({ lab: labAt(other.labs.firm, index), weight: 1 }));
+    return {
+      ...{ hues, values },
+      twice: twice.map(({ a, b, deltaE }) => ({ a: pencils[a].id, b: pencils[b].id, deltaE })),
+      helpful: mostHelpful(own, other, wanted, 3).map(({ index, gain }) => ({ id: others[index].id, gain })),
+    };
+  },
+
+  /** What stands after each of some passes laid on a trial patch; pencils by their optics, tools by name. */
+  trial(pencils: readonly TrayPencil[], paperId: string, steps: readonly TrialStep[], size: number) {
+    const byId = new Map(pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
+    const passes = steps.map((step): Pass | ToolPass =>
+      'pencil' in step ? { pencil: byId.get(step.pencil)!, pressure: step.pressure } : step,
+    );
+    return outcomeOf(() => {
+      const ground = bareGround(paperById(paperId));
+      const { after, ground: last } = layPasses(ground, passes);
+      const picture = groundPatch(last, size);
+      return { after, picture, remarks: remarksOn(ground, passes) };
+    });
+  },
+
   sequence(jobId: string, steps: readonly Step[], options: SequenceOptions, report: Report) {
     return outcomeOf(() => sequence(steps, options, runOf(jobId, report)));
   },
@@ -85,7 +204,11 @@ export type PencilWorker = typeof api;
 expose(api);
 
 function laid(pencils: readonly TrayPencil[], paper: string) {
-  return onPaper(pencils, paperById(paper), new Map(pencils.map((pencil) => [pencil.id, opticsOf(pencil)])));
+  return onPaper(pencils, paperById(paper), solved(pencils));
+}
+
+function solved(pencils: readonly TrayPencil[]): Map<string, PencilOptics> {
+  return new Map(pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
 }
 
 function opticsOf({ masstone, type, opacity }: TrayPencil): PencilOptics {

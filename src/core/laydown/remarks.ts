@@ -1,0 +1,52 @@
+import { deltaE2000, labOfSpectrum } from '../colour/index.ts';
+import { type Ground, seen } from './ground.ts';
+import { type Pass, type ToolPass, layPasses } from './lay-passes.ts';
+import { type Hand, pressOf } from './pressure.ts';
+import { toolById } from './tools/index.ts';
+
+/** Share of the tooth left below which paper hardly takes any more, and below which it is told that it will soon. */
+const HARDLY = 0.12;
+const SOON = 0.3;
+/** A pass that changes less than this, CIEDE2000, is not seen. */
+const UNSEEN = 0.7;
+const FIRM = 0.75;
+
+/**
+ * What is worth saying of each pass laid on a ground: that it made no difference, uses up the paper, comes too early or
+ * wants care. Several sentences a pass, or none.
+ * @throws RangeError as layPasses does
+ */
+export function remarksOn(ground: Ground, passes: readonly (Pass | ToolPass)[], hand: Hand = {}): string[][] {
+  let before = ground;
+  return passes.map((pass, i) => {
+    const after = layPasses(before, [pass], hand).ground;
+    const remarks = [...ofPass(pass, before, after), ...ofTooth(before, after)];
+    const pencilLater = passes.slice(i + 1).some((later) => 'pencil' in later);
+    if ('pencil' in pass && pencilLater && pressOf(pass.pressure, hand) > FIRM) {
+      remarks.push('Pressing hard this early leaves little for the passes after it.');
+    }
+    before = after;
+    return remarks;
+  });
+}
+
+function ofPass(pass: Pass | ToolPass, before: Ground, after: Ground): string[] {
+  const remarks: string[] = [];
+  const apart = deltaE2000(labOfSpectrum(seen(before)), labOfSpectrum(seen(after)));
+  if ('tool' in pass) {
+    const { caution, id } = toolById(pass.tool);
+    if (caution) remarks.push(caution);
+    if (id === 'drying' && !before.wet) remarks.push('It was dry already.');
+    if (id !== 'drying' && id !== 'wax-barrier' && apart < UNSEEN) remarks.push('It made no difference to be seen.');
+  } else if (apart < UNSEEN) {
+    remarks.push('It made no difference to be seen.');
+  }
+  return remarks;
+}
+
+function ofTooth(before: Ground, after: Ground): string[] {
+  const [was, left] = [1 - before.filled, 1 - after.filled];
+  if (left < HARDLY && was >= HARDLY) return ['The tooth is full: this place hardly takes any more pencil.'];
+  if (left < SOON && was >= SOON) return ['The tooth is filling up: two or three more passes at most.'];
+  return [];
+}

@@ -1,0 +1,112 @@
+import { format } from 'date-fns';
+import { toast } from 'sonner';
+import type { Pencil, TrayFit } from '../../contracts/index.ts';
+import { labOfHex } from '../../core/colour/index.ts';
+import { type CardFit, PRESSURES, paperById } from '../../core/laydown/index.ts';
+import { useFitsQuery, useStoreFitMutation, useSwatchesOnQuery } from '../api/desk-api.ts';
+import { sentenceOf } from '../api/sentence.ts';
+import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
+import { pencilWorker, useJob } from '../workers/index.ts';
+
+/** What the swatches of a tray say of a paper, of the hand that laid them, and of each pencil. */
+export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencils: readonly Pencil[]; paper: string }) {
+  const { data: swatches, error } = useSwatchesOnQuery({ trayId, paper });
+  const { data: fits = [] } = useFitsQuery(trayId);
+  const [store] = useStoreFitMutation();
+  const { now, start, cancel } = useJob<CardFit>(pencilWorker, 'looking at the swatches');
+  const fit = fits.find((each) => each.paper === paper);
+  const { name } = paperById(paper);
+  const run = async () => {
+    const read = pencils.filter((pencil) => swatches?.some(({ pencilId }) => pencilId === pencil.id));
+    const placeOf = new Map(read.map(({ id }, i) => [id, i]));
+    const own = read.map((pencil) => ({
+      declared: {
+        masstone: labOfHex(pencil.colour),
+        type: pencil.type,
+        opacity: pencil.opacity ?? undefined,
+      },
+      readings: (swatches ?? [])
+        .filter((swatch) => swatch.pencilId === pencil.id && !swatch.over)
+        .map(({ patch, ground, lab }) => ({ patch, on: ground, lab })),
+    }));
+    const overlays = (swatches ?? []).flatMap(({ pencilId, over, patch, ground, lab }) => {
+      const [below, above] = [placeOf.get(pencilId), over ? placeOf.get(over) : undefined];
+      return below === undefined || above === undefined || patch !== 'medium' || ground !== 'paper'
+        ? []
+        : [{ below, above, lab }];
+    });
+    const found = await start((jobId, report) => pencilWorker.fitSwatches(jobId, paper, own, overlays, report));
+    if (!found) return;
+    const content = {
+      fit: found.paper,
+      pencils: found.pencils.flatMap((each, i) => (each ? [{ pencilId: read[i].id, fit: each }] : [])),
+    };
+    const { error: refused } = await store({ trayId, paper, fit: content });
+    if (refused) toast.error(sentenceOf(refused));
+    else toast(`${content.pencils.length} pencils are fitted to their swatches on ${name}.`);
+  };
+  if (pencils.length === 0) return null;
+  return (
+    <Section title="How sure these colours are">
+      {error && <Notice kind="refused">{sentenceOf(error)}</Notice>}
+      {swatches?.length === 0 && (
+        <p className="text-[0.95rem]">
+          All are declared: no swatch has been read on {name}. Expect what comes out to differ clearly, by 4 to 8.{' '}
+          <Why of="by how much">
+            CIEDE2000, about 1 is just seen. On the demo’s pencils, declared colours miss single passes by about 4 and
+            two passes over each other by about 7.
+          </Why>
+        </p>
+      )}
+      {fit && <FittedPaper fit={fit} />}
+      {swatches && swatches.length > 0 && now.state !== 'working' && (
+        <Button look={fit ? 'plain' : 'strong'} className="mt-2 w-full" onClick={() => void run()}>
+          {fit ? 'Fit again' : 'Fit'} to {swatches.length} swatches on this paper
+        </Button>
+      )}
+      {now.state === 'working' && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}
+      {now.state === 'refused' && <Notice kind="refused">{now.sentence}</Notice>}
+    </Section>
+  );
+}
+
+/** What was found of the paper and the hand, in a few numbers. */
+function FittedPaper({ fit: { fit, pencils, at } }: { fit: TrayFit }) {
+  const apart = pencils.map(({ fit: own }) => own.apart).sort((a, b) => a - b);
+  const doubtful = pencils.filter(({ fit: own }) => own.doubtful.length > 0).length;
+  const pressed = PRESSURES.flatMap((pressure) => {
+    const factor = fit.hand[pressure];
+    return factor ? [`${pressure} × ${factor.toFixed(2)}`] : [];
+  });
+  return (
+    <dl className="grid gap-1.5 text-[0.95rem]">
+      <div>
+        <dt className="text-soft">
+          {pencils.length} pencils fitted, {format(new Date(at), 'd MMM, HH:mm')}
+        </dt>
+        <dd>
+          Model and swatches lie <strong>{apart[apart.length >> 1]?.toFixed(1) ?? '0'}</strong> apart for most
+          {doubtful > 0 && `; ${doubtful} have a patch worth reading again`}.{' '}
+          <Why of="how far apart">
+            Root mean square of CIEDE2000 over a pencil’s patches but the full one, which is met exactly; the middle of
+            all pencils. What is left over is an uneven hand, noise, and what the model does not know.
+          </Why>
+        </dd>
+      </div>
+      <div>
+        <dt className="text-soft">Your hand, beside what a pressure means</dt>
+        <dd className="font-figure">{pressed.join(', ')}</dd>
+      </div>
+      <div>
+        <dt className="text-soft">This paper</dt>
+        <dd>
+          roughness {fit.rough.toFixed(2)}, tooth {fit.tooth.toFixed(2)}{' '}
+          <Why of="roughness and tooth">
+            1 is a smooth white book page as it is declared. Less roughness: a second layer covers more of what the
+            first left bare. More tooth: more layers before it is full.
+          </Why>
+        </dd>
+      </div>
+    </dl>
+  );
+}

@@ -1,0 +1,131 @@
+import { useEffect, useState } from 'react';
+import type { Pencil } from '../../contracts/index.ts';
+import { type Lab, hexOfLab } from '../../core/colour/index.ts';
+import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
+import { closenessOf } from '../../core/tray/index.ts';
+import { asTrayPencil } from '../../planning/index.ts';
+import { Choice, Pick } from '../parts/index.ts';
+import { pencilWorker } from '../workers/index.ts';
+
+type Found = Awaited<ReturnType<typeof pencilWorker.near>>;
+
+const HERE = 'pencils that are here';
+
+/** Pencils, and layerings of two or three, that come nearest to a colour on this paper. */
+export function WhatComesNear({
+  target,
+  of,
+  without,
+  pencils,
+  paper,
+}: {
+  /** The colour looked for, or null for what `of` gives at the pressure chosen. */
+  target: Lab | null;
+  of: Pencil | null;
+  /** A set that need not be looked in. */
+  without?: string;
+  pencils: readonly Pencil[];
+  paper: string;
+}) {
+  const [pressure, setPressure] = useState<Pressure>('medium');
+  const [among, setAmong] = useState(HERE);
+  const [found, setFound] = useState<{ for: string; near: Found; target: Lab } | null>(null);
+  const sets = [...new Set(pencils.map(({ set }) => set))].filter((set) => set && set !== without);
+  const key = JSON.stringify([target, of?.id, pressure, among, paper, pencils.length]);
+  useEffect(() => {
+    let wanted = true;
+    const some = pencils
+      .filter((pencil) => pencil.id !== of?.id)
+      .filter((pencil) => (among === HERE ? pencil.whereabouts !== 'missing' : pencil.set === among))
+      .map(asTrayPencil);
+    const look = async () => {
+      const colour = target ?? (await pencilWorker.laidAt(asTrayPencil(of!), paper, pressure));
+      const near = await pencilWorker.near(colour, some, paper, pressure, 4);
+      if (wanted) setFound({ for: key, near, target: colour });
+    };
+    if (target ?? of) void look();
+    return () => void (wanted = false);
+    // The key stands for all that is asked.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  const codeOf = (id: string) => pencils.find((pencil) => pencil.id === id);
+  const name = (id: string) => {
+    const pencil = codeOf(id);
+    return pencil ? `${pencil.code} ${pencil.ownName || pencil.name}`.trim() : id;
+  };
+  return (
+    <section aria-label="What comes near" className="mt-4">
+      <h3 className="mb-1.5 text-[1.02rem]">What comes near</h3>
+      <Pick
+        label="Among"
+        value={among}
+        options={[{ value: HERE, label: HERE }, ...sets.map((set) => ({ value: set, label: set }))]}
+        onChange={setAmong}
+      />
+      <div className="mt-1.5">
+        <Choice<Pressure>
+          label="At which pressure"
+          value={pressure}
+          options={PRESSURES.slice(1).map((value) => ({ value, label: value }))}
+          onChange={setPressure}
+        />
+      </div>
+      {!found && <p className="mt-2 text-soft">looking …</p>}
+      {found && found.near.singles.length === 0 && (
+        <p className="mt-2 text-soft">There is no other pencil to look at.</p>
+      )}
+      {found && (
+        <ul className="mt-2 grid gap-1.5" aria-busy={found.for !== key}>
+          {found.near.singles.map(({ id, lab, deltaE, differs }) => (
+            <Match
+              key={id}
+              from={found.target}
+              lab={lab}
+              deltaE={deltaE}
+              title={name(id)}
+              says={differs || 'no difference to be seen'}
+            />
+          ))}
+        </ul>
+      )}
+      {found && found.near.layerings.length > 0 && (
+        <>
+          <h4 className="mt-3 mb-1 text-[0.95rem] text-soft">Nearer still, laid over each other</h4>
+          <ul className="grid gap-1.5">
+            {found.near.layerings.map(({ layers, lab, deltaE, toothLeft }) => (
+              <Match
+                key={layers.map(({ id }) => id).join(' ')}
+                from={found.target}
+                lab={lab}
+                deltaE={deltaE}
+                title={layers.map(({ id, pressure: at }) => `${codeOf(id)?.code ?? id} ${at}`).join(', then ')}
+                says={`${Math.round(100 * toothLeft)}% of the tooth left`}
+              />
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** The colour looked for beside one that comes near it, and how near. */
+function Match(props: { from: Lab; lab: Lab; deltaE: number; title: string; says: string }) {
+  const { from, lab, deltaE, title, says } = props;
+  return (
+    <li className="flex items-center gap-2.5 bg-leaf p-1.5">
+      <span className="flex shrink-0" aria-hidden>
+        <span className="h-9 w-6" style={{ background: hexOfLab(from) }} />
+        <span className="h-9 w-8" style={{ background: hexOfLab(lab) }} />
+      </span>
+      <span className="min-w-0 flex-1 text-[0.92rem] leading-tight">
+        <span className="block truncate font-semibold">{title}</span>
+        <span className="text-soft">{says}</span>
+      </span>
+      <span className="text-right text-[0.85rem] leading-tight">
+        <span className="block font-figure">{deltaE.toFixed(1)}</span>
+        <span className="text-soft">{closenessOf(deltaE)}</span>
+      </span>
+    </li>
+  );
+}

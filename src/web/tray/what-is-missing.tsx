@@ -1,0 +1,75 @@
+import { useEffect, useState } from 'react';
+import type { Pencil } from '../../contracts/index.ts';
+import { WHEEL_PLACES } from '../../core/colour/index.ts';
+import { useTraysQuery, usePencilsQuery } from '../api/desk-api.ts';
+import { asTrayPencil } from '../../planning/index.ts';
+import { Section, Why } from '../parts/index.ts';
+import { pencilWorker } from '../workers/index.ts';
+
+type Missing = Awaited<ReturnType<typeof pencilWorker.missing>>;
+
+/** Holes of a tray on the wheel and in value, near-duplicates, and which pencil of another tray would help most. */
+export function WhatIsMissing({
+  trayId,
+  pencils,
+  paper,
+}: {
+  trayId: string;
+  pencils: readonly Pencil[];
+  paper: string;
+}) {
+  const { data: trays = [] } = useTraysQuery();
+  const other = trays.find((tray) => tray.id !== trayId && tray.pencils > 0);
+  const { data: elsewhere = [] } = usePencilsQuery(other?.id ?? '', { skip: !other });
+  const [missing, setMissing] = useState<Missing | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    const here = pencils.filter(({ whereabouts }) => whereabouts !== 'missing');
+    const lacking = [...pencils.filter(({ whereabouts }) => whereabouts === 'missing'), ...elsewhere];
+    void pencilWorker
+      .missing(here.map(asTrayPencil), lacking.map(asTrayPencil), paper)
+      .then((found) => wanted && setMissing(found));
+    return () => void (wanted = false);
+  }, [pencils, elsewhere, paper]);
+  if (pencils.length === 0 || !missing) return null;
+  const find = (id: string) => [...pencils, ...elsewhere].find((pencil) => pencil.id === id);
+  const code = (id: string) => find(id)?.code ?? id;
+  return (
+    <Section title="What this tray lacks">
+      <ul className="grid gap-1.5 text-[0.95rem]">
+        <li>
+          {missing.hues.length === 0
+            ? 'A clear pencil at every place of the wheel.'
+            : `No clear ${missing.hues.map((place) => WHEEL_PLACES[place].name).join(', ')}.`}{' '}
+          <Why of="what counts as clear">
+            One firm pass on this paper with a chroma of at least 0.07 (OKLCH), within 15° of the place.
+          </Why>
+        </li>
+        <li>
+          {missing.values.length === 0
+            ? 'Pencils of every value from dark to pale.'
+            : `Nothing of value L* ${missing.values.map(({ from, to }) => `${from.toFixed(0)} to ${to.toFixed(0)}`).join(', ')}.`}
+        </li>
+        <li>
+          {missing.twice.length === 0
+            ? 'No two that hardly differ.'
+            : `${missing.twice.length} pairs hardly differ: ${missing.twice
+                .slice(0, 4)
+                .map(({ a, b, deltaE }) => `${code(a)} and ${code(b)} (${deltaE.toFixed(1)})`)
+                .join(', ')}${missing.twice.length > 4 ? ' …' : ''}.`}
+        </li>
+        {missing.helpful.length > 0 && (
+          <li>
+            Of what is not here,{' '}
+            {missing.helpful.map(({ id }) => `${code(id)} ${find(id)?.name ?? ''}`.trim()).join(', ')} would help most.{' '}
+            <Why of="which helps most">
+              The pencil that brings this tray nearest, on average, to the colours of all pencils that are missing or
+              lie in
+              {other ? ` ${other.name}` : ' other trays'}, each at its best pressure.
+            </Why>
+          </li>
+        )}
+      </ul>
+    </Section>
+  );
+}
