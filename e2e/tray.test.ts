@@ -115,4 +115,117 @@ describe('trays', () => {
       expect(await shown()).to.equal(1);
     });
   });
+
+  describe('the tray as it really is', () => {
+    before(async () => {
+      await page.goto(`${desk.url}/tray/demo-tray`);
+      await page.getByRole('checkbox', { name: 'QS01 is here' }).waitFor();
+    });
+    const sure = () => page.getByText('How sure these colours are').locator('..').locator('..');
+
+    it('says that nothing was read where no swatch is, and how far off that may be', async () => {
+      await choose('Paper', 'on brown kraft card');
+      await sure()
+        .getByText(/All are declared: no swatch has been read/)
+        .waitFor();
+    });
+
+    it('fits the tray to its swatches, can be stopped, keeps what was found, and predictions come nearer', async () => {
+      await choose('Paper', 'on smooth white book page');
+      await page.getByRole('button', { name: 'Look at QS32' }).click();
+      const facts = page.getByRole('region', { name: 'About QS32' });
+      const apart = async () => {
+        const text = await facts.getByText(/lie \d+\.\d apart on average/).innerText();
+        return Number(/lie (\d+\.\d)/.exec(text)![1]);
+      };
+      const declared = await apart();
+      await page.getByRole('button', { name: /^Fit to \d+ swatches/ }).click();
+      await sure().getByRole('progressbar').waitFor();
+      await sure().getByRole('button', { name: 'Stop' }).click();
+      await page.getByRole('button', { name: /^Fit to \d+ swatches/ }).click();
+      await page.getByRole('button', { name: /^Fit again/ }).waitFor({ timeout: 120_000 });
+      await facts.getByText(/^Fitted: reading and prediction/).waitFor();
+      const fitted = await apart();
+      expect(declared).to.be.above(2.5);
+      expect(fitted).to.be.below(1.5);
+      await page.reload();
+      await page.getByText('180 pencils fitted').waitFor();
+    });
+
+    it('shows what comes near a pencil, in words, at another pressure and in another set', async () => {
+      const near = page.getByRole('region', { name: 'What comes near' });
+      await near.getByRole('listitem').first().waitFor();
+      await near.getByRole('button', { name: /^Among/ }).click();
+      await page.getByRole('option', { name: 'Fenland Oil' }).click();
+      await near.getByRole('listitem').filter({ hasText: 'F-1' }).first().waitFor();
+      await near.getByRole('radio', { name: 'firm' }).click();
+      await near.getByText('Nearer still, laid over each other').waitFor();
+      await near
+        .getByText(/% of the tooth left/)
+        .first()
+        .waitFor();
+    });
+
+    it('says what the tray lacks and has twice', async () => {
+      await page.getByText('What this tray lacks').waitFor();
+      await page.getByText(/\d+ pairs hardly differ/).waitFor();
+      await page.getByText(/would help most/).waitFor();
+    });
+
+    it('stacks passes on a trial patch, warns, refuses pencil on wet paper, and takes it back', async () => {
+      await page.getByText('Trial patch', { exact: true }).click();
+      const finder = page.getByRole('combobox', { name: /lay a pencil/ });
+      const lay = async (code: string) => {
+        await finder.fill(code);
+        await page
+          .getByRole('option', { name: new RegExp(`^${code}`) })
+          .first()
+          .click();
+      };
+      const passes = page.getByRole('list', { name: 'Passes of the trial patch' }).getByRole('listitem');
+      await lay('QS25');
+      await passes
+        .nth(0)
+        .getByText(/dull blue|blue.*specks/)
+        .waitFor();
+      await page.getByText(/All pencils are fitted to swatches on this paper/).waitFor();
+      await page.getByRole('button', { name: /^Use something else/ }).click();
+      await page.getByRole('option', { name: /^solvent/ }).click();
+      await passes
+        .nth(1)
+        .getByText(/Open window, cap on, no flame/)
+        .waitFor();
+      await lay('QS04');
+      await page
+        .getByRole('alert')
+        .getByText(/still wet; let it dry/)
+        .waitFor();
+      await page.getByRole('button', { name: 'Undo', exact: true }).click();
+      await page.getByRole('alert').waitFor({ state: 'detached' });
+      expect(await passes.count()).to.equal(2);
+      await page.getByRole('button', { name: 'New paper' }).click();
+      await page.getByText('Nothing is laid yet.').waitFor();
+      await page.getByRole('button', { name: 'Undo', exact: true }).click();
+      expect(await passes.count()).to.equal(2);
+    });
+
+    it('finds stand-ins for a whole set, and gives them as CSV', async () => {
+      await page.getByText('Stand-ins', { exact: true }).click();
+      await choose('Pencils of', 'Brook Wash');
+      await choose('Stand-ins in', 'Quayside Soft');
+      await page.getByRole('button', { name: 'Look for them' }).click();
+      await page.getByText(/of 24 have nothing near/).waitFor({ timeout: 60_000 });
+      expect(await page.getByRole('region', { name: 'Pencils' }).locator('tbody tr').count()).to.equal(24);
+      const [file] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: 'CSV', exact: true }).click(),
+      ]);
+      expect(file.suggestedFilename()).to.equal('Brook Wash in Quayside Soft.csv');
+      const chunks: Buffer[] = [];
+      for await (const chunk of await file.createReadStream()) chunks.push(chunk as Buffer);
+      const lines = Buffer.concat(chunks).toString('utf8').trim().split(/\r?\n/);
+      expect(lines).to.have.length(25);
+      expect(lines[0]).to.contain('stand-in');
+    });
+  });
 });

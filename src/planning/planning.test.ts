@@ -185,6 +185,17 @@ describe('a stored pencil', () => {
   it('without an opacity of its own has its type’s', () => {
     expect(asTrayPencil(pencils[0])).to.deep.include({ opacity: undefined, masstone: labOfHex('#5e3a26') });
     expect(asTrayPencil({ ...pencils[0], opacity: 0.4 }).opacity).to.equal(0.4);
+    const fit = { laydown: 1.2, scatter: 3, masstone: [40, 10, 20] as const, apart: 1, doubtful: [] };
+    const paper = { rough: 0.4, tooth: 1.2, spread: 0.7, slope: 0.8, hand: { light: 0.6 } };
+    const fitted = { paper: 'white-book', at: '', fit: paper, pencils: [{ pencilId: pencils[0].id, fit }] };
+    const { laydown, masstone, masstoneOn, masstoneHand } = asTrayPencil(pencils[0], fitted);
+    expect([laydown, masstone, masstoneOn?.rough, masstoneHand]).to.deep.equal([
+      1.2,
+      [40, 10, 20],
+      0.4,
+      { light: 0.6 },
+    ]);
+    expect(asTrayPencil(pencils[1], fitted).laydown).to.equal(undefined);
   });
 });
 

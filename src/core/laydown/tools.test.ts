@@ -12,6 +12,7 @@ import {
   layPasses,
   paperById,
   pencilOptics,
+  remarksOn,
   seen,
   toolById,
   whiteBook,
@@ -194,6 +195,28 @@ describe('other media', () => {
     for (const { id, caution } of TOOLS) if (id !== 'drying') expect(caution, id).to.match(/\.$/);
     expect(() => toolById('spoon')).to.throw(RangeError, 'no tool called');
     expect(TOOLS.find(({ id }) => id === 'solvent')!.caution).to.match(/window.*flame/);
+  });
+});
+
+describe('remarks on passes', () => {
+  const remarks = (...passes: (Pass | ToolPass)[]) => remarksOn(white, passes);
+
+  it('say when the tooth fills up, once, and when it is full', () => {
+    const said = remarks(...Array.from({ length: 6 }, () => pass(blue, 'firm'))).flat();
+    expect(said.filter((one) => one.includes('filling up'))).to.have.length(1);
+    expect(said.filter((one) => one.includes('hardly takes any more'))).to.have.length(1);
+  });
+
+  it('say when pressing hard comes too early, and not when it comes last', () => {
+    expect(remarks(pass(blue, 'burnish'), pass(red, 'light'))[0].join(' ')).to.contain('this early');
+    expect(remarks(pass(red, 'light'), pass(blue, 'burnish')).flat().join(' ')).to.not.contain('this early');
+  });
+
+  it('say when something made no difference, and what to mind with everything else', () => {
+    expect(remarks(tool('soft-tip'))[0].join(' ')).to.contain('no difference');
+    expect(remarks(pass(blue, 'light'), tool('solvent'))[1].join(' ')).to.contain('no flame');
+    expect(remarks(tool('drying'))[0].join(' ')).to.contain('dry already');
+    expect(remarks(pass(blue, 'light'))[0]).to.deep.equal([]);
   });
 });
 

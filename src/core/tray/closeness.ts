@@ -20,7 +20,7 @@ const SEEN = { lightness: 2.5, chroma: 0.012, hue: 6, opacity: 0.15 };
 /** From so many times that on, it is told as much rather than a little. */
 const MUCH = 3.5;
 /** Below this chroma a hue is of no meaning. */
-const LEAST_CHROMA = 0.03;
+const LEAST_CHROMA = 0.012;
 
 /**
  * How one colour differs from another, as a colourist would say it: "warmer, a little duller, covers more".

@@ -20,6 +20,8 @@ const PAIRS_LAID = 90;
 /** So many of the best pairs are gone on from, with so many third pencils each. */
 const GONE_ON_FROM = 6;
 const THIRDS = 14;
+/** A third pencil has to bring two so much nearer, CIEDE2000. */
+const WORTH_A_THIRD = 1;
 
 /**
  * Layerings of two and three pencils that come near a colour, nearest first. All pairs are guessed by multiplying what
@@ -42,10 +44,12 @@ export function layeringsNear(target: Lab, tray: LaidTray, limit: number): Layer
     ),
   );
   const two = bestOfEach(pairs);
-  const three = two.slice(0, GONE_ON_FROM).flatMap(({ layers, lab }) => {
+  const three = two.slice(0, GONE_ON_FROM).flatMap(({ layers, lab, deltaE }) => {
     const used = new Set(layers.map(({ index }) => index));
     return guessedThirds(target, lab, tray, used).flatMap((index) =>
-      TRIED.slice(0, 2).map((pressure) => lay([...layers, at(index, pressure)])),
+      TRIED.slice(0, 2)
+        .map((pressure) => lay([...layers, at(index, pressure)]))
+        .filter((layering) => layering.deltaE < deltaE - WORTH_A_THIRD),
     );
   });
   return bestOfEach([...two, ...three]).slice(0, limit);
@@ -55,7 +59,7 @@ function at(index: number, pressure: Pressure) {
   return { index, pressure };
 }
 
-/** The nearest of those with the same pencils, nearest first. A third pencil has to better the two it goes over. */
+/** The nearest of those with the same pencils, nearest first. */
 function bestOfEach(layerings: readonly Layering[]): Layering[] {
   const best = new Map<string, Layering>();
   for (const layering of [...layerings].sort((p, q) => p.deltaE - q.deltaE || p.layers.length - q.layers.length)) {

@@ -23,7 +23,10 @@ export async function beginPalette(
   const here = pencils.filter(
     ({ whereabouts, type }) => whereabouts !== 'missing' && (type === 'wax' || type === 'oil'),
   );
-  const laid = onPaper(here.map(asTrayPencil), paperById(plan.page.paper));
+  const laid = onPaper(
+    here.map((pencil) => asTrayPencil(pencil)),
+    paperById(plan.page.paper),
+  );
   const [best] = await proposePalettes(summariseSheet(plan, meta), laid, { ...wheel, count: 1 });
   const idOf = new Map(pencils.map(({ code, id }) => [code, id]));
   const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
@@ -49,7 +52,10 @@ export async function beginBench(
   pencils: readonly DemoPencil[],
 ): Promise<BegunBench[]> {
   const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
-  const laid = onPaper(pencils.map(asTrayPencil), paperById(sheet.plan.page.paper));
+  const laid = onPaper(
+    pencils.map((pencil) => asTrayPencil(pencil)),
+    paperById(sheet.plan.page.paper),
+  );
   const value = new Map(laid.map(({ id, body }) => [id, body[0]]));
   const recipes = deriveRecipes(sheet.plan, meta.regions, (id) => byId.has(id));
   const steps = openSteps(sheet.plan, meta.regions, recipes, (id) => value.get(id) ?? 50, { done: [] });

@@ -11,7 +11,7 @@ import { STAGE_LINKS, stageAddress } from './stages.ts';
 export function Header({ sheetId }: { sheetId: string | null }) {
   const { data: sheet } = useSheetQuery(sheetId ?? '', { skip: sheetId === null });
   return (
-    <header className="flex h-13 shrink-0 items-center gap-1 bg-desk px-3">
+    <header className="flex print:hidden h-13 shrink-0 items-center gap-1 bg-desk px-3">
       <Link
         to="/sheets"
         aria-label="The shelf"

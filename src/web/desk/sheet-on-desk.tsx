@@ -91,9 +91,14 @@ function useLaid(pencils: readonly Pencil[], paper: string): ReadonlyMap<string,
   const key = pencils.map((pencil) => `${pencil.id} ${pencil.colour} ${pencil.type} ${pencil.opacity}`).join();
   useEffect(() => {
     let wanted = true;
-    void pencilWorker.onPaper(pencils.map(asTrayPencil), paper).then((list) => {
-      if (wanted) setLaid(new Map(list.map((pencil) => [pencil.id, pencil])));
-    });
+    void pencilWorker
+      .onPaper(
+        pencils.map((pencil) => asTrayPencil(pencil)),
+        paper,
+      )
+      .then((list) => {
+        if (wanted) setLaid(new Map(list.map((pencil) => [pencil.id, pencil])));
+      });
     return () => void (wanted = false);
     // The key stands for the pencils: where one lies does not change how it looks.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -76,7 +76,7 @@ function FittedPaper({ fit: { fit, pencils, at } }: { fit: TrayFit }) {
   const doubtful = pencils.filter(({ fit: own }) => own.doubtful.length > 0).length;
   const pressed = PRESSURES.flatMap((pressure) => {
     const factor = fit.hand[pressure];
-    return factor ? [`${pressure} × ${factor.toFixed(2)}`] : [];
+    return factor ? [`${pressure}\u00a0×\u00a0${factor.toFixed(2)}`] : [];
   });
   return (
     <dl className="grid gap-1.5 text-[0.95rem]">

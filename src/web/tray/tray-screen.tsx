@@ -13,11 +13,19 @@ import { FitSwatches } from './fit-swatches.tsx';
 import { LaidOut } from './laid-out.tsx';
 import { PencilTable } from './pencil-table.tsx';
 import { PencilFacts } from './pencil-facts.tsx';
+import { StandIns } from './stand-ins.tsx';
 import { Tools } from './tools.tsx';
+import { TrialPatch } from './trial-patch.tsx';
 import { WhatIsMissing } from './what-is-missing.tsx';
 import { matchesWords } from './search.ts';
 
-type View = 'laid out' | 'table';
+type View = 'laid out' | 'table' | 'stand-ins' | 'trial patch';
+const VIEWS: readonly { value: View; label: string }[] = [
+  { value: 'laid out', label: 'Laid out' },
+  { value: 'table', label: 'Table' },
+  { value: 'stand-ins', label: 'Stand-ins' },
+  { value: 'trial patch', label: 'Trial patch' },
+];
 const ALL = 'all';
 
 /** The Tray: pencils as they come out on the paper, searched and filtered, and where each of them is. */
@@ -44,6 +52,7 @@ export function TrayScreen() {
       (where === ALL || pencil.whereabouts === where) &&
       matchesWords(pencil, words),
   );
+  const lists = view === 'laid out' || view === 'table';
   const chosen = pencils.find((pencil) => pencil.id === params.get('pencil'));
   const setParam = (name: 'words' | 'pencil', value: string) => {
     const next = new URLSearchParams(params);
@@ -53,50 +62,46 @@ export function TrayScreen() {
   };
   const look = (pencil: Pencil) => setParam('pencil', pencil.id);
   return (
-    <div className="flex h-dvh min-h-130 flex-col">
+    <div className="flex h-dvh min-h-130 flex-col print:block print:h-auto">
       <Header sheetId={sheetId} />
-      <main className="flex min-h-0 flex-1">
+      <main className="flex min-h-0 flex-1 print:block">
         <section className="flex min-w-0 flex-1 flex-col px-5 pt-3">
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pb-3">
             <h1 className="text-2xl">{tray?.name ?? 'Tray'}</h1>
             <p className="text-soft">{countsOf(pencils)}</p>
-            <div className="ml-auto w-52">
-              <Choice<View>
-                label="How the tray is shown"
-                value={view}
-                options={[
-                  { value: 'laid out', label: 'Laid out' },
-                  { value: 'table', label: 'Table' },
-                ]}
-                onChange={setView}
-              />
+            <div className="ml-auto w-100 print:hidden">
+              <Choice<View> label="How the tray is shown" value={view} options={VIEWS} onChange={setView} />
             </div>
           </div>
           <div className="grid grid-cols-[minmax(12rem,1.3fr)_1fr_1fr_1fr] gap-2 pb-3">
-            <input
-              aria-label="Search pencils"
-              placeholder="code, name or words: dull green"
-              value={words}
-              onChange={(event) => setParam('words', event.target.value)}
-              className="h-10 min-w-0 border border-edge bg-leaf px-3 placeholder:text-soft"
-            />
-            <Pick
-              label="Set"
-              value={set}
-              options={[{ value: ALL, label: 'every set' }, ...sets.map((each) => ({ value: each, label: each }))]}
-              onChange={setSet}
-            />
-            <Pick
-              label="Where it is"
-              value={where}
-              options={[
-                { value: ALL, label: 'wherever it is' },
-                { value: 'here', label: 'here' },
-                { value: 'stub', label: 'worn to a stub' },
-                { value: 'missing', label: 'missing' },
-              ]}
-              onChange={setWhere}
-            />
+            {lists && (
+              <>
+                <input
+                  aria-label="Search pencils"
+                  placeholder="code, name or words: dull green"
+                  value={words}
+                  onChange={(event) => setParam('words', event.target.value)}
+                  className="h-10 min-w-0 border border-edge bg-leaf px-3 placeholder:text-soft"
+                />
+                <Pick
+                  label="Set"
+                  value={set}
+                  options={[{ value: ALL, label: 'every set' }, ...sets.map((each) => ({ value: each, label: each }))]}
+                  onChange={setSet}
+                />
+                <Pick
+                  label="Where it is"
+                  value={where}
+                  options={[
+                    { value: ALL, label: 'wherever it is' },
+                    { value: 'here', label: 'here' },
+                    { value: 'stub', label: 'worn to a stub' },
+                    { value: 'missing', label: 'missing' },
+                  ]}
+                  onChange={setWhere}
+                />
+              </>
+            )}
             {sheet ? (
               <p className="flex items-center text-[0.95rem] text-soft">on {paperById(paper).name}</p>
             ) : (
@@ -108,9 +113,14 @@ export function TrayScreen() {
               />
             )}
           </div>
-          <div className="min-h-0 flex-1 overflow-y-auto pb-6" tabIndex={0} role="region" aria-label="Pencils">
+          <div
+            className="min-h-0 flex-1 overflow-y-auto pb-6 print:overflow-visible"
+            tabIndex={0}
+            role="region"
+            aria-label="Pencils"
+          >
             {pencils.length === 0 && <EmptyTray />}
-            {pencils.length > 0 && shown.length === 0 && (
+            {lists && pencils.length > 0 && shown.length === 0 && (
               <p className="py-8 text-soft">No pencil here fits that. Loosen the search.</p>
             )}
             {shown.length > 0 && view === 'laid out' && (
@@ -119,12 +129,16 @@ export function TrayScreen() {
             {shown.length > 0 && view === 'table' && (
               <PencilTable trayId={trayId} pencils={shown} paper={paper} onLook={look} />
             )}
-            {!words && set === ALL && where === ALL && <Tools trayId={trayId} />}
+            {pencils.length > 0 && view === 'stand-ins' && <StandIns pencils={pencils} paper={paper} />}
+            {pencils.length > 0 && view === 'trial patch' && (
+              <TrialPatch trayId={trayId} pencils={pencils} paper={paper} />
+            )}
+            {lists && !words && set === ALL && where === ALL && <Tools trayId={trayId} />}
           </div>
         </section>
         <aside
           aria-label="Trays"
-          className="flex w-92 shrink-0 flex-col overflow-y-auto border-l border-rule bg-card px-5 py-4"
+          className="flex w-92 shrink-0 flex-col overflow-y-auto border-l border-rule bg-card px-5 py-4 print:hidden"
           tabIndex={0}
         >
           {chosen && (

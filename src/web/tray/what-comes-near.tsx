@@ -37,7 +37,7 @@ export function WhatComesNear({
     const some = pencils
       .filter((pencil) => pencil.id !== of?.id)
       .filter((pencil) => (among === HERE ? pencil.whereabouts !== 'missing' : pencil.set === among))
-      .map(asTrayPencil);
+      .map((pencil) => asTrayPencil(pencil));
     const look = async () => {
       const colour = target ?? (await pencilWorker.laidAt(asTrayPencil(of!), paper, pressure));
       const near = await pencilWorker.near(colour, some, paper, pressure, 4);
@@ -75,7 +75,7 @@ export function WhatComesNear({
         <p className="mt-2 text-soft">There is no other pencil to look at.</p>
       )}
       {found && (
-        <ul className="mt-2 grid gap-1.5" aria-busy={found.for !== key}>
+        <ul className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-1.5" aria-busy={found.for !== key}>
           {found.near.singles.map(({ id, lab, deltaE, differs }) => (
             <Match
               key={id}
@@ -83,7 +83,7 @@ export function WhatComesNear({
               lab={lab}
               deltaE={deltaE}
               title={name(id)}
-              says={differs || 'no difference to be seen'}
+              says={differs || (deltaE < 1.5 ? 'no difference to be seen' : 'differs a little in hue and value alike')}
             />
           ))}
         </ul>
@@ -91,7 +91,7 @@ export function WhatComesNear({
       {found && found.near.layerings.length > 0 && (
         <>
           <h4 className="mt-3 mb-1 text-[0.95rem] text-soft">Nearer still, laid over each other</h4>
-          <ul className="grid gap-1.5">
+          <ul className="grid grid-cols-[minmax(0,1fr)] gap-1.5">
             {found.near.layerings.map(({ layers, lab, deltaE, toothLeft }) => (
               <Match
                 key={layers.map(({ id }) => id).join(' ')}
@@ -119,10 +119,10 @@ function Match(props: { from: Lab; lab: Lab; deltaE: number; title: string; says
         <span className="h-9 w-8" style={{ background: hexOfLab(lab) }} />
       </span>
       <span className="min-w-0 flex-1 text-[0.92rem] leading-tight">
-        <span className="block truncate font-semibold">{title}</span>
+        <span className="block font-semibold">{title}</span>
         <span className="text-soft">{says}</span>
       </span>
-      <span className="text-right text-[0.85rem] leading-tight">
+      <span className="w-18 shrink-0 text-right text-[0.85rem] leading-tight">
         <span className="block font-figure">{deltaE.toFixed(1)}</span>
         <span className="text-soft">{closenessOf(deltaE)}</span>
       </span>

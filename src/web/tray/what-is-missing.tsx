@@ -27,7 +27,11 @@ export function WhatIsMissing({
     const here = pencils.filter(({ whereabouts }) => whereabouts !== 'missing');
     const lacking = [...pencils.filter(({ whereabouts }) => whereabouts === 'missing'), ...elsewhere];
     void pencilWorker
-      .missing(here.map(asTrayPencil), lacking.map(asTrayPencil), paper)
+      .missing(
+        here.map((pencil) => asTrayPencil(pencil)),
+        lacking.map((pencil) => asTrayPencil(pencil)),
+        paper,
+      )
       .then((found) => wanted && setMissing(found));
     return () => void (wanted = false);
   }, [pencils, elsewhere, paper]);
@@ -56,7 +60,7 @@ export function WhatIsMissing({
             : `${missing.twice.length} pairs hardly differ: ${missing.twice
                 .slice(0, 4)
                 .map(({ a, b, deltaE }) => `${code(a)} and ${code(b)} (${deltaE.toFixed(1)})`)
-                .join(', ')}${missing.twice.length > 4 ? ' …' : ''}.`}
+                .join(', ')}${missing.twice.length > 4 ? ' and others' : ''}.`}
         </li>
         {missing.helpful.length > 0 && (
           <li>

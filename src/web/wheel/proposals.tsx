@@ -25,7 +25,7 @@ export function Proposals() {
   const askedFor = `${Math.round(wheel.anchor)} ${wheel.scheme}`;
   const propose = async () => {
     if (!page) return;
-    const here = pencils.filter((pencil) => pencil.whereabouts !== 'missing').map(asTrayPencil);
+    const here = pencils.filter((pencil) => pencil.whereabouts !== 'missing').map((pencil) => asTrayPencil(pencil));
     const summary = summariseSheet(sheet.plan, page);
     setNow({ state: 'working', share: 0, doing: 'looking at the tray' });
     const started = startJob(

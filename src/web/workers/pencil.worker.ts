@@ -3,6 +3,7 @@ import { type SequenceOptions, type Step, sequence } from '../../core/bench/inde
 import { type Lab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import {
   type OverlayReading,
+  type PaperFit,
   type Pass,
   type PencilOptics,
   type Pressure,
@@ -10,6 +11,7 @@ import {
   type ToolPass,
   bareGround,
   fitCard,
+  fittedPaper,
   layPasses,
   paperById,
   pencilOptics,
@@ -183,16 +185,22 @@ const api = {
   },
 
   /** What stands after each of some passes laid on a trial patch; pencils by their optics, tools by name. */
-  trial(pencils: readonly TrayPencil[], paperId: string, steps: readonly TrialStep[], size: number) {
+  trial(
+    pencils: readonly TrayPencil[],
+    paperId: string,
+    found: PaperFit | null,
+    steps: readonly TrialStep[],
+    size: number,
+  ) {
     const byId = new Map(pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
     const passes = steps.map((step): Pass | ToolPass =>
       'pencil' in step ? { pencil: byId.get(step.pencil)!, pressure: step.pressure } : step,
     );
     return outcomeOf(() => {
-      const ground = bareGround(paperById(paperId));
-      const { after, ground: last } = layPasses(ground, passes);
-      const picture = groundPatch(last, size);
-      return { after, picture, remarks: remarksOn(ground, passes) };
+      const paper = paperById(paperId);
+      const ground = bareGround(found ? fittedPaper(paper, found) : paper);
+      const { after, ground: last } = layPasses(ground, passes, found?.hand);
+      return { after, picture: groundPatch(last, size), remarks: remarksOn(ground, passes, found?.hand) };
     });
   },
 
@@ -211,9 +219,9 @@ function solved(pencils: readonly TrayPencil[]): Map<string, PencilOptics> {
   return new Map(pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
 }
 
-function opticsOf({ masstone, type, opacity }: TrayPencil): PencilOptics {
-  const key = JSON.stringify([masstone, type, opacity]);
+function opticsOf({ id: _id, code: _code, ...declaration }: TrayPencil): PencilOptics {
+  const key = JSON.stringify(declaration);
   let found = optics.get(key);
-  if (!found) optics.set(key, (found = pencilOptics({ masstone, type, opacity })));
+  if (!found) optics.set(key, (found = pencilOptics(declaration)));
   return found;
 }

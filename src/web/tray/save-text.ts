@@ -1,0 +1,9 @@
+/** Hands a text to the browser to be saved as a file. */
+export function saveText(name: string, text: string, mime: string): void {
+  const address = URL.createObjectURL(new Blob([text], { type: `${mime};charset=utf-8` }));
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(address), 10_000);
+}
