@@ -53,6 +53,35 @@ describe('trays', () => {
       await page.getByText('180 pencils: 163 here, 12 stubs, 5 missing').waitFor();
     });
 
+    it('lies in the order that is asked for: by hue, by value, by set', async () => {
+      const codes = async () =>
+        page
+          .getByRole('checkbox', { name: /is here/ })
+          .evaluateAll((boxes) => boxes.map((box) => box.getAttribute('aria-label')!.replace(' is here', '')));
+      const pencils = new Map((await stored('demo-tray')).map((pencil) => [pencil.code, labOfHex(pencil.colour)]));
+      await choose('Order', 'from dark to pale');
+      const values = (await codes()).map((code) => pencils.get(code)![0]);
+      expect(values).to.deep.equal([...values].sort((a, b) => a - b));
+      await choose('Order', 'round the wheel');
+      const chroma = (await codes()).map((code) => Math.hypot(pencils.get(code)![1], pencils.get(code)![2]));
+      expect(Math.max(...chroma.slice(-8))).to.be.below(10);
+      expect(Math.min(...chroma.slice(0, 8))).to.be.above(10);
+      await choose('Order', 'in their own order');
+      expect((await codes())[0]).to.equal('QS01');
+    });
+
+    it('finds pencils by a colour that is picked', async () => {
+      await page.getByLabel('Look for a colour').fill('#2b6f4a');
+      const near = page.getByRole('region', { name: 'What comes near' });
+      await near.getByRole('listitem').first().waitFor();
+      await near
+        .getByText(/, (firm|burnish)$/)
+        .first()
+        .waitFor();
+      await page.getByRole('button', { name: 'Put the colour away' }).click();
+      await near.waitFor({ state: 'detached' });
+    });
+
     it('says so when nothing fits, and keeps what was typed in its address', async () => {
       await page.getByLabel('Search pencils').fill('pink with stripes');
       await page.getByText('No pencil here fits that').waitFor();
@@ -113,6 +142,65 @@ describe('trays', () => {
       await page.getByRole('link', { name: /My pencils/ }).click();
       await page.getByRole('heading', { name: 'My pencils' }).waitFor();
       expect(await shown()).to.equal(1);
+    });
+  });
+
+  describe('the tray kept in order', () => {
+    before(async () => {
+      await page.goto(`${desk.url}/tray/demo-tray`);
+      await page.getByRole('checkbox', { name: 'QS01 is here' }).waitFor();
+    });
+
+    it('changes what is known of a pencil, refuses nonsense, and takes the change back', async () => {
+      await page.getByRole('button', { name: 'Look at QS31' }).click();
+      const facts = page.getByRole('region', { name: 'About QS31' });
+      await facts.getByRole('button', { name: 'Change what is known of it' }).click();
+      const form = facts.getByRole('form', { name: 'Change QS31' });
+      await form.getByLabel('Lead left, mm').fill('900');
+      await form.getByRole('button', { name: 'Keep the change' }).click();
+      await form.getByRole('alert').getByText('No lead is longer than 400 mm.').waitFor();
+      await form.getByLabel('Lead left, mm').fill('74.5');
+      await form.getByLabel('Your name for it').fill('bottle green');
+      await form.getByRole('button', { name: 'Keep the change' }).click();
+      await facts.getByRole('heading', { name: /“bottle green”/ }).waitFor();
+      await facts.getByText('74.5 mm').waitFor();
+      await page.getByRole('button', { name: 'Take it back' }).click();
+      await facts.getByRole('heading', { name: /verdigris/ }).waitFor();
+      await facts.getByRole('button', { name: 'Put QS31 back' }).click();
+    });
+
+    it('marks all that the search shows at once, and takes it back', async () => {
+      await page.getByLabel('Search pencils').fill('rose');
+      await page.getByText(/^These \d+$/).waitFor();
+      const rose = await shown();
+      await choose('All of these', 'are ordered');
+      await page.getByText(`${rose} ordered`).waitFor();
+      await page.getByRole('button', { name: 'Take it back' }).click();
+      await page.getByText(`${rose} ordered`).waitFor({ state: 'detached' });
+      await page.getByLabel('Search pencils').fill('');
+    });
+
+    it('is taken away as CSV and brought into another tray, telling what will happen first', async () => {
+      const save = async (name: string) => {
+        const [file] = await Promise.all([
+          page.waitForEvent('download'),
+          page.getByRole('button', { name, exact: true }).click(),
+        ]);
+        return file.path();
+      };
+      const csv = await save('CSV');
+      const gpl = await save('GPL palette');
+      await page.getByRole('link', { name: /My pencils/ }).click();
+      await page.getByRole('heading', { name: 'My pencils' }).waitFor();
+      await page.getByLabel('A list from a file').setInputFiles(csv);
+      await page.getByText('1 lie in this tray already and stay as they are.').waitFor();
+      await page.getByRole('button', { name: 'Put 179 pencils in this tray' }).click();
+      await page.getByText('180 pencils: 180 here').waitFor();
+      await page.getByLabel('A list from a file').setInputFiles(gpl);
+      await page.getByRole('button', { name: /^Put \d+ pencils in this tray/ }).waitFor();
+      await page.getByLabel('Or paste it.').fill('code,colour\nK1,#4c5a2e\nK2,mud');
+      await page.getByText('The colour of K2 is "mud"').waitFor();
+      await page.getByRole('button', { name: 'Put 1 pencil in this tray' }).waitFor();
     });
   });
 
@@ -218,7 +306,7 @@ describe('trays', () => {
       expect(await page.getByRole('region', { name: 'Pencils' }).locator('tbody tr').count()).to.equal(24);
       const [file] = await Promise.all([
         page.waitForEvent('download'),
-        page.getByRole('button', { name: 'CSV', exact: true }).click(),
+        page.getByRole('button', { name: 'Save as CSV' }).click(),
       ]);
       expect(file.suggestedFilename()).to.equal('Brook Wash in Quayside Soft.csv');
       const chunks: Buffer[] = [];

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { PRESSURES } from '../core/laydown/index.ts';
 import { Hex, Id, Name, Origin, Time } from './primitives.ts';
 
-export const WHEREABOUTS = ['here', 'stub', 'missing'] as const;
+export const WHEREABOUTS = ['here', 'stub', 'missing', 'ordered'] as const;
 export const Whereabouts = z.enum(WHEREABOUTS);
 export type Whereabouts = z.infer<typeof Whereabouts>;
 
@@ -38,6 +38,11 @@ export const Pencil = z.object({
 });
 export type Pencil = z.infer<typeof Pencil>;
 
+/** Whether a pencil can be taken up: a stub can, one that is missing or only ordered cannot. */
+export function isHere({ whereabouts }: Pick<Pencil, 'whereabouts'>): boolean {
+  return whereabouts === 'here' || whereabouts === 'stub';
+}
+
 export const NewPencil = z.object({
   id: Id,
   code: z.string().trim().min(1, 'A pencil needs a code.').max(24),
@@ -59,9 +64,23 @@ export type CopyResult = z.infer<typeof CopyResult>;
 
 export const PencilEdit = z.object({
   whereabouts: Whereabouts.optional(),
-  ownName: z.string().trim().max(60).optional(),
+  name: z.string().trim().max(60, 'Keep the name below 60 letters.').optional(),
+  ownName: z.string().trim().max(60, 'Keep the name below 60 letters.').optional(),
+  type: type.optional(),
+  colour: Hex.optional(),
+  opacity: opacity.optional(),
+  note: z.string().trim().max(200, 'Keep the note below 200 letters.').optional(),
+  hardness: z.number().min(0).max(1).nullable().optional(),
+  leadMm: z.number('Write the length in mm.').min(0).max(400, 'No lead is longer than 400 mm.').nullable().optional(),
 });
 export type PencilEdit = z.infer<typeof PencilEdit>;
+
+/** The same edit to several pencils of a tray. */
+export const PencilEdits = z.object({
+  pencilIds: z.array(Id).min(1, 'Choose at least one pencil.').max(2000),
+  edit: PencilEdit,
+});
+export type PencilEdits = z.infer<typeof PencilEdits>;
 
 export const Tray = z.object({ id: Id, name: Name, origin: Origin, pencils: z.int() });
 export type Tray = z.infer<typeof Tray>;

@@ -253,6 +253,27 @@ describe('trays', () => {
     );
   });
 
+  it('take changes to a pencil, and to many at once, all or none', async () => {
+    const { api } = await emptyDesk();
+    await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1'), pencil('K2'), pencil('K3')] });
+    const one = (edit: object) => api.patch('/api/trays/my-pencils/pencils/pencil-K1').send(edit);
+    const change = { type: 'wax', colour: '#123456', opacity: 0.4, leadMm: 81.5, note: 'squeaks', name: 'weed' };
+    expect((await one(change)).body).to.include(change);
+    expect((await one({ opacity: null, leadMm: null })).body).to.include({ opacity: null, leadMm: null });
+    expect((await one({ type: 'crayon' })).body.sentence).to.contain('not one that is known');
+    expect((await one({ leadMm: 900 })).body.sentence).to.contain('400 mm');
+    const many = (pencilIds: string[], edit: object) =>
+      api.patch('/api/trays/my-pencils/pencils').send({ pencilIds, edit });
+    const places = ({ body }: { body: { whereabouts: string }[] }) => body.map(({ whereabouts }) => whereabouts);
+    expect(places(await many(['pencil-K1', 'pencil-K3'], { whereabouts: 'ordered' }))).to.deep.equal([
+      'ordered',
+      'here',
+      'ordered',
+    ]);
+    expect((await many(['pencil-K2', 'pencil-K9'], { whereabouts: 'missing' })).status).to.equal(404);
+    expect(places(await api.get('/api/trays/my-pencils/pencils'))).to.deep.equal(['ordered', 'here', 'ordered']);
+  });
+
   it('keep what swatches come to, one fit a paper, and refuse pencils of others and papers that are not known', async () => {
     const { api } = await emptyDesk();
     await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1')] });

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { readPencilRows, regionsSvg } from './index.ts';
+import fc from 'fast-check';
+import { CSV_COLUMNS, gplOf, readGpl, readPencilRows, regionsSvg } from './index.ts';
 
 describe('a list of pencils', () => {
   it('is read whatever the columns are called and in whatever order they stand', () => {
@@ -41,6 +42,50 @@ describe('a list of pencils', () => {
       ]).faults[0].sentence,
     ).to.contain('code,name,colour,type');
     expect(readPencilRows([]).faults).to.have.length(1);
+  });
+});
+
+describe('a tray taken away and brought back', () => {
+  const word = fc.stringMatching(/^[a-z]{1,8}( [a-z]{1,8}){0,2}$/);
+  const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
+  const pencil = fc.record({
+    code: fc.stringMatching(/^[A-Z]{1,3}[0-9]{1,4}$/),
+    name: word,
+    set: fc.constantFrom('', 'Tide', 'Quay'),
+    type: fc.constantFrom('wax', 'oil', 'pastel', 'water-soluble'),
+    colour: hex,
+    opacity: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
+  });
+  const tray = fc.uniqueArray(pencil, { selector: ({ set, code }) => `${set} ${code}`, maxLength: 20 });
+
+  it('as CSV is the same, pencil by pencil, though two sets use the same code', () => {
+    fc.assert(
+      fc.property(tray, (pencils) => {
+        const rows = pencils.map((one) => CSV_COLUMNS.map((column) => String(one[column] ?? '')));
+        expect(readPencilRows([[...CSV_COLUMNS], ...rows])).to.deep.equal({ pencils, faults: [] });
+      }),
+    );
+  });
+
+  it('as a GPL palette keeps colours, codes and names', () => {
+    fc.assert(
+      fc.property(tray, word, (pencils, name) => {
+        const { colours, faults } = readGpl(gplOf(name, pencils));
+        expect(faults).to.deep.equal([]);
+        expect(colours).to.deep.equal(pencils.map(({ code, name: own, colour }) => ({ code, name: own, colour })));
+      }),
+    );
+  });
+
+  it('as a palette with lines that cannot be read keeps the rest and says which; a palette of others is numbered', () => {
+    const text = 'GIMP Palette\nName: x\n#\n200 32 47\tsail red\n300 0 0 too much\nred\n12 13 14';
+    const { colours, faults } = readGpl(text);
+    expect(colours.map(({ code, name }) => [code, name])).to.deep.equal([
+      ['1', 'sail red'],
+      ['2', ''],
+    ]);
+    expect(faults.map(({ line }) => line)).to.deep.equal([5, 6]);
+    expect(() => readGpl('code,colour')).to.throw(RangeError, 'no GPL palette');
   });
 });
 

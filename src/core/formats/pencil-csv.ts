@@ -19,6 +19,9 @@ export interface ReadPencils {
   faults: { line: number; sentence: string }[];
 }
 
+/** The columns that a tray is written with, in order; each is read back by the same name. */
+export const CSV_COLUMNS = ['code', 'name', 'set', 'type', 'colour', 'opacity'] as const;
+
 /** What each column may be called, in small letters. */
 const COLUMNS: Record<keyof PencilRow, readonly string[]> = {
   code: ['code', 'number', 'no', 'nr', 'id'],
@@ -51,14 +54,19 @@ export function readPencilRows(rows: readonly (readonly string[])[]): ReadPencil
     if (row.every((value) => value.trim() === '')) return;
     const read = readRow(cell);
     if (typeof read === 'string') result.faults.push({ line, sentence: read });
-    else if (seen.has(read.code))
+    else if (seen.has(keyOf(read)))
       result.faults.push({ line, sentence: `Code ${read.code} stands twice; the first was kept.` });
     else {
-      seen.add(read.code);
+      seen.add(keyOf(read));
       result.pencils.push(read);
     }
   });
   return result;
+}
+
+/** Codes are told apart within their set. */
+function keyOf({ set, code }: PencilRow): string {
+  return `${set}\n${code}`;
 }
 
 function readRow(cell: (key: keyof PencilRow) => string): PencilRow | string {

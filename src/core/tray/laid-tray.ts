@@ -70,6 +70,26 @@ export function nearestPencils(target: Lab, tray: LaidTray, pressure: Pressure, 
   return nearest.map((index) => ({ index, lab: labAt(labs, index), deltaE: differences[index] }));
 }
 
+/**
+ * The same over several pressures: each pencil once, at the pressure at which it comes nearest.
+ * @param limit how many at most
+ */
+export function nearestAtBest(
+  target: Lab,
+  tray: LaidTray,
+  pressures: readonly Pressure[],
+  limit: number,
+): (Near & { pressure: Pressure })[] {
+  const best = new Map<number, Near & { pressure: Pressure }>();
+  for (const pressure of pressures) {
+    for (const near of nearestPencils(target, tray, pressure, limit)) {
+      const before = best.get(near.index);
+      if (!before || near.deltaE < before.deltaE) best.set(near.index, { ...near, pressure });
+    }
+  }
+  return [...best.values()].sort((p, q) => p.deltaE - q.deltaE).slice(0, limit);
+}
+
 /** One colour of a packed list. */
 export function labAt(labs: Float64Array, index: number): Lab {
   return [labs[3 * index], labs[3 * index + 1], labs[3 * index + 2]];

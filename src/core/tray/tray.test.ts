@@ -11,6 +11,7 @@ import {
   layeringsNear,
   lengthLeftMm,
   mostHelpful,
+  nearestAtBest,
   nearestPencils,
   pressOfLength,
   wearOf,
@@ -59,6 +60,18 @@ describe('the nearest pencil', () => {
           .slice(0, limit);
         const near = nearestPencils(target, tray, 'medium', limit);
         near.forEach(({ deltaE }, i) => expect(deltaE).to.be.closeTo(plain[i].deltaE, 1e-9));
+      }),
+    );
+  });
+
+  it('at its best pressure is at least as near as at any one, and each pencil stands once', () => {
+    fc.assert(
+      fc.property(lab, (target) => {
+        const found = nearestAtBest(target, tray, PRESSURES, 4);
+        expect(new Set(found.map(({ index }) => index)).size).to.equal(found.length);
+        for (const pressure of PRESSURES) {
+          expect(found[0].deltaE).to.be.at.most(nearestPencils(target, tray, pressure, 1)[0].deltaE);
+        }
       }),
     );
   });

@@ -60,7 +60,7 @@ export const pencils = pgTable(
     type: text('type').notNull(),
     colour: text('colour').notNull(),
     opacity: real('opacity'),
-    whereabouts: text('whereabouts').$type<'here' | 'stub' | 'missing'>().notNull().default('here'),
+    whereabouts: text('whereabouts').$type<'here' | 'stub' | 'missing' | 'ordered'>().notNull().default('here'),
     barrel: text('barrel'),
     note: text('note').notNull().default(''),
     hardness: real('hardness'),

@@ -1,8 +1,8 @@
 import { Router } from 'express';
-import { AddPencils, CopyPencils, NewSwatch, NewTrayFit, PencilEdit } from '../../contracts/index.ts';
+import { AddPencils, CopyPencils, NewSwatch, NewTrayFit, PencilEdit, PencilEdits } from '../../contracts/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { addSwatch, listFits, listSwatches, listSwatchesOn, listTools, storeFit } from '../services/swatches.ts';
-import { addPencils, copyPencils, editPencil, listPencils, listTrays } from '../services/trays.ts';
+import { addPencils, copyPencils, editPencil, editPencils, listPencils, listTrays } from '../services/trays.ts';
 import { bodyOf, json } from './handle.ts';
 
 /** Trays, the pencils and tools in them, and the swatches of each pencil. */
@@ -23,6 +23,10 @@ export function trayRoutes(db: Database): Router {
   router.post(
     '/:id/copies',
     json((request) => copyPencils(db, request.params.id, bodyOf(CopyPencils, request).pencilIds)),
+  );
+  router.patch(
+    '/:id/pencils',
+    json(({ params, body }) => editPencils(db, params.id, PencilEdits.parse(body))),
   );
   router.patch(
     '/:id/pencils/:pencilId',

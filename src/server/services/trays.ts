@@ -1,5 +1,12 @@
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
-import { type CopyResult, type NewPencil, type Pencil, type PencilEdit, type Tray } from '../../contracts/index.ts';
+import {
+  type CopyResult,
+  type NewPencil,
+  type Pencil,
+  type PencilEdit,
+  type PencilEdits,
+  type Tray,
+} from '../../contracts/index.ts';
 import { pencilTypeById } from '../../core/laydown/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { pencils, trays } from '../db/schema.ts';
@@ -94,13 +101,29 @@ async function insert(
   return { copied: went.length, there: added.length - went.length };
 }
 
-/** Says where a pencil is, or what its owner calls it. */
+/** Changes what is known of a pencil. */
 export async function editPencil(db: Database, trayId: string, id: string, edit: PencilEdit): Promise<Pencil> {
+  refuseUnknownType(edit);
   const which = and(eq(pencils.id, id), eq(pencils.trayId, trayId));
   if (Object.keys(edit).length > 0) await db.update(pencils).set(edit).where(which);
   const [row] = await db.select().from(pencils).where(which);
   const { place: _place, ...pencil } = found(row, 'This pencil is not in the tray.');
   return pencil;
+}
+
+/** Makes the same edit to several pencils of a tray, all or none. */
+export async function editPencils(db: Database, trayId: string, { pencilIds, edit }: PencilEdits): Promise<Pencil[]> {
+  return db.transaction(async (tx) => {
+    const ids = new Set((await listPencils(tx, trayId)).map(({ id }) => id));
+    if (pencilIds.some((id) => !ids.has(id))) throw new Refused(404, 'One of these pencils is not in the tray.');
+    refuseUnknownType(edit);
+    if (Object.keys(edit).length > 0) await tx.update(pencils).set(edit).where(inArray(pencils.id, pencilIds));
+    return listPencils(tx, trayId);
+  });
+}
+
+function refuseUnknownType({ type }: PencilEdit): void {
+  if (type !== undefined && !isType(type)) throw new Refused(422, 'This type of pencil is not one that is known here.');
 }
 
 function isType(id: string): boolean {

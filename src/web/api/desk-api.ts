@@ -15,6 +15,7 @@ import type {
   Notebook,
   Pencil,
   PencilEdit,
+  PencilEdits,
   PracticeSeries,
   RecordEntry,
   RegionsMeta,
@@ -115,6 +116,10 @@ export const deskApi = createApi({
           );
           await queryFulfilled.catch(shown.undo);
         },
+      }),
+      editPencils: build.mutation<Pencil[], OnTray<PencilEdits>>({
+        query: ({ trayId, ...body }) => ({ url: `/trays/${trayId}/pencils`, method: 'PATCH', body }),
+        invalidatesTags: (_result, _error, { trayId }) => [{ type: 'pencils', id: trayId }],
       }),
       tools: build.query<Tool[], string>({
         query: (trayId) => `/trays/${trayId}/tools`,
@@ -225,6 +230,7 @@ export const {
   useAddPencilsMutation,
   useCopyPencilsMutation,
   useEditPencilMutation,
+  useEditPencilsMutation,
   useToolsQuery,
   useSwatchesQuery,
   useAddSwatchMutation,

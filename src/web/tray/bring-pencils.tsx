@@ -3,12 +3,12 @@ import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { Pencil, Tray } from '../../contracts/index.ts';
-import { type ReadPencils, readPencilRows } from '../../core/formats/index.ts';
+import { type ReadPencils, readGpl, readPencilRows } from '../../core/formats/index.ts';
 import { useAddPencilsMutation, useCopyPencilsMutation, usePencilsQuery, useTraysQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Button, Notice } from '../parts/index.ts';
 
-/** Ways to fill this tray: whole sets of other trays, or a pasted list. */
+/** Ways to fill this tray: whole sets of other trays, or a list. */
 export function BringPencils({ trayId }: { trayId: string }) {
   const { data: trays = [] } = useTraysQuery();
   const others = trays.filter((tray) => tray.id !== trayId && tray.pencils > 0);
@@ -22,7 +22,7 @@ export function BringPencils({ trayId }: { trayId: string }) {
           ))}
         </section>
       )}
-      <PasteList trayId={trayId} />
+      <BringList trayId={trayId} />
     </>
   );
 }
@@ -68,29 +68,49 @@ function bySet(pencils: readonly Pencil[]): Map<string, Pencil[]> {
   return sets;
 }
 
-/** A pasted CSV with what would come of it, before anything is stored. */
-function PasteList({ trayId }: { trayId: string }) {
+/** A list from a file or the clipboard, CSV or GPL palette, with what would come of it before anything is stored. */
+function BringList({ trayId }: { trayId: string }) {
   const [text, setText] = useState('');
   const [add, { isLoading }] = useAddPencilsMutation();
-  const read = useMemo((): ReadPencils | null => {
-    if (!text.trim()) return null;
-    const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: false });
-    return readPencilRows(data);
-  }, [text]);
+  const { data: there = [] } = usePencilsQuery(trayId);
+  const read = useMemo(() => (text.trim() ? readList(text) : null), [text]);
+  const known = new Set(there.map(({ set, code }) => `${set}\n${code}`));
+  const fresh = read?.pencils.filter(({ set, code }) => !known.has(`${set}\n${code}`)) ?? [];
   const put = async () => {
-    if (!read) return;
-    const pencils = read.pencils.map((pencil) => ({ ...pencil, id: nanoid() }));
+    const pencils = fresh.map((pencil) => ({ ...pencil, id: nanoid() }));
     const { data, error } = await add({ trayId, pencils });
     if (error || !data) return void toast.error(sentenceOf(error));
     toast(`${data.copied} pencils put in${data.there ? `, ${data.there} were here already` : ''}.`);
     setText('');
   };
+  const open = async (file: File | undefined) => {
+    if (!file) return;
+    if (file.size > MOST_BYTES) return void toast.error(`${file.name} is larger than a list of pencils can be (2 MB).`);
+    setText(await file.text());
+  };
   return (
-    <section className="py-4">
-      <h2 className="mb-1 text-[1.05rem]">Paste a list</h2>
+    <section
+      className="py-4"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        void open(event.dataTransfer.files[0]);
+      }}
+    >
+      <h2 className="mb-1 text-[1.05rem]">Bring a list in</h2>
+      <input
+        type="file"
+        aria-label="A list from a file"
+        accept=".csv,.txt,.gpl,text/csv,text/plain"
+        className="mb-2 w-full text-[0.92rem] file:mr-3 file:min-h-10 file:border file:border-solid file:border-edge file:bg-leaf file:px-3 file:font-semibold"
+        onChange={(event) => {
+          void open(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
       <label className="text-[0.95rem] text-soft">
-        CSV with a first line that names the columns: code and colour, and if you like name, set, type (wax, oil,
-        pastel, water-soluble) and opacity from 0 to 1.
+        Or paste it. CSV with a first line that names the columns: code and colour, and if you like name, set, type
+        (wax, oil, pastel, water-soluble) and opacity from 0 to 1. Or a GPL palette.
         <textarea
           value={text}
           onChange={(event) => setText(event.target.value)}
@@ -110,11 +130,27 @@ function PasteList({ trayId }: { trayId: string }) {
           {read.faults.length > 4 && (
             <p className="text-[0.95rem]">and {read.faults.length - 4} more lines that cannot be read.</p>
           )}
-          <Button look="strong" disabled={read.pencils.length === 0 || isLoading} onClick={() => void put()}>
-            Put {read.pencils.length} {read.pencils.length === 1 ? 'pencil' : 'pencils'} in this tray
+          {fresh.length < read.pencils.length && (
+            <p className="text-[0.95rem] text-soft">
+              {read.pencils.length - fresh.length} lie in this tray already and stay as they are.
+            </p>
+          )}
+          <Button look="strong" disabled={fresh.length === 0 || isLoading} onClick={() => void put()}>
+            Put {fresh.length} {fresh.length === 1 ? 'pencil' : 'pencils'} in this tray
           </Button>
         </div>
       )}
     </section>
   );
+}
+
+const MOST_BYTES = 2_000_000;
+
+/** A list in either format; types are not told by palettes, so they are taken as wax, the most common. */
+function readList(text: string): ReadPencils {
+  if (!text.trimStart().startsWith('GIMP Palette')) {
+    return readPencilRows(Papa.parse<string[]>(text.trim(), { skipEmptyLines: false }).data);
+  }
+  const { colours, faults } = readGpl(text.trimStart());
+  return { pencils: colours.map((colour) => ({ ...colour, set: '', type: 'wax', opacity: null })), faults };
 }

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { Copy } from 'lucide-react';
 import { toast } from 'sonner';
-import type { Pencil } from '../../contracts/index.ts';
+import { type Pencil, isHere } from '../../contracts/index.ts';
 import { useCopyPencilsMutation, useEditPencilMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Laydown } from '../parts/index.ts';
@@ -23,17 +23,14 @@ export function LaidOut({
   return (
     <ul className="grid grid-cols-[repeat(auto-fill,minmax(8.25rem,1fr))] gap-x-3 gap-y-3.5">
       {pencils.map((pencil) => (
-        <li
-          key={pencil.id}
-          className={clsx('bg-leaf p-1.5', pencil.whereabouts === 'missing' && 'border border-dashed border-edge')}
-        >
+        <li key={pencil.id} className={clsx('bg-leaf p-1.5', !isHere(pencil) && 'border border-dashed border-edge')}>
           <button type="button" aria-label={`Look at ${pencil.code}`} className="block" onClick={() => onLook(pencil)}>
             <Laydown
               pencil={pencil}
               paper={paper}
               width={124}
               height={48}
-              className={clsx('max-w-full', pencil.whereabouts === 'missing' && 'opacity-60')}
+              className={clsx('max-w-full', !isHere(pencil) && 'opacity-60')}
             />
           </button>
           <p className="mt-1 flex items-baseline justify-between gap-1">
@@ -55,7 +52,7 @@ export function LaidOut({
 /** Marks a pencil as here or missing; a stub counts as here and says so. */
 function HereToggle({ trayId, pencil }: { trayId: string; pencil: Pencil }) {
   const [edit] = useEditPencilMutation();
-  const here = pencil.whereabouts !== 'missing';
+  const here = isHere(pencil);
   return (
     <label className="flex min-h-8 cursor-pointer items-center gap-1.5 text-[0.88rem]">
       <input
@@ -71,7 +68,7 @@ function HereToggle({ trayId, pencil }: { trayId: string; pencil: Pencil }) {
           )
         }
       />
-      {pencil.whereabouts === 'stub' ? 'a stub' : here ? 'here' : 'missing'}
+      {pencil.whereabouts === 'stub' ? 'a stub' : pencil.whereabouts}
     </label>
   );
 }

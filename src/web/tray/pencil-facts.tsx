@@ -6,6 +6,7 @@ import { paperById, pencilTypeById } from '../../core/laydown/index.ts';
 import { useFitsQuery, usePencilsQuery, useSwatchesQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Laydown, Notice, Why } from '../parts/index.ts';
+import { ChangePencil } from './change-pencil.tsx';
 import { ReadPatch } from './read-patch.tsx';
 import { predictedPatch } from './predicted-patch.ts';
 import { WhatComesNear } from './what-comes-near.tsx';
@@ -57,6 +58,7 @@ export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper:
         />
         <Fact name="lead left" value={pencil.leadMm === null ? 'not known' : `${pencil.leadMm} mm`} />
       </dl>
+      <ChangePencil pencil={pencil} />
       <Measured pencil={pencil} paper={paper} />
       <ReadPatch pencil={pencil} paper={paper} />
       <WhatComesNear target={null} of={pencil} pencils={pencils} paper={paper} />

@@ -97,6 +97,7 @@ export function PencilTable({
                 { value: 'here', label: 'here' },
                 { value: 'stub', label: 'a stub' },
                 { value: 'missing', label: 'missing' },
+                { value: 'ordered', label: 'ordered' },
               ]}
               onChange={(whereabouts) => void edit({ trayId, pencilId: original.id, edit: { whereabouts } })}
             />

@@ -78,7 +78,7 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
               {rows.filter(({ closeness }) => closeness === 'nothing near').length} of {rows.length} have nothing near.
             </p>
             <Button onClick={() => saveText(`${from} in ${to}.csv`, csv(), 'text/csv')}>
-              <Download size={16} /> CSV
+              <Download size={16} /> Save as CSV
             </Button>
             <Button onClick={() => window.print()}>
               <Printer size={16} /> Print

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import type { Pencil } from '../../contracts/index.ts';
+import { labOfHex, wordsFor } from '../../core/colour/index.ts';
 import { PAPERS, paperById, paperKind } from '../../core/laydown/index.ts';
 import { useEditSheetMutation, usePencilsQuery, useSheetQuery, useTraysQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
@@ -14,9 +15,13 @@ import { LaidOut } from './laid-out.tsx';
 import { PencilTable } from './pencil-table.tsx';
 import { PencilFacts } from './pencil-facts.tsx';
 import { StandIns } from './stand-ins.tsx';
+import { TakeAway } from './take-away.tsx';
 import { Tools } from './tools.tsx';
 import { TrialPatch } from './trial-patch.tsx';
+import { WhatComesNear } from './what-comes-near.tsx';
+import { WithThese } from './with-these.tsx';
 import { WhatIsMissing } from './what-is-missing.tsx';
+import { type Order, ORDERS, inOrder } from './order.ts';
 import { matchesWords } from './search.ts';
 
 type View = 'laid out' | 'table' | 'stand-ins' | 'trial patch';
@@ -40,6 +45,8 @@ export function TrayScreen() {
   const [set, setSet] = useState(ALL);
   const [where, setWhere] = useState(ALL);
   const [view, setView] = useState<View>('laid out');
+  const [order, setOrder] = useState<Order>('own');
+  const [picked, setPicked] = useState<string | null>(null);
   const words = params.get('words') ?? '';
   if (error) return <Failed sentence={sentenceOf(error)} />;
   if (!pencils) return <Waiting doing="opening the tray" />;
@@ -53,6 +60,7 @@ export function TrayScreen() {
       matchesWords(pencil, words),
   );
   const lists = view === 'laid out' || view === 'table';
+  const ordered = inOrder(shown, order);
   const chosen = pencils.find((pencil) => pencil.id === params.get('pencil'));
   const setParam = (name: 'words' | 'pencil', value: string) => {
     const next = new URLSearchParams(params);
@@ -97,6 +105,7 @@ export function TrayScreen() {
                     { value: 'here', label: 'here' },
                     { value: 'stub', label: 'worn to a stub' },
                     { value: 'missing', label: 'missing' },
+                    { value: 'ordered', label: 'ordered' },
                   ]}
                   onChange={setWhere}
                 />
@@ -123,8 +132,26 @@ export function TrayScreen() {
             {lists && pencils.length > 0 && shown.length === 0 && (
               <p className="py-8 text-soft">No pencil here fits that. Loosen the search.</p>
             )}
+            {lists && shown.length > 0 && (
+              <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2 text-[0.95rem]">
+                {view === 'laid out' && (
+                  <Pick<Order> label="Order" value={order} className="w-52!" options={ORDERS} onChange={setOrder} />
+                )}
+                <label className="flex items-center gap-2">
+                  or look for a colour
+                  <input
+                    type="color"
+                    aria-label="Look for a colour"
+                    value={picked ?? '#7a8f6a'}
+                    onChange={(event) => setPicked(event.target.value)}
+                    className="h-10 w-12 border border-edge bg-leaf p-1"
+                  />
+                </label>
+                {shown.length < pencils.length && <WithThese trayId={trayId} pencils={shown} />}
+              </div>
+            )}
             {shown.length > 0 && view === 'laid out' && (
-              <LaidOut trayId={trayId} pencils={shown} paper={paper} onLook={look} />
+              <LaidOut trayId={trayId} pencils={ordered} paper={paper} onLook={look} />
             )}
             {shown.length > 0 && view === 'table' && (
               <PencilTable trayId={trayId} pencils={shown} paper={paper} onLook={look} />
@@ -141,6 +168,18 @@ export function TrayScreen() {
           className="flex w-92 shrink-0 flex-col overflow-y-auto border-l border-rule bg-card px-5 py-4 print:hidden"
           tabIndex={0}
         >
+          {picked && (
+            <section className="border-b border-rule pb-4">
+              <div className="flex items-center gap-3">
+                <span className="h-9 w-14 border border-rule" style={{ background: picked }} aria-hidden />
+                <h2 className="flex-1 text-[1.05rem]">{wordsFor(labOfHex(picked))}</h2>
+                <Button look="bare" aria-label="Put the colour away" onClick={() => setPicked(null)}>
+                  Put away
+                </Button>
+              </div>
+              <WhatComesNear target={labOfHex(picked)} of={null} pencils={pencils} paper={paper} />
+            </section>
+          )}
           {chosen && (
             <PencilFacts key={chosen.id} pencil={chosen} paper={paper} onClose={() => setParam('pencil', '')} />
           )}
@@ -148,6 +187,7 @@ export function TrayScreen() {
           <FitSwatches key={`${trayId} ${paper}`} trayId={trayId} pencils={pencils} paper={paper} />
           <WhatIsMissing trayId={trayId} pencils={pencils} paper={paper} />
           <BringPencils trayId={trayId} />
+          <TakeAway name={tray?.name ?? 'tray'} pencils={pencils} />
         </aside>
       </main>
     </div>
@@ -159,6 +199,7 @@ function countsOf(pencils: readonly Pencil[]): string {
   const parts = [`${count('here')} here`];
   if (count('stub')) parts.push(`${count('stub')} stubs`);
   if (count('missing')) parts.push(`${count('missing')} missing`);
+  if (count('ordered')) parts.push(`${count('ordered')} ordered`);
   return pencils.length ? `${pencils.length} pencils: ${parts.join(', ')}` : 'no pencils yet';
 }
 

@@ -1,6 +1,6 @@
 import { Trash2, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import type { Pencil, TrayFit } from '../../contracts/index.ts';
+import { type Pencil, type TrayFit, isHere } from '../../contracts/index.ts';
 import { hexOfLab, labOfHex, wordsFor } from '../../core/colour/index.ts';
 import { type Pressure, PRESSURES, TOOLS, toolById } from '../../core/laydown/index.ts';
 import { useFitsQuery } from '../api/desk-api.ts';
@@ -61,7 +61,7 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
           <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_3rem] gap-2">
             <PencilFinder
               label="lay a pencil: code, name or words"
-              pencils={pencils.filter(({ whereabouts }) => whereabouts !== 'missing')}
+              pencils={pencils.filter(isHere)}
               onFound={({ id }) => add({ pencil: id, pressure })}
             />
             <Pick

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Pencil } from '../../contracts/index.ts';
+import { type Pencil, isHere } from '../../contracts/index.ts';
 import { type Lab, hexOfLab } from '../../core/colour/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { closenessOf } from '../../core/tray/index.ts';
@@ -27,7 +27,7 @@ export function WhatComesNear({
   pencils: readonly Pencil[];
   paper: string;
 }) {
-  const [pressure, setPressure] = useState<Pressure>('medium');
+  const [pressure, setPressure] = useState<Pressure | 'any'>(target ? 'any' : 'medium');
   const [among, setAmong] = useState(HERE);
   const [found, setFound] = useState<{ for: string; near: Found; target: Lab } | null>(null);
   const sets = [...new Set(pencils.map(({ set }) => set))].filter((set) => set && set !== without);
@@ -36,10 +36,11 @@ export function WhatComesNear({
     let wanted = true;
     const some = pencils
       .filter((pencil) => pencil.id !== of?.id)
-      .filter((pencil) => (among === HERE ? pencil.whereabouts !== 'missing' : pencil.set === among))
+      .filter((pencil) => (among === HERE ? isHere(pencil) : pencil.set === among))
       .map((pencil) => asTrayPencil(pencil));
     const look = async () => {
-      const colour = target ?? (await pencilWorker.laidAt(asTrayPencil(of!), paper, pressure));
+      const colour =
+        target ?? (await pencilWorker.laidAt(asTrayPencil(of!), paper, pressure === 'any' ? 'medium' : pressure));
       const near = await pencilWorker.near(colour, some, paper, pressure, 4);
       if (wanted) setFound({ for: key, near, target: colour });
     };
@@ -63,10 +64,13 @@ export function WhatComesNear({
         onChange={setAmong}
       />
       <div className="mt-1.5">
-        <Choice<Pressure>
+        <Choice<Pressure | 'any'>
           label="At which pressure"
           value={pressure}
-          options={PRESSURES.slice(1).map((value) => ({ value, label: value }))}
+          options={(target ? ['any' as const, ...PRESSURES.slice(1)] : PRESSURES.slice(1)).map((value) => ({
+            value,
+            label: value,
+          }))}
           onChange={setPressure}
         />
       </div>
@@ -76,13 +80,13 @@ export function WhatComesNear({
       )}
       {found && (
         <ul className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-1.5" aria-busy={found.for !== key}>
-          {found.near.singles.map(({ id, lab, deltaE, differs }) => (
+          {found.near.singles.map(({ id, lab, deltaE, differs, pressure: at }) => (
             <Match
               key={id}
               from={found.target}
               lab={lab}
               deltaE={deltaE}
-              title={name(id)}
+              title={pressure === 'any' ? `${name(id)}, ${at}` : name(id)}
               says={differs || (deltaE < 1.5 ? 'no difference to be seen' : 'differs a little in hue and value alike')}
             />
           ))}

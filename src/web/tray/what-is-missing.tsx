@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Pencil } from '../../contracts/index.ts';
+import { type Pencil, isHere } from '../../contracts/index.ts';
 import { WHEEL_PLACES } from '../../core/colour/index.ts';
 import { useTraysQuery, usePencilsQuery } from '../api/desk-api.ts';
 import { asTrayPencil } from '../../planning/index.ts';
@@ -24,8 +24,8 @@ export function WhatIsMissing({
   const [missing, setMissing] = useState<Missing | null>(null);
   useEffect(() => {
     let wanted = true;
-    const here = pencils.filter(({ whereabouts }) => whereabouts !== 'missing');
-    const lacking = [...pencils.filter(({ whereabouts }) => whereabouts === 'missing'), ...elsewhere];
+    const here = pencils.filter(isHere);
+    const lacking = [...pencils.filter((pencil) => !isHere(pencil)), ...elsewhere];
     void pencilWorker
       .missing(
         here.map((pencil) => asTrayPencil(pencil)),

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { useMemo } from 'react';
-import type { Thing } from '../../contracts/index.ts';
+import { type Thing, isHere } from '../../contracts/index.ts';
 import { deltaE2000 } from '../../core/colour/index.ts';
 import { type Role, ROLES } from '../../core/recipe/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
@@ -92,7 +92,7 @@ function PencilPick({ label, value, onChange }: { label: string; value: string; 
     const present = laid.get(value)?.body;
     const away = (id: string) => (present && laid.has(id) ? deltaE2000(present, laid.get(id)!.body) : 0);
     return pencils
-      .filter((pencil) => pencil.whereabouts !== 'missing' || pencil.id === value)
+      .filter((pencil) => isHere(pencil) || pencil.id === value)
       .map((pencil) => ({ pencil, away: away(pencil.id) }))
       .sort((p, q) => p.away - q.away)
       .map(({ pencil, away }) => ({

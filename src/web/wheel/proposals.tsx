@@ -1,3 +1,4 @@
+import { isHere } from '../../contracts/index.ts';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { type Proposal } from '../../core/palette/index.ts';
@@ -25,7 +26,7 @@ export function Proposals() {
   const askedFor = `${Math.round(wheel.anchor)} ${wheel.scheme}`;
   const propose = async () => {
     if (!page) return;
-    const here = pencils.filter((pencil) => pencil.whereabouts !== 'missing').map((pencil) => asTrayPencil(pencil));
+    const here = pencils.filter(isHere).map((pencil) => asTrayPencil(pencil));
     const summary = summariseSheet(sheet.plan, page);
     setNow({ state: 'working', share: 0, doing: 'looking at the tray' });
     const started = startJob(
@@ -86,7 +87,7 @@ function whyNot({ sheet, page, pencils }: Desk) {
       </Notice>
     );
   }
-  if (!pencils.some((pencil) => pencil.whereabouts !== 'missing')) {
+  if (!pencils.some(isHere)) {
     return (
       <Notice>
         The tray is empty: no pencil is here to choose from. Fill it at the{' '}

@@ -1,3 +1,4 @@
+import { isHere } from '../../contracts/index.ts';
 import { useCallback, useMemo, useState } from 'react';
 import { paperById } from '../../core/laydown/index.ts';
 import { SCHEMES, schemeById } from '../../core/palette/index.ts';
@@ -32,7 +33,7 @@ export function WheelStage() {
     (anchor: number) => void change(`turn the wheel to ${placeAt(anchor).name}`, { wheel: { ...wheel, anchor } }),
     [change, wheel],
   );
-  const here = useMemo(() => pencils.filter((pencil) => pencil.whereabouts !== 'missing'), [pencils]);
+  const here = useMemo(() => pencils.filter(isHere), [pencils]);
   const inPlay = useMemo(
     () => new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil))),
     [recipes],

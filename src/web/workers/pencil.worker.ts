@@ -2,6 +2,7 @@ import { expose, transfer } from 'comlink';
 import { type SequenceOptions, type Step, sequence } from '../../core/bench/index.ts';
 import { type Lab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import {
+  PRESSURES,
   type OverlayReading,
   type PaperFit,
   type Pass,
@@ -29,7 +30,7 @@ import {
   layTray,
   layeringsNear,
   mostHelpful,
-  nearestPencils,
+  nearestAtBest,
   onPaper,
   whatIsMissing,
 } from '../../core/tray/index.ts';
@@ -123,12 +124,14 @@ const api = {
     return layPasses(bareGround(paperById(paperId)), [{ pencil: opticsOf(pencil), pressure }]).lab;
   },
 
-  /** The pencils nearest to a colour at a pressure, and layerings that come nearer than any of them. */
-  near(target: Lab, pencils: readonly TrayPencil[], paperId: string, pressure: Pressure, limit: number) {
+  /** The pencils nearest to a colour at a pressure or at any, and layerings that come nearer than any of them. */
+  near(target: Lab, pencils: readonly TrayPencil[], paperId: string, pressure: Pressure | 'any', limit: number) {
     const tray = layTray(pencils, paperById(paperId), {}, solved(pencils));
-    const singles = nearestPencils(target, tray, pressure, limit).map(({ index, lab, deltaE }) => ({
-      ...{ id: pencils[index].id, lab, deltaE, differs: differenceInWords(lab, target) },
-    }));
+    const singles = nearestAtBest(target, tray, pressure === 'any' ? PRESSURES : [pressure], limit).map(
+      ({ index, lab, deltaE, pressure: at }) => ({
+        ...{ id: pencils[index].id, pressure: at, lab, deltaE, differs: differenceInWords(lab, target) },
+      }),
+    );
     const least = singles[0]?.deltaE ?? Infinity;
     const layerings = layeringsNear(target, tray, limit)
       .filter(({ deltaE }) => deltaE < least)
