@@ -54,7 +54,25 @@ try {
   await shoot('sheet');
   await goTo(page, 'Tray');
   await page.getByRole('checkbox', { name: 'QS01 is here' }).waitFor();
+  await page.getByRole('button', { name: /^Fit to \d+ swatches/ }).click();
+  await page.getByText('180 pencils fitted').waitFor({ timeout: 120_000 });
+  await page.getByText('are fitted to their swatches').waitFor({ state: 'detached' });
   await shoot('tray');
+  await page.getByText('Trial patch', { exact: true }).click();
+  for (const code of ['QS25', 'QS04', 'F-139']) {
+    await page.getByRole('combobox', { name: /lay a pencil/ }).fill(code);
+    await page
+      .getByRole('option', { name: new RegExp(`^${code}`) })
+      .first()
+      .click();
+  }
+  await page.getByText(/All pencils are fitted/).waitFor();
+  await shoot('trial-patch');
+  await page.getByText('Stand-ins', { exact: true }).click();
+  await page.getByRole('button', { name: 'Look for them' }).click();
+  await page.getByText(/have nothing near/).waitFor({ timeout: 60_000 });
+  await shoot('stand-ins');
+  await page.getByText('Laid out', { exact: true }).click();
   await page.getByRole('button', { name: 'Look at QS32' }).click();
   await page.getByText('apart on average').waitFor();
   await shoot('pencil');

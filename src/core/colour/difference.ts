@@ -37,7 +37,7 @@ function difference(l1: number, a1: number, b1: number, l2: number, a2: number, 
   const c1 = Math.sqrt(p1 * p1 + b1 * b1);
   const c2 = Math.sqrt(p2 * p2 + b2 * b2);
   const grey = c1 * c2 === 0;
-  // Of both hues together: halfway between them, or that of the one that has any.
+  // Of both hues together: halfway between them, or that of the one that is no grey.
   let x = grey ? p1 + p2 : p1 / c1 + p2 / c2;
   let y = grey ? b1 + b2 : b1 / c1 + b2 / c2;
   let length = Math.sqrt(x * x + y * y);

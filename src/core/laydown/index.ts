@@ -5,7 +5,8 @@ export { type Hand, type Pressure, PRESS, PRESSURES, pressOf } from './pressure.
 export { type Deposit, type Ground, bareGround, seen } from './ground.ts';
 export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worked-ground.ts';
 export { remarksOn } from './remarks.ts';
-export { type PencilDeclaration, type PencilOptics, MASSTONE_PASSES, pencilOptics } from './pencil-optics.ts';
+export { type PencilOptics } from './optics.ts';
+export { type PencilDeclaration, MASSTONE_PASSES, pencilOptics } from './pencil-optics.ts';
 export { type Tool, TOOLS, toolById } from './tools/index.ts';
 export { type Laid, type Pass, type ToolPass, groundAfterPasses, layPasses } from './lay-passes.ts';
 export {

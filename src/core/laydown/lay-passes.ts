@@ -1,7 +1,7 @@
 import { type Lab, labOfSpectrum, spectrumOfLab } from '../colour/index.ts';
 import { type Ground, seen } from './ground.ts';
 import { groundAfter, passGeometry } from './pass.ts';
-import { type PencilOptics } from './pencil-optics.ts';
+import { type PencilOptics } from './optics.ts';
 import { type Hand, type Pressure, pressOf } from './pressure.ts';
 import { toolById } from './tools/index.ts';
 

@@ -1,7 +1,7 @@
 import { BANDS } from '../colour/index.ts';
 import { type Ground } from './ground.ts';
 import { bCothOf, filmOver, throughFilm } from './kubelka-munk.ts';
-import { type PencilOptics } from './pencil-optics.ts';
+import { type PencilOptics } from './optics.ts';
 import { type PencilType } from './pencil-types/index.ts';
 
 /** What one pass does to a point, apart from colour: it depends on the pencil's type and the paper only. */

@@ -1,9 +1,10 @@
 import { BANDS, type Lab, spectrumOfLab } from '../colour/index.ts';
 import { bareGround } from './ground.ts';
+import { type PencilOptics } from './optics.ts';
 import { filmConstants } from './kubelka-munk.ts';
 import { type PassGeometry, coveredAfter, passGeometry } from './pass.ts';
 import { type Paper, whiteBook } from './papers/index.ts';
-import { type PencilType, pencilTypeById } from './pencil-types/index.ts';
+import { pencilTypeById } from './pencil-types/index.ts';
 import { type Hand, type Pressure, pressOf } from './pressure.ts';
 
 /** What the layer model must be told of a pencil. */
@@ -23,18 +24,6 @@ export interface PencilDeclaration {
   /** Paper on which the masstone was laid, in a hand that may press otherwise; default smooth white, as meant. */
   masstoneOn?: Paper;
   masstoneHand?: Hand;
-}
-
-/** A pencil as the layer model uses it. */
-export interface PencilOptics {
-  type: PencilType;
-  /** Absorption per unit of film thickness, 36 bands. */
-  k: Float64Array;
-  /** Scattering per unit of film thickness, 36 bands. */
-  s: Float64Array;
-  /** 1 + K / S, and its b, as filmConstants gives them: kept, since every pass needs them. */
-  a: Float64Array;
-  b: Float64Array;
 }
 
 /** The passes whose result on smooth white is called a pencil's masstone. */

@@ -95,7 +95,13 @@ function FittedPaper({ fit: { fit, pencils, at } }: { fit: TrayFit }) {
       </div>
       <div>
         <dt className="text-soft">Your hand, beside what a pressure means</dt>
-        <dd className="font-figure">{pressed.join(', ')}</dd>
+        <dd>
+          <span className="font-figure">{pressed.join(', ')}</span>{' '}
+          <Why of="your hand">
+            1 presses as the layer model means the word. Below 1, a patch of that name was laid more softly than meant,
+            as the swatches show; it is kept apart from what the pencils themselves lay.
+          </Why>
+        </dd>
       </div>
       <div>
         <dt className="text-soft">This paper</dt>

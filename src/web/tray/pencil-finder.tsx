@@ -28,7 +28,7 @@ export function PencilFinder({
     >
       <ComboboxInput
         aria-label={label}
-        placeholder={label}
+        placeholder="a pencil: code or words"
         value={words}
         onChange={(event) => setWords(event.target.value)}
         className="h-10 w-full min-w-0 border border-edge bg-leaf px-3 placeholder:text-soft"

@@ -77,7 +77,7 @@ export function TrayScreen() {
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pb-3">
             <h1 className="text-2xl">{tray?.name ?? 'Tray'}</h1>
             <p className="text-soft">{countsOf(pencils)}</p>
-            <div className="ml-auto w-100 print:hidden">
+            <div className="ml-auto w-104 print:hidden">
               <Choice<View> label="How the tray is shown" value={view} options={VIEWS} onChange={setView} />
             </div>
           </div>

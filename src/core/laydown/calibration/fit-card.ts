@@ -4,7 +4,8 @@ import { type Run, breather, quietRun } from '../../run/index.ts';
 import { bareGround } from '../ground.ts';
 import { layPasses } from '../lay-passes.ts';
 import { type Paper } from '../papers/index.ts';
-import { type PencilOptics, pencilOptics } from '../pencil-optics.ts';
+import { type PencilOptics } from '../optics.ts';
+import { pencilOptics } from '../pencil-optics.ts';
 import { type Hand } from '../pressure.ts';
 import { BAR, type OverlayReading, PATCH_PASSES, type PatchReading, type ReadPencil } from './readings.ts';
 

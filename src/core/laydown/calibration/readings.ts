@@ -1,6 +1,5 @@
 import { type Lab } from '../../colour/index.ts';
-import { type PencilDeclaration } from '../pencil-optics.ts';
-import { MASSTONE_PASSES } from '../pencil-optics.ts';
+import { MASSTONE_PASSES, type PencilDeclaration } from '../pencil-optics.ts';
 import { type Pressure } from '../pressure.ts';
 
 /** How a patch of a swatch card is laid. */

@@ -1,0 +1,13 @@
+import { type PencilType } from './pencil-types/index.ts';
+
+/** A pencil as the layer model uses it. */
+export interface PencilOptics {
+  type: PencilType;
+  /** Absorption per unit of film thickness, 36 bands. */
+  k: Float64Array;
+  /** Scattering per unit of film thickness, 36 bands. */
+  s: Float64Array;
+  /** 1 + K / S, and its b, as filmConstants gives them: kept, since every pass needs them. */
+  a: Float64Array;
+  b: Float64Array;
+}
