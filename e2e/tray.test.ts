@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import type { Pencil } from '../src/contracts/index.ts';
-import { labOfHex } from '../src/core/colour/index.ts';
+import { deltaE2000, labOfHex } from '../src/core/colour/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
 
 describe('trays', () => {
@@ -201,6 +201,39 @@ describe('trays', () => {
       await page.getByLabel('Or paste it.').fill('code,colour\nK1,#4c5a2e\nK2,mud');
       await page.getByText('The colour of K2 is "mud"').waitFor();
       await page.getByRole('button', { name: 'Put 1 pencil in this tray' }).waitFor();
+    });
+  });
+
+  describe('my pencils in five minutes', () => {
+    it('a photographed chart fills a tray: laid straight, a grid over it, 36 codes in one line', async () => {
+      await page.goto(`${desk.url}/tray/my-pencils`);
+      const before = (await stored('my-pencils')).length;
+      await page.getByRole('button', { name: 'Photograph a chart' }).click();
+      const dialog = page.getByRole('dialog', { name: 'Simulated camera' });
+      await dialog.getByRole('button', { name: /^On the table/ }).click();
+      await page.getByRole('option', { name: /Swatch chart, Fenland Oil/ }).click();
+      await dialog.getByRole('button', { name: 'Photograph it' }).click();
+      await dialog.getByRole('button', { name: 'Read it as a chart' }).click();
+      await page.getByRole('button', { name: 'Lay it straight' }).click();
+      const chart = page.getByRole('dialog', { name: 'Read the chart' });
+      await chart.getByRole('status').getByText('36 patches, 0 codes.').waitFor();
+      await chart.getByLabel('Set').fill('My oil box');
+      await chart.getByRole('button', { name: /^Type of all/ }).click();
+      await page.getByRole('option', { name: /oil/ }).click();
+      await chart.getByLabel(/^Codes/).fill('F-101 to F-135');
+      expect(await chart.getByRole('button', { name: 'Put 36 pencils in this tray' }).isDisabled()).to.equal(true);
+      await chart.getByLabel(/^Codes/).fill('F-101 to F-136');
+      await chart.getByRole('button', { name: 'Put 36 pencils in this tray' }).click();
+      await page.getByText('36 pencils lie in the tray, each read once.').waitFor();
+      const mine = (await stored('my-pencils')).filter(({ set }) => set === 'My oil box');
+      expect([mine.length, (await stored('my-pencils')).length]).to.deep.equal([36, before + 36]);
+      const declared = new Map((await stored('demo-tray')).map(({ code, colour }) => [code, labOfHex(colour)]));
+      const off = mine.map(({ code, colour }) => deltaE2000(labOfHex(colour), declared.get(code)!));
+      expect(off.sort((a, b) => a - b)[18]).to.be.below(6);
+      const swatches = (await (
+        await fetch(`${desk.url}/api/trays/my-pencils/swatches/white-book`)
+      ).json()) as unknown[];
+      expect(swatches).to.have.length(36);
     });
   });
 

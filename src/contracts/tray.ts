@@ -112,6 +112,15 @@ export type NewSwatch = z.input<typeof NewSwatch>;
 export const Swatch = NewSwatch.extend({ pencilId: Id, origin: Origin, at: Time });
 export type Swatch = z.infer<typeof Swatch>;
 
+/** Readings of several pencils at once. */
+export const AddSwatches = z.object({
+  swatches: z
+    .array(NewSwatch.extend({ pencilId: Id }))
+    .min(1, 'There is no reading to keep.')
+    .max(5000),
+});
+export type AddSwatches = z.input<typeof AddSwatches>;
+
 /** How one paper takes pencil under this person's hand, as swatches say; see the layer model for each number. */
 export const PaperFit = z.object({
   rough: z.number().min(0).max(3),

@@ -304,6 +304,13 @@ describe('trays', () => {
     await add(swatch('patch-2', 'pencil-K2'));
     await add(swatch('patch-3', null, 'kraft-card'));
     expect((await add(swatch('patch-4', 'pencil-K7'))).status).to.equal(404);
+    const many = (...swatches: object[]) => api.post('/api/trays/my-pencils/swatches').send({ swatches });
+    const cream = { ...swatch('patch-5', null, 'cream-sheet'), pencilId: 'pencil-K1' };
+    expect((await many(cream, { ...cream, id: 'patch-6', pencilId: 'pencil-K8' })).status).to.equal(404);
+    expect((await many(cream, { ...cream, id: 'patch-6', pencilId: 'pencil-K2' })).body).to.deep.equal({
+      ...{ copied: 2, there: 0 },
+    });
+    expect((await many()).body.sentence).to.contain('no reading to keep');
     const { body } = await api.get('/api/trays/my-pencils/swatches/white-book');
     expect(body.map(({ id, over }: { id: string; over: string | null }) => [id, over])).to.deep.equal([
       ['patch-1', null],

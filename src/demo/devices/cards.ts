@@ -10,6 +10,9 @@ import { type Picture } from './resample.ts';
 const PATCH_MM = 14;
 const GAP_MM = 3;
 const MARGIN_MM = 8;
+/** Patches of a chart in a row, and between two of them, mm. */
+const IN_A_ROW = 6;
+const CHART_GAP_MM = 5;
 const PIXELS_PER_MM = 8;
 
 /**
@@ -31,6 +34,19 @@ export function swatchCard(pencils: readonly Labelled[], paperId: string): Promi
   const barLeft = MARGIN_MM + 4 * (PATCH_MM + GAP_MM) - 1;
   const bar = `<rect x="${barLeft}" y="${MARGIN_MM - 2}" width="${PATCH_MM + 2}" height="${height - 2 * MARGIN_MM + 4}" fill="#1c1b1b"/>`;
   return drawn(width, height, paperById(paperId).tint, [...cornerMarks(width, height), bar, ...cells]);
+}
+
+/** A chart that someone made at the first go through a box: one full patch a pencil, six in a row. */
+export function swatchChart(pencils: readonly Labelled[], paperId: string): Promise<Picture> {
+  const paper = madePaper(paperId);
+  const step = PATCH_MM + CHART_GAP_MM;
+  const patches = pencils.map((pencil, i) => {
+    const [x, y] = [MARGIN_MM + (i % IN_A_ROW) * step, MARGIN_MM + Math.floor(i / IN_A_ROW) * step];
+    const colour = hexOfLab(layPatch(made(pencil), paper, 'full', 'paper'));
+    return `<rect x="${x}" y="${y}" width="${PATCH_MM}" height="${PATCH_MM}" fill="${colour}"/>`;
+  });
+  const side = (count: number) => 2 * MARGIN_MM + count * step - CHART_GAP_MM;
+  return drawn(side(IN_A_ROW), side(Math.ceil(pencils.length / IN_A_ROW)), paperById(paperId).tint, patches);
 }
 
 /** A practice strip: one pencil pressed from light to full along 120 mm, as evenly as this hand manages. */

@@ -1,7 +1,23 @@
 import { Router } from 'express';
-import { AddPencils, CopyPencils, NewSwatch, NewTrayFit, PencilEdit, PencilEdits } from '../../contracts/index.ts';
+import {
+  AddPencils,
+  AddSwatches,
+  CopyPencils,
+  NewSwatch,
+  NewTrayFit,
+  PencilEdit,
+  PencilEdits,
+} from '../../contracts/index.ts';
 import { type Database } from '../db/open-database.ts';
-import { addSwatch, listFits, listSwatches, listSwatchesOn, listTools, storeFit } from '../services/swatches.ts';
+import {
+  addSwatch,
+  addSwatches,
+  listFits,
+  listSwatches,
+  listSwatchesOn,
+  listTools,
+  storeFit,
+} from '../services/swatches.ts';
 import { addPencils, copyPencils, editPencil, editPencils, listPencils, listTrays } from '../services/trays.ts';
 import { bodyOf, json } from './handle.ts';
 
@@ -39,6 +55,10 @@ export function trayRoutes(db: Database): Router {
   router.get(
     '/:id/swatches/:paper',
     json(({ params }) => listSwatchesOn(db, params.id, params.paper)),
+  );
+  router.post(
+    '/:id/swatches',
+    json(({ params, body }) => addSwatches(db, params.id, AddSwatches.parse(body))),
   );
   router.get(
     '/:id/fits',

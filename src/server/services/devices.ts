@@ -13,6 +13,7 @@ import {
   simulatedMeter,
   simulatedScanner,
   swatchCard,
+  swatchChart,
 } from '../../demo/devices/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
@@ -31,6 +32,7 @@ export interface Devices {
 const MM_PER_INCH = 25.4;
 /** Pencils on a swatch card, and the codes of those on practice strips. */
 const ON_A_CARD = 12;
+const ON_A_CHART = 36;
 const STRIPS = ['QS06', 'F-133'];
 const CARD_PAPER = 'white-book';
 
@@ -103,6 +105,15 @@ async function flatThings(db: Database): Promise<FlatThing[]> {
       says: `the first ${ON_A_CARD} pencils, from light to full and over a black bar`,
       look: () => swatchCard(pencils.filter((pencil) => pencil.set === set).slice(0, ON_A_CARD), CARD_PAPER),
     })),
+    ...sets
+      .map((set) => ({ set, own: pencils.filter((pencil) => pencil.set === set).slice(0, ON_A_CHART) }))
+      .filter(({ own }) => own.length === ON_A_CHART)
+      .map(({ set, own }) => ({
+        id: `chart ${set}`,
+        title: `Swatch chart, ${set}`,
+        says: `the first ${ON_A_CHART} pencils, one full patch each, six in a row`,
+        look: () => swatchChart(own, CARD_PAPER),
+      })),
     ...pencils
       .filter(({ code }) => STRIPS.includes(code))
       .map((pencil) => ({

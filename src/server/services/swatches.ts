@@ -1,5 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm';
-import type { NewSwatch, NewTrayFit, Swatch, Tool, TrayFit } from '../../contracts/index.ts';
+import type { z } from 'zod';
+import type { AddSwatches, NewSwatch, NewTrayFit, Swatch, Tool, TrayFit } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { pencils, swatches, tools, trayFits } from '../db/schema.ts';
@@ -71,6 +72,23 @@ function knownPaper(id: string): void {
   } catch {
     throw new Refused(422, 'The paper of this swatch is not one that is known here.');
   }
+}
+
+/** Keeps readings of several pencils of a tray, all or none. */
+export async function addSwatches(db: Database, trayId: string, { swatches: added }: z.infer<typeof AddSwatches>) {
+  return db.transaction(async (tx) => {
+    const own = new Set((await listPencils(tx, trayId)).map(({ id }) => id));
+    for (const { pencilId, over, paper } of added) {
+      knownPaper(paper);
+      if (!own.has(pencilId) || (over && !own.has(over))) throw new Refused(404, 'This pencil is not in the tray.');
+    }
+    const went = await tx
+      .insert(swatches)
+      .values(added.map((swatch) => ({ ...swatch, origin: 'own' as const })))
+      .onConflictDoNothing()
+      .returning({ id: swatches.id });
+    return { copied: went.length, there: added.length - went.length };
+  });
 }
 
 async function pencilOf(db: Querying, trayId: string, pencilId: string) {

@@ -1,5 +1,6 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
+  AddSwatches,
   BenchState,
   Command,
   CopyResult,
@@ -140,6 +141,10 @@ export const deskApi = createApi({
         }),
         invalidatesTags: ['fits'],
       }),
+      addSwatches: build.mutation<CopyResult, OnTray<AddSwatches>>({
+        query: ({ trayId, ...body }) => ({ url: `/trays/${trayId}/swatches`, method: 'POST', body }),
+        invalidatesTags: ['swatches'],
+      }),
       addSwatch: build.mutation<Swatch[], OnTray<{ pencilId: string; swatch: NewSwatch }>>({
         query: ({ trayId, pencilId, swatch }) => ({
           url: `/trays/${trayId}/pencils/${pencilId}/swatches`,
@@ -234,6 +239,7 @@ export const {
   useToolsQuery,
   useSwatchesQuery,
   useAddSwatchMutation,
+  useAddSwatchesMutation,
   useSwatchesOnQuery,
   useFitsQuery,
   useStoreFitMutation,

@@ -159,7 +159,8 @@ function SwatchTable(props: { pencil: Pencil; swatches: readonly Swatch[]; fit: 
         </tbody>
       </table>
       <p className="mt-1 text-[0.95rem]">
-        {isFitted ? 'Fitted' : 'Declared'}: reading and prediction lie {mean.toFixed(1)} apart on average.{' '}
+        {isFitted ? 'Fitted' : swatches.length === 1 ? 'Read once' : 'Declared'}: reading and prediction lie{' '}
+        {mean.toFixed(1)} apart on average.{' '}
         <Why of="how far apart">
           CIEDE2000 between the colour that was read and the layer model’s for a pencil of this type{' '}
           {isFitted

@@ -1,8 +1,12 @@
 import { expose } from 'comlink';
 import { greyOfRgba } from '../../core/lineart/index.ts';
 import { type Quad, findPageCorners, straightened } from '../../core/straighten/index.ts';
+import { paperById } from '../../core/laydown/index.ts';
+import { type ChartGrid, fitGrid, readChart } from '../../core/tray/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
+/** Charts are read at this longest side, pixels: patches are large. */
+const CHART_READ_AT = 700;
 /** Corners are looked for on the photo at this longest side, pixels. */
 const LOOKED_AT = 1200;
 
@@ -30,6 +34,24 @@ const api = {
       const canvas = new OffscreenCanvas(width, height);
       canvas.getContext('2d')!.putImageData(new ImageData(data as Uint8ClampedArray<ArrayBuffer>, width), 0, 0);
       return canvas.convertToBlob({ type: 'image/png' });
+    });
+  },
+
+  /** The colours of a swatch chart's patches; where no grid is given, one is fitted to its rows and columns. */
+  readChart(
+    jobId: string,
+    picture: Blob,
+    wish: ChartGrid | { rows: number; columns: number },
+    paper: string,
+    report: Report,
+  ) {
+    return outcomeOf(async () => {
+      const run = runOf(jobId, report);
+      run.progress(0.1, 'reading the chart');
+      const { width, height, data } = await pixelsOf(picture, CHART_READ_AT);
+      const image = { width, height, data };
+      const grid = 'left' in wish ? wish : fitGrid(image, wish.rows, wish.columns, paperById(paper));
+      return { grid, cells: readChart(image, grid, paperById(paper)) };
     });
   },
 };

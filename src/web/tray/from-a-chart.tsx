@@ -1,0 +1,78 @@
+import { Camera } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { type Quad } from '../../core/straighten/index.ts';
+import { type Photograph, Straighten } from '../shelf/straighten.tsx';
+import { TakePicture } from '../devices/index.ts';
+import { Button, Section } from '../parts/index.ts';
+import { photoWorker, startJob } from '../workers/index.ts';
+import { ReadChart } from './read-chart.tsx';
+
+/** Fills a tray from a swatch chart that one has already: a photo or scan, laid straight, read patch by patch. */
+export function FromAChart({ trayId, paper }: { trayId: string; paper: string }) {
+  const [camera, setCamera] = useState(false);
+  const [photo, setPhoto] = useState<Photograph | null>(null);
+  const [chart, setChart] = useState<Blob | null>(null);
+  const [looking, setLooking] = useState(false);
+  const open = async (file: File | undefined) => {
+    if (!file) return;
+    setCamera(false);
+    setLooking(true);
+    const { outcome } = startJob(
+      photoWorker(),
+      (jobId, report) => photoWorker().findPage(jobId, file, report),
+      () => undefined,
+    );
+    const found = await outcome;
+    setLooking(false);
+    if (found.kind === 'refused') return void toast.error(found.sentence);
+    if (found.kind !== 'done') return;
+    const { width, height, quad } = found.value;
+    if (quad?.length === 4) setPhoto({ file, width, height, quad: quad as unknown as Quad });
+    else setChart(file);
+  };
+  return (
+    <Section title="From a swatch chart">
+      <p className="mb-2 text-[0.95rem] text-soft">
+        A chart that you have already, one patch a pencil: photograph or scan it, paste the codes, and the tray is
+        filled. Each colour counts as one reading until a card refines it.
+      </p>
+      <input
+        type="file"
+        aria-label="A picture of a swatch chart"
+        accept="image/*"
+        className="mb-2 w-full text-[0.92rem] file:mr-3 file:min-h-10 file:border file:border-solid file:border-edge file:bg-leaf file:px-3 file:font-semibold"
+        onChange={(event) => {
+          void open(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      <Button className="w-full" disabled={looking} onClick={() => setCamera(true)}>
+        <Camera size={16} /> {looking ? 'looking for the chart …' : 'Photograph a chart'}
+      </Button>
+      {camera && (
+        <TakePicture
+          kind="camera"
+          does="Read it as a chart"
+          onFile={(file) => void open(file)}
+          onClose={() => setCamera(false)}
+        />
+      )}
+      {photo && (
+        <Straighten
+          photo={photo}
+          onPage={({ picture }) => {
+            setChart(picture);
+            setPhoto(null);
+          }}
+          onWhole={() => {
+            setChart(photo.file);
+            setPhoto(null);
+          }}
+          onClose={() => setPhoto(null)}
+        />
+      )}
+      {chart && <ReadChart trayId={trayId} paper={paper} picture={chart} onClose={() => setChart(null)} />}
+    </Section>
+  );
+}

@@ -1,0 +1,202 @@
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import { nanoid } from 'nanoid';
+import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { PATCHES, type PatchKind } from '../../contracts/index.ts';
+import { hexOfLab } from '../../core/colour/index.ts';
+import { PENCIL_TYPES, paperById } from '../../core/laydown/index.ts';
+import { type ChartCell, type ChartGrid, masstoneOfPatch } from '../../core/tray/index.ts';
+import { useAddPencilsMutation, useAddSwatchesMutation } from '../api/desk-api.ts';
+import { sentenceOf } from '../api/sentence.ts';
+import { Button, Notice, Pick, Progress } from '../parts/index.ts';
+import { photoWorker, useJob } from '../workers/index.ts';
+import { codesIn } from './codes-in.ts';
+
+const EDGES = ['left', 'top', 'right', 'bottom'] as const;
+const FIELD = 'h-10 w-full min-w-0 border border-edge bg-leaf px-3';
+const SIZE = 460;
+
+/** Lays a grid over a chart, reads a colour a patch, gives each a code, and puts the pencils in the tray. */
+export function ReadChart(props: { trayId: string; paper: string; picture: Blob; onClose(): void }) {
+  const { trayId, paper, picture, onClose } = props;
+  const url = useMemo(() => URL.createObjectURL(picture), [picture]);
+  useEffect(() => () => URL.revokeObjectURL(url), [url]);
+  const [rows, setRows] = useState(6);
+  const [columns, setColumns] = useState(6);
+  const [edges, setEdges] = useState<ChartGrid | null>(null);
+  const [codes, setCodes] = useState('');
+  const [set, setSet] = useState('');
+  const [type, setType] = useState('wax');
+  const [patch, setPatch] = useState<PatchKind>('full');
+  const { now, start, cancel } = useJob<{ grid: ChartGrid; cells: ChartCell[] }>(photoWorker(), 'reading the chart');
+  const [addPencils, { isLoading }] = useAddPencilsMutation();
+  const [addSwatches] = useAddSwatchesMutation();
+  useEffect(() => {
+    const wish = edges ? { ...edges, rows, columns } : { rows, columns };
+    void start((jobId, report) => photoWorker().readChart(jobId, picture, wish, paper, report));
+  }, [start, picture, paper, rows, columns, edges]);
+  const grid = now.state === 'done' ? now.value.grid : null;
+  const patches = now.state === 'done' ? filled(now.value.cells) : [];
+  const list = codesIn(codes);
+  const twice = list.find((code, i) => list.indexOf(code) !== i);
+  const fits = patches.length > 0 && list.length === patches.length && !twice;
+  const put = async () => {
+    const read = patches.map(({ lab }, i) => {
+      const masstone = masstoneOfPatch(lab, patch, type, paperById(paper));
+      return { id: nanoid(), code: list[i], lab, colour: hexOfLab(masstone) };
+    });
+    const { data, error } = await addPencils({
+      trayId,
+      pencils: read.map(({ id, code, colour }) => ({ id, code, colour, name: '', set, type, opacity: null })),
+    });
+    if (error || !data) return void toast.error(sentenceOf(error));
+    if (data.there > 0) {
+      return void toast.error(
+        `${data.there} of these codes lie in this tray already. Name the set to tell them apart.`,
+      );
+    }
+    const { error: refused } = await addSwatches({
+      trayId,
+      swatches: read.map(({ id, lab }) => ({ id: nanoid(), pencilId: id, paper, patch, ground: 'paper', lab })),
+    });
+    if (refused) toast.error(sentenceOf(refused));
+    else toast(`${read.length} pencils lie in the tray, each read once.`);
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} className="relative z-40">
+      <div className="fixed inset-0 bg-black/45" aria-hidden />
+      <div className="fixed inset-0 flex items-center justify-center p-6">
+        <DialogPanel className="flex max-h-full w-full max-w-5xl flex-col overflow-y-auto bg-card p-6 shadow-xl">
+          <DialogTitle className="text-2xl">Read the chart</DialogTitle>
+          <div className="mt-3 grid gap-6 md:grid-cols-[auto_1fr]">
+            <div style={{ width: SIZE }}>
+              <div className="relative bg-ground">
+                <img src={url} alt="The chart" className="block w-full" draggable={false} />
+                {grid && <GridOver grid={grid} cells={now.state === 'done' ? now.value.cells : []} />}
+              </div>
+              {now.state === 'working' && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}
+              {now.state === 'refused' && <Notice kind="refused">{now.sentence}</Notice>}
+              <p className="mt-2 text-sm text-soft">
+                The square in the middle of each cell shows what was read, once the paper between the patches is taken
+                for {paperById(paper).name}.
+              </p>
+            </div>
+            <div className="grid content-start gap-2">
+              <div className="grid grid-cols-2 gap-2">
+                <Count name="Rows" value={rows} onChange={setRows} />
+                <Count name="Columns" value={columns} onChange={setColumns} />
+                {grid &&
+                  EDGES.map((edge) => (
+                    <label key={edge} className="text-[0.95rem]">
+                      <span className="text-soft">{edge} edge</span>
+                      <input
+                        type="range"
+                        min={0}
+                        max={1}
+                        step={0.005}
+                        value={grid[edge]}
+                        className="w-full accent-neutral-800"
+                        onChange={(event) => setEdges({ ...grid, [edge]: Number(event.target.value) })}
+                      />
+                    </label>
+                  ))}
+              </div>
+              <label className="text-[0.95rem]">
+                <span className="text-soft">Set</span>
+                <input value={set} maxLength={60} className={FIELD} onChange={(event) => setSet(event.target.value)} />
+              </label>
+              <div className="grid grid-cols-2 gap-2">
+                <Pick
+                  label="Type of all"
+                  value={type}
+                  options={PENCIL_TYPES.map((each) => ({ value: each.id, label: each.name }))}
+                  onChange={setType}
+                />
+                <Pick<PatchKind>
+                  label="How the patches were laid"
+                  value={patch}
+                  options={PATCHES.map((value) => ({
+                    value,
+                    label: value === 'full' ? 'laid full' : `laid ${value}`,
+                  }))}
+                  onChange={setPatch}
+                />
+              </div>
+              <label className="text-[0.95rem]">
+                <span className="text-soft">
+                  Codes, row by row, with spaces, commas or on lines; F-101 to F-136 stands for all between
+                </span>
+                <textarea
+                  value={codes}
+                  rows={4}
+                  spellCheck={false}
+                  className="w-full border border-edge bg-leaf p-2 font-figure text-sm"
+                  onChange={(event) => setCodes(event.target.value)}
+                />
+              </label>
+              <p role="status" className="text-[0.95rem]">
+                {patches.length} patches, {list.length} codes.
+                {twice && ` ${twice} stands twice.`}
+              </p>
+              <div className="flex gap-2">
+                <Button look="strong" className="flex-1" disabled={!fits || isLoading} onClick={() => void put()}>
+                  Put {patches.length} pencils in this tray
+                </Button>
+                <Button onClick={onClose}>Put it away</Button>
+              </div>
+            </div>
+          </div>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  );
+}
+
+/** The cells up to the last that holds a patch: a bare one between them is a white pencil, those behind are no patches. */
+function filled(cells: readonly ChartCell[]): ChartCell[] {
+  return cells.slice(0, cells.findLastIndex(({ bare }) => !bare) + 1);
+}
+
+function Count({ name, value, onChange }: { name: string; value: number; onChange(value: number): void }) {
+  return (
+    <label className="text-[0.95rem]">
+      <span className="text-soft">{name}</span>
+      <input
+        type="number"
+        min={1}
+        max={40}
+        value={value}
+        className={FIELD}
+        onChange={(event) => onChange(Math.min(40, Math.max(1, Math.round(Number(event.target.value)) || 1)))}
+      />
+    </label>
+  );
+}
+
+/** The grid over the picture, and in each cell what was read of it. */
+function GridOver({ grid, cells }: { grid: ChartGrid; cells: readonly ChartCell[] }) {
+  const [across, down] = [(grid.right - grid.left) / grid.columns, (grid.bottom - grid.top) / grid.rows];
+  return (
+    <div className="absolute inset-0" aria-hidden>
+      {cells.map(({ lab, bare }, i) => {
+        const [row, column] = [Math.floor(i / grid.columns), i % grid.columns];
+        const percent = (share: number) => `${100 * share}%`;
+        return (
+          <span
+            key={i}
+            className="absolute flex items-center justify-center outline outline-dashed outline-black/60"
+            style={{
+              left: percent(grid.left + column * across),
+              top: percent(grid.top + row * down),
+              width: percent(across),
+              height: percent(down),
+            }}
+          >
+            {!bare && <span className="h-1/4 w-1/4 border border-white" style={{ background: hexOfLab(lab) }} />}
+          </span>
+        );
+      })}
+    </div>
+  );
+}
