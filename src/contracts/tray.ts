@@ -54,9 +54,6 @@ export const NewPencil = z.object({
 });
 export type NewPencil = z.infer<typeof NewPencil>;
 
-export const AddPencils = z.object({ pencils: z.array(NewPencil).min(1, 'There is no pencil to add.').max(1000) });
-export type AddPencils = z.infer<typeof AddPencils>;
-
 /** Copies pencils of other trays into this one; those whose set and code are there already are left as they are. */
 export const CopyPencils = z.object({ pencilIds: z.array(Id).min(1, 'Choose at least one pencil.').max(1000) });
 export const CopyResult = z.object({ copied: z.int(), there: z.int() });
@@ -112,14 +109,15 @@ export type NewSwatch = z.input<typeof NewSwatch>;
 export const Swatch = NewSwatch.extend({ pencilId: Id, origin: Origin, at: Time });
 export type Swatch = z.infer<typeof Swatch>;
 
-/** Readings of several pencils at once. */
-export const AddSwatches = z.object({
-  swatches: z
+/** Pencils that come into a tray, with what was read of them; with readings, all of them come in or none. */
+export const AddPencils = z.object({
+  pencils: z.array(NewPencil).min(1, 'There is no pencil to add.').max(1000),
+  readings: z
     .array(NewSwatch.extend({ pencilId: Id }))
-    .min(1, 'There is no reading to keep.')
-    .max(5000),
+    .max(5000)
+    .default([]),
 });
-export type AddSwatches = z.input<typeof AddSwatches>;
+export type AddPencils = z.input<typeof AddPencils>;
 
 /** How one paper takes pencil under this person's hand, as swatches say; see the layer model for each number. */
 export const PaperFit = z.object({

@@ -304,18 +304,29 @@ describe('trays', () => {
     await add(swatch('patch-2', 'pencil-K2'));
     await add(swatch('patch-3', null, 'kraft-card'));
     expect((await add(swatch('patch-4', 'pencil-K7'))).status).to.equal(404);
-    const many = (...swatches: object[]) => api.post('/api/trays/my-pencils/swatches').send({ swatches });
-    const cream = { ...swatch('patch-5', null, 'cream-sheet'), pencilId: 'pencil-K1' };
-    expect((await many(cream, { ...cream, id: 'patch-6', pencilId: 'pencil-K8' })).status).to.equal(404);
-    expect((await many(cream, { ...cream, id: 'patch-6', pencilId: 'pencil-K2' })).body).to.deep.equal({
-      ...{ copied: 2, there: 0 },
-    });
-    expect((await many()).body.sentence).to.contain('no reading to keep');
     const { body } = await api.get('/api/trays/my-pencils/swatches/white-book');
     expect(body.map(({ id, over }: { id: string; over: string | null }) => [id, over])).to.deep.equal([
       ['patch-1', null],
       ['patch-2', 'pencil-K2'],
     ]);
+  });
+
+  it('take pencils with what was read of them, all or none', async () => {
+    const { api } = await emptyDesk();
+    const add = (codes: string[], readOf: string[]) =>
+      api.post('/api/trays/my-pencils/pencils').send({
+        pencils: codes.map(pencil),
+        readings: readOf.map((code) => ({
+          ...{ id: `patch-of-${code}`, pencilId: `pencil-${code}`, over: null, paper: 'white-book' },
+          ...{ patch: 'full', ground: 'paper', lab: [40, 5, 20] },
+        })),
+      });
+    const read = async () => (await api.get('/api/trays/my-pencils/swatches/white-book')).body.length;
+    expect((await add(['K1', 'K2'], ['K1', 'K2'])).body).to.deep.equal({ copied: 2, there: 0 });
+    expect((await add(['K2', 'K3'], ['K2', 'K3'])).body.sentence).to.contain('lie in this tray already');
+    expect((await add(['K4'], ['K9'])).body.sentence).to.contain('none of these pencils');
+    expect((await api.get('/api/trays/my-pencils/pencils')).body).to.have.length(2);
+    expect(await read()).to.equal(2);
   });
 
   it('refuse pencils of a type that is not known, and an empty list', async () => {

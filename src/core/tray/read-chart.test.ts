@@ -67,6 +67,15 @@ describe('a swatch chart', () => {
     cells.forEach(({ lab }, i) => expect(deltaE2000(lab, labOfHex(COLOURS[i])), COLOURS[i]).to.be.below(5));
   });
 
+  it('refuses a picture of a pixel and one that is all black, with a sentence', () => {
+    const flat = (side: number, value: number) => ({
+      ...{ width: side, height: side, data: new Uint8ClampedArray(4 * side * side).fill(value) },
+    });
+    expect(() => readChart(flat(1, 200), GRID, whiteBook)).to.throw(RangeError, 'too small');
+    expect(() => fitGrid(flat(300, 0), 2, 3, whiteBook)).to.throw(RangeError, 'No paper shows');
+    for (const { bare } of readChart(flat(300, 240), GRID, whiteBook)) expect(bare).to.equal(true);
+  });
+
   it('refuses a grid that is none, too fine or beside the picture', () => {
     const image = chart(COLOURS);
     for (const wrong of [

@@ -29,11 +29,15 @@ const BRIGHT = 0.85;
 /** A cell that differs from paper by less than this in L* and chroma holds nothing. */
 const BARE = 3;
 const MOST_CELLS = 600;
+const LEAST_PX = 8;
+/** Paper on a picture reflects more than this of its light, 0..1, or it is no paper. */
+const DARK = 0.04;
 
 /**
  * Reads the colours of a chart's cells, row by row. Each is the median of its middle, after the light was evened out by
  * the paper that shows between the patches around it, which is taken to be the paper's own tint.
- * @throws RangeError for a grid without cells, with more than 600, or that does not lie on the picture
+ * @throws RangeError for a grid without cells, with more than 600 or tiny ones, that does not lie on the picture, or
+ *   where no paper shows
  */
 export function readChart(image: RgbaImage, grid: ChartGrid, paper: Paper): ChartCell[] {
   const { rows, columns, left, top, right, bottom } = grid;
@@ -44,7 +48,15 @@ export function readChart(image: RgbaImage, grid: ChartGrid, paper: Paper): Char
   if (!(left >= 0 && top >= 0 && right <= 1 && bottom <= 1 && right - left > 0.01 && bottom - top > 0.01)) {
     throw new RangeError('The grid must lie on the picture.');
   }
+  if (((right - left) * image.width) / columns < LEAST_PX || ((bottom - top) * image.height) / rows < LEAST_PX) {
+    throw new RangeError('This picture is too small for so many patches: each needs 8 pixels a side at least.');
+  }
   const whites = eachCell(grid, image, (box) => brightOfRim(image, box));
+  if (medianOf(whites)[1] < DARK) {
+    throw new RangeError(
+      'No paper shows between the patches, so their colours cannot be told. Photograph it in daylight.',
+    );
+  }
   const tint = rgbOfLab(labOfHex(paper.tint)).map(lightOf);
   const bare = labOfHex(paper.tint);
   return eachCell(grid, image, (box, row, column) => {

@@ -1,24 +1,16 @@
 import { Router } from 'express';
-import {
-  AddPencils,
-  AddSwatches,
-  CopyPencils,
-  NewSwatch,
-  NewTrayFit,
-  PencilEdit,
-  PencilEdits,
-} from '../../contracts/index.ts';
+import { AddPencils, CopyPencils, NewSwatch, NewTrayFit, PencilEdit, PencilEdits } from '../../contracts/index.ts';
 import { type Database } from '../db/open-database.ts';
 import {
+  addPencils,
   addSwatch,
-  addSwatches,
   listFits,
   listSwatches,
   listSwatchesOn,
   listTools,
   storeFit,
 } from '../services/swatches.ts';
-import { addPencils, copyPencils, editPencil, editPencils, listPencils, listTrays } from '../services/trays.ts';
+import { copyPencils, editPencil, editPencils, listPencils, listTrays } from '../services/trays.ts';
 import { bodyOf, json } from './handle.ts';
 
 /** Trays, the pencils and tools in them, and the swatches of each pencil. */
@@ -34,7 +26,7 @@ export function trayRoutes(db: Database): Router {
   );
   router.post(
     '/:id/pencils',
-    json((request) => addPencils(db, request.params.id, bodyOf(AddPencils, request).pencils)),
+    json((request) => addPencils(db, request.params.id, bodyOf(AddPencils, request))),
   );
   router.post(
     '/:id/copies',
@@ -55,10 +47,6 @@ export function trayRoutes(db: Database): Router {
   router.get(
     '/:id/swatches/:paper',
     json(({ params }) => listSwatchesOn(db, params.id, params.paper)),
-  );
-  router.post(
-    '/:id/swatches',
-    json(({ params, body }) => addSwatches(db, params.id, AddSwatches.parse(body))),
   );
   router.get(
     '/:id/fits',

@@ -1,11 +1,11 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { AddSwatches, NewSwatch, NewTrayFit, Swatch, Tool, TrayFit } from '../../contracts/index.ts';
+import type { AddPencils, CopyResult, NewSwatch, NewTrayFit, Swatch, Tool, TrayFit } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { pencils, swatches, tools, trayFits } from '../db/schema.ts';
 import { Refused, found } from '../refused.ts';
-import { listPencils } from './trays.ts';
+import { listPencils, putPencils } from './trays.ts';
 
 /** Every patch of a pencil that an instrument has read, in the order in which they were read. */
 export async function listSwatches(db: Querying, trayId: string, pencilId: string): Promise<Swatch[]> {
@@ -74,20 +74,28 @@ function knownPaper(id: string): void {
   }
 }
 
-/** Keeps readings of several pencils of a tray, all or none. */
-export async function addSwatches(db: Database, trayId: string, { swatches: added }: z.infer<typeof AddSwatches>) {
+/**
+ * Puts new pencils into a tray, with what was read of them. With readings, all of them come in or none.
+ * @returns how many went in and how many were there already
+ */
+export async function addPencils(db: Database, trayId: string, wish: z.output<typeof AddPencils>): Promise<CopyResult> {
+  const { pencils: added, readings } = wish;
   return db.transaction(async (tx) => {
-    const own = new Set((await listPencils(tx, trayId)).map(({ id }) => id));
-    for (const { pencilId, over, paper } of added) {
-      knownPaper(paper);
-      if (!own.has(pencilId) || (over && !own.has(over))) throw new Refused(404, 'This pencil is not in the tray.');
+    const result = await putPencils(tx, trayId, added);
+    if (readings.length === 0) return result;
+    if (result.there > 0) {
+      throw new Refused(
+        409,
+        `${result.there} of these codes lie in this tray already. Name the set to tell them apart.`,
+      );
     }
-    const went = await tx
-      .insert(swatches)
-      .values(added.map((swatch) => ({ ...swatch, origin: 'own' as const })))
-      .onConflictDoNothing()
-      .returning({ id: swatches.id });
-    return { copied: went.length, there: added.length - went.length };
+    const ids = new Set(added.map(({ id }) => id));
+    if (readings.some(({ pencilId }) => !ids.has(pencilId))) {
+      throw new Refused(422, 'One of these readings belongs to none of these pencils.');
+    }
+    for (const { paper } of readings) knownPaper(paper);
+    await tx.insert(swatches).values(readings.map((reading) => ({ ...reading, origin: 'own' as const })));
+    return result;
   });
 }
 

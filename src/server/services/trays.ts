@@ -47,16 +47,14 @@ async function trayById(db: Querying, id: string) {
 }
 
 /**
- * Puts new pencils into a tray. Those whose set and code are there already are left as they are.
+ * Puts new pencils into a tray, within a transaction. Those whose set and code are there already are left as they are.
  * @returns how many went in and how many were there
  */
-export async function addPencils(db: Database, trayId: string, added: readonly NewPencil[]): Promise<CopyResult> {
-  return db.transaction(async (tx) => {
-    const { origin } = await trayById(tx, trayId);
-    const known = added.find(({ type }) => !isType(type));
-    if (known) throw new Refused(422, `The type of ${known.code} is not one that is known here.`);
-    return insert(tx, trayId, origin, added);
-  });
+export async function putPencils(tx: Querying, trayId: string, added: readonly NewPencil[]): Promise<CopyResult> {
+  const { origin } = await trayById(tx, trayId);
+  const unknown = added.find(({ type }) => !isType(type));
+  if (unknown) throw new Refused(422, `The type of ${unknown.code} is not one that is known here.`);
+  return insert(tx, trayId, origin, added);
 }
 
 /** Copies pencils of any tray into this one, as pencils that are here. */

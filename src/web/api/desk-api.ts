@@ -1,6 +1,6 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
-  AddSwatches,
+  AddPencils,
   BenchState,
   Command,
   CopyResult,
@@ -10,7 +10,6 @@ import type {
   MeterRequest,
   NewBenchPlan,
   NewNote,
-  NewPencil,
   NewSwatch,
   NewTrayFit,
   Notebook,
@@ -95,9 +94,9 @@ export const deskApi = createApi({
         query: (trayId) => `/trays/${trayId}/pencils`,
         providesTags: (_result, _error, trayId) => [{ type: 'pencils', id: trayId }],
       }),
-      addPencils: build.mutation<CopyResult, OnTray<{ pencils: NewPencil[] }>>({
-        query: ({ trayId, pencils }) => ({ url: `/trays/${trayId}/pencils`, method: 'POST', body: { pencils } }),
-        invalidatesTags: (_result, _error, { trayId }) => ['trays', { type: 'pencils', id: trayId }],
+      addPencils: build.mutation<CopyResult, OnTray<AddPencils>>({
+        query: ({ trayId, ...body }) => ({ url: `/trays/${trayId}/pencils`, method: 'POST', body }),
+        invalidatesTags: (_result, _error, { trayId }) => ['trays', 'swatches', { type: 'pencils', id: trayId }],
       }),
       copyPencils: build.mutation<CopyResult, OnTray<{ pencilIds: string[] }>>({
         query: ({ trayId, pencilIds }) => ({ url: `/trays/${trayId}/copies`, method: 'POST', body: { pencilIds } }),
@@ -140,10 +139,6 @@ export const deskApi = createApi({
           ...{ url: `/trays/${trayId}/fits/${encodeURIComponent(paper)}`, method: 'PUT', body: fit },
         }),
         invalidatesTags: ['fits'],
-      }),
-      addSwatches: build.mutation<CopyResult, OnTray<AddSwatches>>({
-        query: ({ trayId, ...body }) => ({ url: `/trays/${trayId}/swatches`, method: 'POST', body }),
-        invalidatesTags: ['swatches'],
       }),
       addSwatch: build.mutation<Swatch[], OnTray<{ pencilId: string; swatch: NewSwatch }>>({
         query: ({ trayId, pencilId, swatch }) => ({
@@ -239,7 +234,6 @@ export const {
   useToolsQuery,
   useSwatchesQuery,
   useAddSwatchMutation,
-  useAddSwatchesMutation,
   useSwatchesOnQuery,
   useFitsQuery,
   useStoreFitMutation,

@@ -6,7 +6,7 @@ import { PATCHES, type PatchKind } from '../../contracts/index.ts';
 import { hexOfLab } from '../../core/colour/index.ts';
 import { PENCIL_TYPES, paperById } from '../../core/laydown/index.ts';
 import { type ChartCell, type ChartGrid, masstoneOfPatch } from '../../core/tray/index.ts';
-import { useAddPencilsMutation, useAddSwatchesMutation } from '../api/desk-api.ts';
+import { useAddPencilsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Button, Notice, Pick, Progress } from '../parts/index.ts';
 import { photoWorker, useJob } from '../workers/index.ts';
@@ -30,7 +30,6 @@ export function ReadChart(props: { trayId: string; paper: string; picture: Blob;
   const [patch, setPatch] = useState<PatchKind>('full');
   const { now, start, cancel } = useJob<{ grid: ChartGrid; cells: ChartCell[] }>(photoWorker(), 'reading the chart');
   const [addPencils, { isLoading }] = useAddPencilsMutation();
-  const [addSwatches] = useAddSwatchesMutation();
   useEffect(() => {
     const wish = edges ? { ...edges, rows, columns } : { rows, columns };
     void start((jobId, report) => photoWorker().readChart(jobId, picture, wish, paper, report));
@@ -45,22 +44,13 @@ export function ReadChart(props: { trayId: string; paper: string; picture: Blob;
       const masstone = masstoneOfPatch(lab, patch, type, paperById(paper));
       return { id: nanoid(), code: list[i], lab, colour: hexOfLab(masstone) };
     });
-    const { data, error } = await addPencils({
+    const { error } = await addPencils({
       trayId,
       pencils: read.map(({ id, code, colour }) => ({ id, code, colour, name: '', set, type, opacity: null })),
+      readings: read.map(({ id, lab }) => ({ id: nanoid(), pencilId: id, paper, patch, ground: 'paper', lab })),
     });
-    if (error || !data) return void toast.error(sentenceOf(error));
-    if (data.there > 0) {
-      return void toast.error(
-        `${data.there} of these codes lie in this tray already. Name the set to tell them apart.`,
-      );
-    }
-    const { error: refused } = await addSwatches({
-      trayId,
-      swatches: read.map(({ id, lab }) => ({ id: nanoid(), pencilId: id, paper, patch, ground: 'paper', lab })),
-    });
-    if (refused) toast.error(sentenceOf(refused));
-    else toast(`${read.length} pencils lie in the tray, each read once.`);
+    if (error) return void toast.error(sentenceOf(error));
+    toast(`${read.length} pencils lie in the tray, each read once.`);
     onClose();
   };
   return (
@@ -136,7 +126,9 @@ export function ReadChart(props: { trayId: string; paper: string; picture: Blob;
                 />
               </label>
               <p role="status" className="text-[0.95rem]">
-                {patches.length} patches, {list.length} codes.
+                {now.state === 'done' && patches.length === 0
+                  ? 'No patch is seen on this paper. Set rows, columns and edges so that each cell holds one.'
+                  : `${patches.length} patches, ${list.length} codes.`}
                 {twice && ` ${twice} stands twice.`}
               </p>
               <div className="flex gap-2">

@@ -210,8 +210,8 @@ function EmptyTray() {
     <div className="max-w-lg py-10">
       <p className="text-xl">This tray is empty.</p>
       <p className="mt-2 text-soft">
-        Copy a whole set beside this, paste a list of codes and colours, or open another tray and copy single pencils
-        into this one.
+        Photograph a swatch chart that you have, copy a whole set, bring in a list of codes and colours, or open another
+        tray and copy single pencils into this one.
       </p>
     </div>
   );
