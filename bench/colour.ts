@@ -4,15 +4,9 @@ import {
   type Pass,
   type Pressure,
   bareGround,
-  fitCard,
-  fitPencil,
-  fittedOptics,
-  fittedPaper,
   groundAfterPasses,
   layPasses,
-  paperById,
   pencilOptics,
-  predictedPatch,
   whiteBook,
 } from '../src/core/laydown/index.ts';
 import { toneTables } from '../src/core/preview/index.ts';
@@ -20,26 +14,13 @@ import { seededRandom } from '../src/core/random/index.ts';
 import { compileRecipe } from '../src/core/recipe/index.ts';
 import { type LaidTray, layTray, layeringsNear, nearestPencils } from '../src/core/tray/index.ts';
 import { demoPencils } from '../src/demo/index.ts';
-import { layOverlay, layPatch, made, madePaper, readPatch } from '../src/demo/maker/index.ts';
+import { benchCalibration } from './calibration.ts';
 import { printTable, timed, timedInTurns } from './measure.ts';
-
-const PATCHES = ['light', 'medium', 'firm', 'full'] as const;
-/** Pressures of overlays that are foretold. */
-const OVERLAYS = [
-  ['light', 'light'],
-  ['medium', 'light'],
-  ['medium', 'medium'],
-  ['firm', 'medium'],
-  ['firm', 'firm'],
-] as const;
-const NOISES = [0, 0.22, 1];
-const PAPERS = ['white-book', 'cream-sheet'];
 
 /** The colour model: how fast it is, how well swatches are fitted, and what a colourist expects of the demo sets. */
 export async function benchColour(): Promise<void> {
   await speed();
-  await fittingOwn();
-  for (const paper of PAPERS) await fittingMaker(paper);
+  await benchCalibration();
   observations();
 }
 
@@ -129,121 +110,6 @@ function sixHundred(): LaidTray {
     return { id: String(i), code: String(i), masstone, type, opacity: opacity ?? undefined };
   });
   return layTray(pencils, whiteBook);
-}
-
-/** Pencils laid by the model itself and read with noise: how well laydown and scattering are found again. */
-async function fittingOwn(): Promise<void> {
-  const found = { rough: 1, tooth: 1, spread: 1, hand: {}, slope: 0 };
-  const own = demoPencils().filter(({ colour }, i) => i % 6 === 0 && labOfHex(colour)[0] < 85);
-  const rows = [];
-  for (const noise of [0, 0.5, 1, 2]) {
-    const random = seededRandom(11);
-    const [off, apart]: [number[], number[]] = [[], []];
-    let ms = 0;
-    for (const { colour, type, opacity } of own) {
-      const truth = { laydown: 0.75 + 0.6 * random(), scatter: 0.6 + 1.5 * random(), masstone: labOfHex(colour) };
-      const declared = { masstone: truth.masstone, type, opacity: opacity ?? undefined };
-      const optics = fittedOptics(declared, truth, whiteBook, found);
-      const patches = [...PATCHES.map((patch) => [patch, 'paper'] as const), ['firm', 'bar'] as const];
-      const readings = patches.map(([patch, on]) => {
-        const lab = predictedPatch(optics, whiteBook, found, { patch, on });
-        return { patch, on, lab: readPatch(lab, noise / Math.sqrt(3), random) };
-      });
-      const start = performance.now();
-      const fit = fitPencil(whiteBook, found, { declared, readings });
-      ms += performance.now() - start;
-      off.push(Math.abs(fit.laydown / truth.laydown - 1));
-      apart.push(fit.apart);
-    }
-    rows.push({
-      'reading noise, deltaE': noise,
-      pencils: own.length,
-      'laydown off, median': `${(100 * median(off)).toFixed(1)}%`,
-      'left over, median': median(apart),
-      'ms a pencil': ms / own.length,
-    });
-  }
-  printTable('Single pencils laid by the model itself and fitted again', rows);
-}
-
-/** The hidden maker's cards fitted, and overlays that were not on them foretold. */
-async function fittingMaker(paperId: string): Promise<void> {
-  const [paper, maker] = [paperById(paperId), madePaper(paperId)];
-  const own = demoPencils().filter((_, i) => i % 5 === 0);
-  const makers = own.map(made);
-  const above = (i: number) => (i + 1) % own.length;
-  const rows = [];
-  for (const noise of NOISES) {
-    const random = seededRandom(7);
-    const read = (lab: Lab) => readPatch(lab, noise / Math.sqrt(3), random);
-    const pencils = own.map(({ colour, type, opacity }, i) => ({
-      declared: { masstone: labOfHex(colour), type, opacity: opacity ?? undefined },
-      readings: [
-        ...PATCHES.map((patch) => ({
-          patch,
-          on: 'paper' as const,
-          lab: read(layPatch(makers[i], maker, patch, 'paper')),
-        })),
-        { patch: 'firm' as const, on: 'bar' as const, lab: read(layPatch(makers[i], maker, 'firm', 'bar')) },
-      ],
-    }));
-    const overlays = own.map((_, i) => {
-      const layers = [i, above(i)].map((k) => ({ pencil: makers[k], patch: 'medium' as const }));
-      return { below: i, above: above(i), lab: read(layOverlay(layers, maker)) };
-    });
-    const declared = pencils.map((pencil) => pencilOptics(pencil.declared));
-    for (const [how, withOverlays] of [
-      ['declared', null],
-      ['fitted, patches only', false],
-      ['fitted, with a ring of overlays', true],
-    ] as const) {
-      const start = performance.now();
-      const fit = withOverlays === null ? null : await fitCard(paper, pencils, withOverlays ? overlays : []);
-      const ms = performance.now() - start;
-      const optics = fit
-        ? pencils.map((pencil, i) => fittedOptics(pencil.declared, fit.pencils[i]!, paper, fit.paper))
-        : declared;
-      const ground = bareGround(fit ? fittedPaper(paper, fit.paper) : paper);
-      const off = heldOut(own.length, above, (below, over, [first, second]) => {
-        const passes = [
-          { pencil: optics[below], pressure: first },
-          { pencil: optics[over], pressure: second },
-        ];
-        const layers = [
-          { pencil: makers[below], patch: first },
-          { pencil: makers[over], patch: second },
-        ];
-        return deltaE2000(layPasses(ground, passes, fit?.paper.hand).lab, layOverlay(layers, maker));
-      });
-      rows.push({
-        'reading noise, deltaE': noise,
-        how,
-        ...Object.fromEntries(OVERLAYS.map((pair, k) => [pair.join(' + '), median(off[k])])),
-        'all, median': median(off.flat()),
-        seconds: ms / 1000,
-      });
-    }
-  }
-  printTable(`Overlays of ${own.length} demo pencils that were not on the card, on ${paper.name} (deltaE)`, rows);
-}
-
-/** Every pair that is not on the card, at every pair of pressures. */
-function heldOut(
-  count: number,
-  above: (i: number) => number,
-  off: (below: number, over: number, pressures: (typeof OVERLAYS)[number]) => number,
-): number[][] {
-  return OVERLAYS.map((pressures) => {
-    const all: number[] = [];
-    for (let below = 0; below < count; below++)
-      for (let over = 0; over < count; over += 3)
-        if (over !== below && over !== above(below)) all.push(off(below, over, pressures));
-    return all;
-  });
-}
-
-function median(values: readonly number[]): number {
-  return [...values].sort((a, b) => a - b)[values.length >> 1];
 }
 
 /** What a colourist knows of layers, tried on all fitting pencils and pairs of the demo sets; those that miss are named. */

@@ -273,6 +273,24 @@ describe('trays', () => {
       await page.getByText('180 pencils fitted').waitFor();
     });
 
+    it('and every stage foretells from what was found: all measured at the sheet, carried over to another paper', async () => {
+      const tray = page.url();
+      await page.goto(`${desk.url}/sheets/ferry-steps-begun/layers`);
+      await page.getByText(/^all measured, colours about ±1/).waitFor();
+      await page.goto(`${desk.url}/tray/demo-tray`);
+      await page
+        .getByRole('img', { name: /^fitted to swatches on this paper/ })
+        .first()
+        .waitFor();
+      await choose('Paper', 'on lightly toothed cream sheet');
+      await page
+        .getByRole('img', { name: /^carried over from swatches on another paper/ })
+        .first()
+        .waitFor();
+      await page.getByText(/Carried over from smooth white book page/).waitFor();
+      await page.goto(tray);
+    });
+
     it('shows what comes near a pencil, in words, at another pressure and in another set', async () => {
       const near = page.getByRole('region', { name: 'What comes near' });
       await near.getByRole('listitem').first().waitFor();
@@ -309,7 +327,7 @@ describe('trays', () => {
         .nth(0)
         .getByText(/dull blue|blue.*specks/)
         .waitFor();
-      await page.getByText(/All pencils are fitted to swatches on this paper/).waitFor();
+      await page.getByText(/fitted to swatches on this paper/).waitFor();
       await page.getByRole('button', { name: /^Use something else/ }).click();
       await page.getByRole('option', { name: /^solvent/ }).click();
       await passes

@@ -109,6 +109,10 @@ export type NewSwatch = z.input<typeof NewSwatch>;
 export const Swatch = NewSwatch.extend({ pencilId: Id, origin: Origin, at: Time });
 export type Swatch = z.infer<typeof Swatch>;
 
+/** On which papers each pencil of a tray was read, by pencil id; those that never were are left out. */
+export const ReadOn = z.record(Id, z.array(z.string()));
+export type ReadOn = z.infer<typeof ReadOn>;
+
 /** Pencils that come into a tray, with what was read of them; with readings, all of them come in or none. */
 export const AddPencils = z.object({
   pencils: z.array(NewPencil).min(1, 'There is no pencil to add.').max(1000),

@@ -27,13 +27,15 @@ export function groundFinder(
   paper: Paper,
   grounds: ReadonlyMap<number, RegionGround>,
 ): (regionId: number) => KeyedGround {
-  const bare = { ground: bareGround(paper), key: paper.id };
+  const { id, rough, tooth, spread, hand } = paper;
+  const on = JSON.stringify([id, rough, tooth, spread, hand]);
+  const bare = { ground: bareGround(paper), key: on };
   const made = new Map<string, KeyedGround>();
   return (regionId) => {
     const own = grounds.get(regionId);
     if (!own) return bare;
     const { kind, colour, toothLeft } = own;
-    const key = `${paper.id} ${kind} ${colour} ${toothLeft ?? ''}`;
+    const key = `${on} ${kind} ${colour} ${toothLeft ?? ''}`;
     let keyed = made.get(key);
     if (!keyed) {
       const lab = labOfHex(colour);

@@ -1,10 +1,11 @@
 /** planning: from a stored plan and its tray to what core computes with, and back; pure, used by the desk and by the demo. */
-export { asTrayPencil } from './as-tray-pencil.ts';
+export { type StoredPencil, asTrayPencil } from './as-tray-pencil.ts';
 export { benchPlanFrom, openSteps } from './bench-plan.ts';
 export { deriveForms, deriveRecipes, regionsOfThings } from './derive.ts';
 export { type KeyedGround, groundFinder, groundsOf } from './grounds.ts';
 export { laidLayers } from './laid-layers.ts';
 export { type LaidThing, regionTables } from './region-tables.ts';
+export { type PaperInUse, paperInUse } from './paper-in-use.ts';
 export { regionsKey } from './regions-key.ts';
 export { summariseSheet } from './summarise-sheet.ts';
 export { withGuesses } from './with-guesses.ts';

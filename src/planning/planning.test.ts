@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { NewBenchPlan, type Pencil, type Plan, USUAL_FINDING, emptyPlan, newThing } from '../contracts/index.ts';
 import { labOfHex } from '../core/colour/index.ts';
 import { sequence, validateSequence } from '../core/bench/index.ts';
-import { pencilOptics, whiteBook } from '../core/laydown/index.ts';
+import { paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type ToneTable } from '../core/preview/index.ts';
 import {
@@ -12,6 +12,7 @@ import {
   deriveForms,
   deriveRecipes,
   groundFinder,
+  paperInUse,
   groundsOf,
   laidLayers,
   openSteps,
@@ -185,17 +186,57 @@ describe('a stored pencil', () => {
   it('without an opacity of its own has its type’s', () => {
     expect(asTrayPencil(pencils[0])).to.deep.include({ opacity: undefined, masstone: labOfHex('#5e3a26') });
     expect(asTrayPencil({ ...pencils[0], opacity: 0.4 }).opacity).to.equal(0.4);
-    const fit = { laydown: 1.2, scatter: 3, masstone: [40, 10, 20] as const, apart: 1, doubtful: [] };
-    const paper = { rough: 0.4, tooth: 1.2, spread: 0.7, slope: 0.8, hand: { light: 0.6 } };
-    const fitted = { paper: 'white-book', at: '', fit: paper, pencils: [{ pencilId: pencils[0].id, fit }] };
-    const { laydown, masstone, masstoneOn, masstoneHand } = asTrayPencil(pencils[0], fitted);
-    expect([laydown, masstone, masstoneOn?.rough, masstoneHand]).to.deep.equal([
-      1.2,
-      [40, 10, 20],
-      0.4,
-      { light: 0.6 },
-    ]);
-    expect(asTrayPencil(pencils[1], fitted).laydown).to.equal(undefined);
+  });
+});
+
+describe('a paper as the swatches of a tray say that it is', () => {
+  const fit = { laydown: 1.2, scatter: 3, masstone: [40, 10, 20] as const, apart: 1.4, doubtful: [] };
+  const found = { rough: 0.4, tooth: 1.2, spread: 0.7, slope: 0.8, hand: { light: 0.6 } };
+  const onWhite = {
+    paper: 'white-book',
+    at: '2026-03-01T10:00:00.000Z',
+    fit: found,
+    pencils: [{ pencilId: pencils[0].id, fit }],
+  };
+  const [first, second] = pencils;
+
+  it('is as declared while nothing was fitted, and each pencil is declared or read once', () => {
+    const use = paperInUse('cream-sheet', pencils, [], new Set([second.id]));
+    expect(use.paper).to.equal(paperById('cream-sheet'));
+    expect(use.trayPencil(first)).to.deep.equal(asTrayPencil(first));
+    expect([use.beliefIn(first).ground, use.beliefIn(second).ground]).to.deep.equal(['declared', 'read once']);
+  });
+
+  it('is as it was fitted, tint and all its own, in the hand that was found', () => {
+    const { paper, carried } = paperInUse('white-book/fff0e0', pencils, [onWhite]);
+    expect(carried).to.equal(false);
+    expect(paper).to.deep.include({ tint: '#fff0e0', rough: 0.4, tooth: 1.2, spread: 0.7, hand: { light: 0.6 } });
+  });
+
+  it('knows a fitted pencil by its swatches, and takes others to lay as fitted ones of their kind do', () => {
+    const use = paperInUse('white-book', pencils, [onWhite]);
+    expect(use.trayPencil(first)).to.deep.include({ laydown: 1.2, scatter: 3, masstone: [40, 10, 20], slope: 0.8 });
+    expect(use.beliefIn(first)).to.deep.equal({ ground: 'fitted', apart: 1.4 });
+    const other = use.trayPencil(second);
+    expect(other).to.deep.include({ laydown: 1.2, scatter: 3, masstone: labOfHex(second.colour), slope: 0.8 });
+    expect(other.masstoneOn).to.deep.include({ rough: 0.4, hand: { light: 0.6 } });
+    expect(use.beliefIn(second).ground).to.equal('like its kind');
+  });
+
+  it('carries a fit over to a paper that was never swatched, as rough beside it as it is declared', () => {
+    const use = paperInUse('kraft-card', pencils, [onWhite]);
+    expect(use.carried).to.equal(true);
+    const kraft = paperById('kraft-card');
+    expect(use.paper.rough).to.be.closeTo(0.4 * kraft.rough, 1e-9);
+    expect(use.paper.tooth).to.be.closeTo(1.2 * kraft.tooth, 1e-9);
+    expect(use.trayPencil(first).masstoneOn).to.deep.include({ id: 'white-book', rough: 0.4 });
+    expect(use.beliefIn(first)).to.deep.equal({ ground: 'carried', apart: 1.5 });
+  });
+
+  it('prefers the swatches of this paper, then the newest of others', () => {
+    const older = { ...onWhite, paper: 'cream-sheet', at: '2026-02-01T10:00:00.000Z', fit: { ...found, rough: 0.9 } };
+    expect(paperInUse('cream-sheet', pencils, [onWhite, older]).fit).to.equal(older);
+    expect(paperInUse('kraft-card', pencils, [older, onWhite]).fit).to.equal(onWhite);
   });
 });
 

@@ -1,5 +1,6 @@
 import { BANDS, type Spectrum, labOfHex, spectrumOfLab } from '../colour/index.ts';
 import { type Paper } from './papers/index.ts';
+import { type Hand } from './pressure.ts';
 
 /** Pigment that one pass left. */
 export interface Deposit {
@@ -22,6 +23,8 @@ export interface Ground {
   tooth: number;
   /** How coverage grows with mass: see Paper. */
   spread: number;
+  /** How hard the person presses who lays on it. */
+  hand: Hand;
   /** Reflectance of the covered part, 36 bands; of no meaning while specks are 1. */
   covered: Spectrum;
   /** Share of the area that is still bare paper, 0..1. */
@@ -39,8 +42,8 @@ export interface Ground {
 /** Bare paper, nothing laid. */
 export function bareGround(paper: Paper): Ground {
   const bare = spectrumOfLab(labOfHex(paper.tint));
-  const { rough, tooth, spread = 1 } = paper;
-  return { bare, rough, tooth, spread, covered: bare, specks: 1, filled: 0, mass: 0, deposits: [], wet: false };
+  const { rough, tooth, spread = 1, hand = {} } = paper;
+  return { bare, rough, tooth, spread, hand, covered: bare, specks: 1, filled: 0, mass: 0, deposits: [], wet: false };
 }
 
 /** What the eye sees of a ground: bare and covered parts mixed after Yule and Nielsen with n = 2 (J. Yule, W. Nielsen, 1951). */

@@ -11,6 +11,9 @@ export { type Tool, TOOLS, toolById } from './tools/index.ts';
 export { type Laid, type Pass, type ToolPass, groundAfterPasses, layPasses } from './lay-passes.ts';
 export {
   BAR,
+  BELIEFS,
+  type Belief,
+  type BeliefGround,
   type CardFit,
   type OverlayReading,
   PATCH_PASSES,
@@ -19,9 +22,13 @@ export {
   type PatchReading,
   type PencilFit,
   type ReadPencil,
+  beliefOfAll,
+  beliefOn,
+  carriedFit,
   fitCard,
   fitPencil,
   fittedOptics,
   fittedPaper,
   predictedPatch,
+  typicalPencil,
 } from './calibration/index.ts';

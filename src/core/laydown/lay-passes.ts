@@ -2,7 +2,7 @@ import { type Lab, labOfSpectrum, spectrumOfLab } from '../colour/index.ts';
 import { type Ground, seen } from './ground.ts';
 import { groundAfter, passGeometry } from './pass.ts';
 import { type PencilOptics } from './optics.ts';
-import { type Hand, type Pressure, pressOf } from './pressure.ts';
+import { type Pressure, pressOf } from './pressure.ts';
 import { toolById } from './tools/index.ts';
 
 /** One going-over with one pencil at one pressure. */
@@ -34,21 +34,19 @@ export interface Laid {
 
 /**
  * Lays passes on a ground in order and says what comes out.
- * @param ground where it starts; it is not changed
+ * @param ground where it starts, in the hand that it is laid in; it is not changed
  * @param passes of pencils and tools, in the order in which they are laid; a pass of no pressure changes nothing
- * @param hand how hard this person presses, 1 for each pressure by default
  * @returns the end result, what stood after each pass, and the ground to go on from
  * @throws RangeError for a tool that is not known, and where a pencil or dry tool would go over wet paper
  */
 export function layPasses(
   ground: Ground,
   passes: readonly (Pass | ToolPass)[],
-  hand: Hand = {},
 ): Laid & { after: Laid[]; ground: Ground } {
   let now = ground;
   const after: Laid[] = [];
   for (const pass of passes) {
-    now = afterPass(now, pass, hand);
+    now = afterPass(now, pass);
     after.push(describe(now));
   }
   return { ...(after.at(-1) ?? describe(now)), after, ground: now };
@@ -58,12 +56,12 @@ export function layPasses(
  * The ground alone after the same passes, for those who lay thousands and look at the last.
  * @throws RangeError as layPasses does
  */
-export function groundAfterPasses(ground: Ground, passes: readonly (Pass | ToolPass)[], hand: Hand = {}): Ground {
-  return passes.reduce((now, pass) => afterPass(now, pass, hand), ground);
+export function groundAfterPasses(ground: Ground, passes: readonly (Pass | ToolPass)[]): Ground {
+  return passes.reduce(afterPass, ground);
 }
 
-function afterPass(ground: Ground, pass: Pass | ToolPass, hand: Hand): Ground {
-  const press = pressOf(pass.pressure, hand);
+function afterPass(ground: Ground, pass: Pass | ToolPass): Ground {
+  const press = pressOf(pass.pressure, ground.hand);
   if (press <= 0) return ground;
   if ('pencil' in pass) {
     refuseWet(ground, 'a pencil goes over it');

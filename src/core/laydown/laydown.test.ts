@@ -180,8 +180,8 @@ describe('laws of laying', () => {
   });
 
   it('a harder hand lays more', () => {
-    const soft = layPasses(white, [{ pencil: red, pressure: 'light' }], { light: 0.7 });
-    const hard = layPasses(white, [{ pencil: red, pressure: 'light' }], { light: 1.4 });
+    const inHand = (light: number) => bareGround({ ...whiteBook, hand: { light } });
+    const [soft, hard] = [0.7, 1.4].map((light) => layPasses(inHand(light), [{ pencil: red, pressure: 'light' }]));
     expect(hard.lab[0]).to.be.below(soft.lab[0]);
   });
 });

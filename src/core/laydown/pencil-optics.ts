@@ -5,7 +5,7 @@ import { filmConstants } from './kubelka-munk.ts';
 import { type PassGeometry, coveredAfter, passGeometry } from './pass.ts';
 import { type Paper, whiteBook } from './papers/index.ts';
 import { pencilTypeById } from './pencil-types/index.ts';
-import { type Hand, type Pressure, pressOf } from './pressure.ts';
+import { type Pressure, pressOf } from './pressure.ts';
 
 /** What the layer model must be told of a pencil. */
 export interface PencilDeclaration {
@@ -21,9 +21,8 @@ export interface PencilDeclaration {
   scatter?: number;
   /** How much more it scatters short waves than long ones: the power of 560 nm over wavelength; default 0, all alike. */
   slope?: number;
-  /** Paper on which the masstone was laid, in a hand that may press otherwise; default smooth white, as meant. */
+  /** Paper on which the masstone was laid, with the hand that laid it; default smooth white, as meant. */
   masstoneOn?: Paper;
-  masstoneHand?: Hand;
 }
 
 /** The passes whose result on smooth white is called a pencil's masstone. */
@@ -42,7 +41,6 @@ export function pencilOptics({
   scatter = 1,
   slope = 0,
   masstoneOn = whiteBook,
-  masstoneHand,
 }: PencilDeclaration): PencilOptics {
   if (!(laydown > 0)) throw new RangeError(`A pencil lays more than nothing; ${laydown} is not above 0.`);
   if (!(scatter > 0)) throw new RangeError(`Every pigment scatters; ${scatter} is not above 0.`);
@@ -55,7 +53,7 @@ export function pencilOptics({
   const passes: PassGeometry[] = [];
   let state: Pick<typeof paper, 'rough' | 'tooth' | 'spread' | 'specks' | 'filled' | 'mass'> = paper;
   for (const pressure of MASSTONE_PASSES) {
-    const pass = passGeometry(state, type, pressOf(pressure, masstoneHand));
+    const pass = passGeometry(state, type, pressOf(pressure, paper.hand));
     passes.push(pass);
     state = { ...state, ...pass };
   }

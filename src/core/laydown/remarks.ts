@@ -1,7 +1,7 @@
 import { deltaE2000, labOfSpectrum } from '../colour/index.ts';
 import { type Ground, seen } from './ground.ts';
 import { type Pass, type ToolPass, layPasses } from './lay-passes.ts';
-import { type Hand, pressOf } from './pressure.ts';
+import { pressOf } from './pressure.ts';
 import { toolById } from './tools/index.ts';
 
 /** Share of the tooth left below which paper hardly takes any more, and below which it is told that it will soon. */
@@ -16,13 +16,13 @@ const FIRM = 0.75;
  * wants care. Several sentences a pass, or none.
  * @throws RangeError as layPasses does
  */
-export function remarksOn(ground: Ground, passes: readonly (Pass | ToolPass)[], hand: Hand = {}): string[][] {
+export function remarksOn(ground: Ground, passes: readonly (Pass | ToolPass)[]): string[][] {
   let before = ground;
   return passes.map((pass, i) => {
-    const after = layPasses(before, [pass], hand).ground;
+    const after = layPasses(before, [pass]).ground;
     const remarks = [...ofPass(pass, before, after), ...ofTooth(before, after)];
     const pencilLater = passes.slice(i + 1).some((later) => 'pencil' in later);
-    if ('pencil' in pass && pencilLater && pressOf(pass.pressure, hand) > FIRM) {
+    if ('pencil' in pass && pencilLater && pressOf(pass.pressure, ground.hand) > FIRM) {
       remarks.push('Pressing hard this early leaves little for the passes after it.');
     }
     before = after;

@@ -36,7 +36,7 @@ export function workedGround(paper: Paper, lab: Lab, toothLeft: ToothLeft): Grou
     const { specks, filled, mass } = passGeometry(state, pencilTypeById(USUAL_PENCIL), PRESS[pressure]);
     state = { ...state, specks, filled, mass };
   }
-  const { bare, rough, tooth, spread } = bareGround(paper);
+  const { bare, rough, tooth, spread, hand } = bareGround(paper);
   const { filled, mass } = state;
   // What covers the paper is what makes paper and cover together look as they do; see `seen`. A place darker than
   // so much bare paper allows shows less of it.
@@ -47,5 +47,5 @@ export function workedGround(paper: Paper, lab: Lab, toothLeft: ToothLeft): Grou
     const root = (Math.sqrt(whole[i]) - specks * Math.sqrt(bare[i])) / (1 - specks);
     covered[i] = Math.min(1, root) ** 2;
   }
-  return { bare, rough, tooth, spread, covered, specks, filled, mass, deposits: [], wet: false };
+  return { bare, rough, tooth, spread, hand, covered, specks, filled, mass, deposits: [], wet: false };
 }

@@ -1,6 +1,5 @@
 import { type Lab, deltasE2000 } from '../colour/index.ts';
 import {
-  type Hand,
   type Paper,
   type PencilOptics,
   PRESSURES,
@@ -16,7 +15,6 @@ export interface LaidTray {
   pencils: readonly TrayPencil[];
   optics: readonly PencilOptics[];
   paper: Paper;
-  hand: Hand;
   /** L*, a*, b* of each pencil in turn, one pass at each pressure. */
   labs: Readonly<Record<Pressure, Float64Array>>;
 }
@@ -37,7 +35,6 @@ export interface Near {
 export function layTray(
   pencils: readonly TrayPencil[],
   paper: Paper,
-  hand: Hand = {},
   known: Map<string, PencilOptics> = new Map(),
 ): LaidTray {
   const optics = pencils.map((pencil) => {
@@ -47,9 +44,9 @@ export function layTray(
   });
   const ground = bareGround(paper);
   const laidAt = (pressure: Pressure) =>
-    Float64Array.from(optics.flatMap((pencil) => layPasses(ground, [{ pencil, pressure }], hand).lab));
+    Float64Array.from(optics.flatMap((pencil) => layPasses(ground, [{ pencil, pressure }]).lab));
   const labs = Object.fromEntries(PRESSURES.map((pressure) => [pressure, laidAt(pressure)]));
-  return { pencils, optics, paper, hand, labs: labs as Record<Pressure, Float64Array> };
+  return { pencils, optics, paper, labs: labs as Record<Pressure, Float64Array> };
 }
 
 /**

@@ -34,7 +34,6 @@ export function layeringsNear(target: Lab, tray: LaidTray, limit: number): Layer
     const { lab, toothLeft } = layPasses(
       ground,
       layers.map(({ index, pressure }) => ({ pencil: tray.optics[index], pressure })),
-      tray.hand,
     );
     return { layers, lab, toothLeft, deltaE: deltaE2000(lab, target) };
   };

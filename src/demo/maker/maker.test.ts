@@ -93,7 +93,7 @@ describe('the maker of the demo pencils', () => {
       own.flatMap((__, above) => {
         if (above === below || above === ring(below)) return [];
         const passes = [below, above].map((i) => ({ pencil: optics[i], pressure: 'medium' as const }));
-        const { lab } = layPasses(bareGround(fittedPaper(paper, fit.paper)), passes, fit.paper.hand);
+        const { lab } = layPasses(bareGround(fittedPaper(paper, fit.paper)), passes);
         return [deltaE2000(lab, overlay(below, above))];
       }),
     );

@@ -5,6 +5,7 @@ import {
   addPencils,
   addSwatch,
   listFits,
+  listReadOn,
   listSwatches,
   listSwatchesOn,
   listTools,
@@ -47,6 +48,10 @@ export function trayRoutes(db: Database): Router {
   router.get(
     '/:id/swatches/:paper',
     json(({ params }) => listSwatchesOn(db, params.id, params.paper)),
+  );
+  router.get(
+    '/:id/read-on',
+    json(({ params }) => listReadOn(db, params.id)),
   );
   router.get(
     '/:id/fits',

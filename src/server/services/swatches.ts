@@ -1,6 +1,15 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { AddPencils, CopyResult, NewSwatch, NewTrayFit, Swatch, Tool, TrayFit } from '../../contracts/index.ts';
+import type {
+  AddPencils,
+  CopyResult,
+  NewSwatch,
+  NewTrayFit,
+  ReadOn,
+  Swatch,
+  Tool,
+  TrayFit,
+} from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { pencils, swatches, tools, trayFits } from '../db/schema.ts';
@@ -27,6 +36,19 @@ export async function listSwatchesOn(db: Querying, trayId: string, paper: string
     .where(and(eq(pencils.trayId, trayId), eq(swatches.paper, paper)))
     .orderBy(asc(pencils.place), asc(swatches.at), asc(swatches.id));
   return rows.map(({ swatch: { at, ...row } }) => ({ ...row, at: at.toISOString() }));
+}
+
+/** On which papers each pencil of a tray was read. */
+export async function listReadOn(db: Querying, trayId: string): Promise<ReadOn> {
+  const rows = await db
+    .select({ pencilId: swatches.pencilId, paper: swatches.paper })
+    .from(swatches)
+    .innerJoin(pencils, eq(pencils.id, swatches.pencilId))
+    .where(eq(pencils.trayId, trayId))
+    .groupBy(swatches.pencilId, swatches.paper);
+  const readOn: ReadOn = {};
+  for (const { pencilId, paper } of rows) (readOn[pencilId] ??= []).push(paper);
+  return readOn;
 }
 
 /** What the swatches of a tray come to, one for each paper that was fitted. */

@@ -17,6 +17,7 @@ import type {
   PencilEdit,
   PencilEdits,
   PracticeSeries,
+  ReadOn,
   RecordEntry,
   RegionsMeta,
   Reference,
@@ -133,6 +134,10 @@ export const deskApi = createApi({
         query: ({ trayId, paper }) => `/trays/${trayId}/swatches/${encodeURIComponent(paper)}`,
         providesTags: ['swatches'],
       }),
+      readOn: build.query<ReadOn, string>({
+        query: (trayId) => `/trays/${trayId}/read-on`,
+        providesTags: ['swatches'],
+      }),
       fits: build.query<TrayFit[], string>({ query: (trayId) => `/trays/${trayId}/fits`, providesTags: ['fits'] }),
       storeFit: build.mutation<TrayFit[], OnTray<{ paper: string; fit: NewTrayFit }>>({
         query: ({ trayId, paper, fit }) => ({
@@ -236,6 +241,7 @@ export const {
   useAddSwatchMutation,
   useSwatchesOnQuery,
   useFitsQuery,
+  useReadOnQuery,
   useStoreFitMutation,
   useSubjectsQuery,
   useReadMeterMutation,

@@ -1,6 +1,7 @@
 import { createContext, useContext } from 'react';
 import type { Pencil, RegionGround, RegionsMeta, SheetState } from '../../contracts/index.ts';
 import { type Recipe } from '../../core/recipe/index.ts';
+import { type PaperInUse } from '../../planning/index.ts';
 import { type LaidPencil } from '../workers/index.ts';
 
 /** The regions of a sheet with their raster; its key names it in the page worker. */
@@ -15,6 +16,8 @@ export interface Desk {
   /** Every pencil of the sheet's tray. */
   pencils: readonly Pencil[];
   pencilById: ReadonlyMap<string, Pencil>;
+  /** The sheet's paper as the tray's swatches say that it takes pencil. */
+  use: PaperInUse;
   /** How the pencils come out on this paper, by id; empty until computed. */
   laid: ReadonlyMap<string, LaidPencil>;
   /** Pixels of the working picture per mm of the page. */

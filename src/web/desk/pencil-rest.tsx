@@ -1,14 +1,17 @@
 import clsx from 'clsx';
 import { useMemo } from 'react';
+import type { Pencil } from '../../contracts/index.ts';
+import { BELIEFS, beliefOfAll } from '../../core/laydown/index.ts';
+import { type PaperInUse } from '../../planning/index.ts';
 import { useBenchQuery } from '../api/desk-api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
-import { Laydown } from '../parts/index.ts';
+import { BELIEF_WORDS, BeliefMark, Laydown, Why } from '../parts/index.ts';
 import { pointAtPencil } from './at-the-desk.ts';
 import { useDesk } from './desk-context.ts';
 
 /** The pencils in play in the order in which they will be picked up; pointing at one lights its places on the sheet. */
 export function PencilRest({ whole }: { whole: boolean }) {
-  const { sheet, pencilById } = useDesk();
+  const { sheet, pencilById, use } = useDesk();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((state) => state.atTheDesk.thingId);
   const thingId = whole ? null : chosen;
@@ -24,7 +27,7 @@ export function PencilRest({ whole }: { whole: boolean }) {
           {pencils.length > 0 &&
             (thing ? `, for ${thing.name}` : `, ${pencils.length} in the order they are picked up`)}
         </span>
-        {pencils.length > 0 && <span className="text-soft">point at a pencil to see where it goes</span>}
+        {pencils.length > 0 && <HowSure pencils={pencils} use={use} />}
       </p>
       {pencils.length === 0 ? (
         <p className="pt-3 text-soft">The pencils of this page will lie here once a palette is chosen at the Wheel.</p>
@@ -47,7 +50,9 @@ export function PencilRest({ whole }: { whole: boolean }) {
               >
                 <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={96} height={44} />
                 <span className="flex items-baseline justify-between gap-1 leading-tight">
-                  <span className="font-figure text-[0.98rem] font-bold whitespace-nowrap">{pencil.code}</span>{' '}
+                  <span className="font-figure text-[0.98rem] font-bold whitespace-nowrap">
+                    {pencil.code} <BeliefMark belief={use.beliefIn(pencil)} />
+                  </span>
                   <span className="truncate text-[0.72rem]">{pencil.ownName || pencil.name}</span>
                 </span>
               </button>
@@ -56,6 +61,28 @@ export function PencilRest({ whole }: { whole: boolean }) {
         </ul>
       )}
     </section>
+  );
+}
+
+/** How many of the pencils in play were measured, and how far off what is foretold of them may be. */
+function HowSure({ pencils, use }: { pencils: readonly Pencil[]; use: PaperInUse }) {
+  const beliefs = pencils.map(use.beliefIn);
+  const all = beliefOfAll(beliefs)!;
+  const measured = beliefs.filter(({ ground }) => ground === 'fitted' || ground === 'carried').length;
+  const grounds = BELIEFS.flatMap((ground) => {
+    const count = beliefs.filter((belief) => belief.ground === ground).length;
+    return count > 0 ? [`${count} ${BELIEF_WORDS[ground]}`] : [];
+  });
+  return (
+    <span className="text-soft">
+      {measured === pencils.length ? 'all measured' : `${measured} of ${pencils.length} measured`}, colours about ±
+      {all.apart.toFixed(0)}{' '}
+      <Why of="how sure these colours are">
+        Of these pencils, {grounds.join('; ')}. What comes out usually lies about {all.apart.toFixed(1)} (CIEDE2000, 1
+        is just seen) from what is shown.
+        {measured < pencils.length && ' Swatches read and fitted at the Tray bring that down to about 1.'}
+      </Why>
+    </span>
   );
 }
 

@@ -3,10 +3,12 @@ import { Outlet, useParams } from 'react-router';
 import type { Pencil, RegionsMeta, SheetState } from '../../contracts/index.ts';
 import { usePencilsQuery, useRegionsQuery, useSheetQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
+import { usePaper } from '../api/use-paper.ts';
+import { whiteBook } from '../../core/laydown/index.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { type LaidPencil, pageWorker, pencilWorker } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
-import { asTrayPencil, deriveForms, deriveRecipes, groundsOf, regionsKey } from '../../planning/index.ts';
+import { type PaperInUse, deriveForms, deriveRecipes, groundsOf, regionsKey } from '../../planning/index.ts';
 import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
 import { loadLabels, loadPicture } from './load-page.ts';
@@ -18,6 +20,7 @@ export function SheetOnDesk() {
   useEffect(() => void dispatch(sitDownAt()), [dispatch, sheetId]);
   const { data: sheet, error } = useSheetQuery(sheetId);
   const { data: pencils } = usePencilsQuery(sheet?.trayId ?? '', { skip: !sheet });
+  const use = usePaper(sheet?.trayId ?? '', sheet?.plan.page.paper ?? whiteBook.id);
   const picture = useLoaded(sheet ? `${sheet.id} ${sheet.picture.hash}` : null, () =>
     loadPicture(sheet!.id, sheet!.picture.hash),
   );
@@ -27,10 +30,10 @@ export function SheetOnDesk() {
   if (sheet && page !== 'loading' && shown !== sheetId) setShown(sheetId);
   if (error) return <Failed sentence={sentenceOf(error)} />;
   if (picture.failed) return <Failed sentence={picture.failed} />;
-  if (!sheet || !pencils || !picture.value || (page === 'loading' && shown !== sheetId))
+  if (!sheet || !pencils || !use || !picture.value || (page === 'loading' && shown !== sheetId))
     return <Waiting doing="laying the sheet on the desk" />;
   return (
-    <WithDerived sheet={sheet} pencils={pencils} picture={picture.value} page={page === 'loading' ? null : page}>
+    <WithDerived {...{ sheet, pencils, use }} picture={picture.value} page={page === 'loading' ? null : page}>
       <Outlet />
     </WithDerived>
   );
@@ -39,14 +42,15 @@ export function SheetOnDesk() {
 interface DerivedProps {
   sheet: SheetState;
   pencils: readonly Pencil[];
+  use: PaperInUse;
   picture: ImageBitmap;
   page: PageRegions | null;
   children: React.ReactNode;
 }
 
-function WithDerived({ sheet, pencils, picture, page, children }: DerivedProps) {
+function WithDerived({ sheet, pencils, use, picture, page, children }: DerivedProps) {
   const { plan } = sheet;
-  const laid = useLaid(pencils, plan.page.paper);
+  const laid = useLaid(pencils, use);
   const pencilById = useMemo(() => new Map(pencils.map((pencil) => [pencil.id, pencil])), [pencils]);
   const recipes = useMemo(
     () => deriveRecipes(plan, page?.regions ?? [], (id) => pencilById.has(id)),
@@ -56,10 +60,10 @@ function WithDerived({ sheet, pencils, picture, page, children }: DerivedProps) 
   const forms = useMemo(() => deriveForms(plan, page?.regions ?? []), [plan, page]);
   const desk = useMemo(
     () => ({
-      ...{ sheet, pencils, pencilById, laid, picture, page, grounds, recipes, forms },
+      ...{ sheet, pencils, pencilById, use, laid, picture, page, grounds, recipes, forms },
       pixelsPerMm: sheet.picture.width / plan.page.widthMm,
     }),
-    [sheet, pencils, pencilById, laid, picture, page, grounds, recipes, forms, plan.page.widthMm],
+    [sheet, pencils, pencilById, use, laid, picture, page, grounds, recipes, forms, plan.page.widthMm],
   );
   return <DeskContext value={desk}>{children}</DeskContext>;
 }
@@ -86,14 +90,15 @@ function useOpened(meta: RegionsMeta | undefined, labels: Uint16Array | null, ke
   }, [meta, labels, key]);
 }
 
-function useLaid(pencils: readonly Pencil[], paper: string): ReadonlyMap<string, LaidPencil> {
+function useLaid(pencils: readonly Pencil[], use: PaperInUse): ReadonlyMap<string, LaidPencil> {
   const [laid, setLaid] = useState<ReadonlyMap<string, LaidPencil>>(new Map());
   const key = pencils.map((pencil) => `${pencil.id} ${pencil.colour} ${pencil.type} ${pencil.opacity}`).join();
+  const { paper, fit } = use;
   useEffect(() => {
     let wanted = true;
     void pencilWorker
       .onPaper(
-        pencils.map((pencil) => asTrayPencil(pencil)),
+        pencils.map((pencil) => use.trayPencil(pencil)),
         paper,
       )
       .then((list) => {
@@ -102,7 +107,7 @@ function useLaid(pencils: readonly Pencil[], paper: string): ReadonlyMap<string,
     return () => void (wanted = false);
     // The key stands for the pencils: where one lies does not change how it looks.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, paper]);
+  }, [key, paper.id, fit]);
   return laid;
 }
 

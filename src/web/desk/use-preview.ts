@@ -2,7 +2,6 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PreviewRequest, pageWorker } from '../workers/index.ts';
 import { type Step } from '../../core/bench/index.ts';
 import { type Light } from '../../core/light/index.ts';
-import { asTrayPencil } from '../../planning/index.ts';
 import { type Desk, useDesk } from './desk-context.ts';
 
 interface Pixels {
@@ -26,7 +25,7 @@ function stepFor({ picture }: Desk): number {
  */
 export function usePreview(upTo: Readonly<Record<string, number>>, fine = false): HTMLCanvasElement | null {
   const desk = useDesk();
-  const { sheet, page, grounds, recipes, forms, pencilById } = desk;
+  const { sheet, page, grounds, recipes, forms, pencilById, use } = desk;
   const request = useMemo((): PreviewRequest => {
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
@@ -34,15 +33,15 @@ export function usePreview(upTo: Readonly<Record<string, number>>, fine = false)
         ...{ id, regionIds, form: forms.get(id) ?? 'raised', recipe: recipes.get(id) ?? null },
       })),
       light: sheet.plan.light,
-      paper: sheet.plan.page.paper,
+      paper: use.paper,
       grounds: [...grounds],
       pencils: [...used].flatMap((id) => {
         const pencil = pencilById.get(id);
-        return pencil ? [asTrayPencil(pencil)] : [];
+        return pencil ? [use.trayPencil(pencil)] : [];
       }),
       upTo,
     };
-  }, [sheet.plan.things, sheet.plan.light, sheet.plan.page.paper, grounds, recipes, forms, pencilById, upTo]);
+  }, [sheet.plan.things, sheet.plan.light, use, grounds, recipes, forms, pencilById, upTo]);
   const step = fine ? 1 : stepFor(desk);
   const wanted = page !== null && (recipes.size > 0 || grounds.size > 0);
   const size = { width: page?.width ?? 0, height: page?.height ?? 0 };

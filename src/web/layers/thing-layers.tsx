@@ -4,7 +4,6 @@ import type { Thing } from '../../contracts/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
 import { type Finding, type Layer, type LayerEdit, type Recipe, SCHOOLS, schoolById } from '../../core/recipe/index.ts';
-import { asTrayPencil } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import {
@@ -195,19 +194,18 @@ function Stepper({ value, onChange, label }: { value: number; onChange(value: nu
 }
 
 function useChecked(recipe: Recipe, regions: readonly Region[]): Checked | null {
-  const { sheet, pencilById } = useDesk();
+  const { pencilById, use } = useDesk();
   const [checked, setChecked] = useState<Checked | null>(null);
-  const { paper } = sheet.plan.page;
   useEffect(() => {
     let wanted = true;
     const used = [...new Set(recipe.layers.map((layer) => layer.pencil))].flatMap((id) => {
       const pencil = pencilById.get(id);
-      return pencil ? [asTrayPencil(pencil)] : [];
+      return pencil ? [use.trayPencil(pencil)] : [];
     });
-    void pencilWorker.check(recipe, regions, used, paper, 320, 32).then((outcome) => {
+    void pencilWorker.check(recipe, regions, used, use.paper, 320, 32).then((outcome) => {
       if (wanted && outcome.kind === 'done') setChecked(outcome.value);
     });
     return () => void (wanted = false);
-  }, [recipe, regions, paper, pencilById]);
+  }, [recipe, regions, use, pencilById]);
   return checked;
 }

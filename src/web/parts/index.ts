@@ -1,4 +1,5 @@
 /** parts: the few controls that every stage is built from. */
+export { BELIEF_WORDS, BeliefMark } from './belief-mark.tsx';
 export { Button } from './button.tsx';
 export { Choice } from './choice.tsx';
 export { Pick } from './pick.tsx';

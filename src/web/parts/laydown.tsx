@@ -1,7 +1,9 @@
 import clsx from 'clsx';
 import { useEffect, useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
-import { asTrayPencil } from '../../planning/index.ts';
+import { type Paper } from '../../core/laydown/index.ts';
+import { type TrayPencil } from '../../core/tray/index.ts';
+import { usePaper } from '../api/use-paper.ts';
 import { pencilWorker } from '../workers/index.ts';
 import { PixelCanvas } from './pixel-canvas.tsx';
 
@@ -22,25 +24,23 @@ interface Props {
 /** A pencil as its computed laydown on the paper, from a whisper at the left to burnished at the right. Stands beside its code. */
 export function Laydown({ pencil, paper, width, height, className }: Props) {
   const [strip, setStrip] = useState<Strip | null>(null);
-  const { id, colour, type, opacity } = pencil;
+  const { id } = pencil;
+  const use = usePaper(pencil.trayId, paper);
+  const laid = use && JSON.stringify([use.trayPencil(pencil), use.paper]);
   useEffect(() => {
+    if (!laid) return;
     let wanted = true;
-    const key = [id, colour, type, opacity, paper, width, height].join(' ');
+    const key = [laid, width, height].join(' ');
     if (strips.size > 1500) strips.clear();
     let made = strips.get(key);
     if (!made) {
-      made = pencilWorker.strip(
-        asTrayPencil({ id, code: id, colour, type, opacity }),
-        paper,
-        width,
-        height,
-        shiftOf(id),
-      );
+      const [own, on] = JSON.parse(laid) as [TrayPencil, Paper];
+      made = pencilWorker.strip(own, on, width, height, shiftOf(id));
       strips.set(key, made);
     }
     void made.then((pixels) => wanted && setStrip(pixels));
     return () => void (wanted = false);
-  }, [id, colour, type, opacity, paper, width, height]);
+  }, [laid, id, width, height]);
   return (
     <span className={clsx('block overflow-hidden bg-white', className)} style={{ width, height }}>
       <PixelCanvas pixels={strip} className="block h-full w-full" />

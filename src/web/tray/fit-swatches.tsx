@@ -5,6 +5,7 @@ import { labOfHex } from '../../core/colour/index.ts';
 import { type CardFit, PRESSURES, paperById } from '../../core/laydown/index.ts';
 import { useFitsQuery, useStoreFitMutation, useSwatchesOnQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
+import { usePaper } from '../api/use-paper.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';
 
@@ -14,6 +15,7 @@ export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencil
   const { data: fits = [] } = useFitsQuery(trayId);
   const [store] = useStoreFitMutation();
   const { now, start, cancel } = useJob<CardFit>(pencilWorker, 'looking at the swatches');
+  const use = usePaper(trayId, paper);
   const fit = fits.find((each) => each.paper === paper);
   const { name } = paperById(paper);
   const run = async () => {
@@ -35,7 +37,9 @@ export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencil
         ? []
         : [{ below, above, lab }];
     });
-    const found = await start((jobId, report) => pencilWorker.fitSwatches(jobId, paper, own, overlays, report));
+    const found = await start((jobId, report) =>
+      pencilWorker.fitSwatches(jobId, paperById(paper), own, overlays, report),
+    );
     if (!found) return;
     const content = {
       fit: found.paper,
@@ -49,7 +53,13 @@ export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencil
   return (
     <Section title="How sure these colours are">
       {error && <Notice kind="refused">{sentenceOf(error)}</Notice>}
-      {swatches?.length === 0 && (
+      {use?.carried && (
+        <p className="text-[0.95rem]">
+          Carried over from {paperById(use.fit!.paper).name}: the same hand and pencils, on a paper that differs as the
+          two are declared. Colours lie about 1.5 off; swatches on this paper make them surer.
+        </p>
+      )}
+      {swatches?.length === 0 && !use?.fit && (
         <p className="text-[0.95rem]">
           All are declared: no swatch has been read on {name}. Expect what comes out to differ clearly, by 4 to 8.{' '}
           <Why of="by how much">

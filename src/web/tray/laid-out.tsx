@@ -4,7 +4,8 @@ import { toast } from 'sonner';
 import { type Pencil, isHere } from '../../contracts/index.ts';
 import { useCopyPencilsMutation, useEditPencilMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { Laydown } from '../parts/index.ts';
+import { usePaper } from '../api/use-paper.ts';
+import { BeliefMark, Laydown } from '../parts/index.ts';
 
 const MY_PENCILS = 'my-pencils';
 
@@ -20,6 +21,7 @@ export function LaidOut({
   paper: string;
   onLook(pencil: Pencil): void;
 }) {
+  const use = usePaper(trayId, paper);
   return (
     <ul className="grid grid-cols-[repeat(auto-fill,minmax(8.25rem,1fr))] gap-x-3 gap-y-3.5">
       {pencils.map((pencil) => (
@@ -34,7 +36,10 @@ export function LaidOut({
             />
           </button>
           <p className="mt-1 flex items-baseline justify-between gap-1">
-            <span className="font-figure text-[1.02rem] font-bold">{pencil.code}</span>
+            <span className="flex items-center gap-1.5">
+              <span className="font-figure text-[1.02rem] font-bold">{pencil.code}</span>
+              {use && <BeliefMark belief={use.beliefIn(pencil)} />}
+            </span>
             <span className="truncate text-[0.8rem]" title={pencil.name}>
               {pencil.ownName ? `“${pencil.ownName}”` : pencil.name}
             </span>

@@ -8,6 +8,7 @@ import { sentenceOf } from '../api/sentence.ts';
 import { Laydown, Notice, Why } from '../parts/index.ts';
 import { ChangePencil } from './change-pencil.tsx';
 import { ReadPatch } from './read-patch.tsx';
+import { hardnessWords } from './pencil-words.ts';
 import { predictedPatch } from './predicted-patch.ts';
 import { WhatComesNear } from './what-comes-near.tsx';
 
@@ -51,7 +52,7 @@ export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper:
         </div>
       )}
       <dl className="mt-3 grid grid-cols-3 gap-2">
-        <Fact name="lead" value={pencil.hardness === null ? 'not known' : hardnessWords(pencil.hardness)} />
+        <Fact name="lead" value={hardnessWords(pencil.hardness) || 'not known'} />
         <Fact
           name="a point lasts"
           value={pencil.pointMinutes === null ? 'not known' : `about ${pencil.pointMinutes} min`}
@@ -64,10 +65,6 @@ export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper:
       <WhatComesNear target={null} of={pencil} pencils={pencils} paper={paper} />
     </section>
   );
-}
-
-function hardnessWords(hardness: number): string {
-  return hardness < 0.3 ? 'very soft' : hardness < 0.45 ? 'soft' : hardness < 0.6 ? 'middling' : 'hard';
 }
 
 function Fact({ name, value }: { name: string; value: string }) {

@@ -13,7 +13,9 @@ import type { Pencil } from '../../contracts/index.ts';
 import { labOfHex, oklchOfLab, wheelOfHue, wordsFor } from '../../core/colour/index.ts';
 import { pencilTypeById } from '../../core/laydown/index.ts';
 import { useEditPencilMutation } from '../api/desk-api.ts';
-import { Laydown, Pick } from '../parts/index.ts';
+import { usePaper } from '../api/use-paper.ts';
+import { coverWords, hardnessWords } from './pencil-words.ts';
+import { BeliefMark, Laydown, Pick } from '../parts/index.ts';
 
 const features = tableFeatures({
   rowSortingFeature,
@@ -35,6 +37,7 @@ export function PencilTable({
   onLook(pencil: Pencil): void;
 }) {
   const [edit] = useEditPencilMutation();
+  const use = usePaper(trayId, paper);
   const columns = useMemo(
     () =>
       column.columns([
@@ -79,6 +82,29 @@ export function PencilTable({
           sortFn: 'alphanumeric',
           cell: ({ getValue }) => pencilTypeById(getValue()).name,
         }),
+        column.accessor((pencil) => pencil.opacity ?? pencilTypeById(pencil.type).opacity, {
+          id: 'covers',
+          header: 'Covers',
+          sortFn: 'basic',
+          cell: ({ getValue }) => coverWords(getValue()),
+        }),
+        column.accessor((pencil) => pencil.hardness ?? -1, {
+          id: 'core',
+          header: 'Core',
+          sortFn: 'basic',
+          cell: ({ row }) => hardnessWords(row.original.hardness),
+        }),
+        column.accessor((pencil) => use?.beliefIn(pencil).apart ?? 0, {
+          id: 'sure',
+          header: 'Sure',
+          sortFn: 'basic',
+          cell: ({ row }) =>
+            use && (
+              <span className="flex items-center gap-1 font-figure whitespace-nowrap">
+                <BeliefMark belief={use.beliefIn(row.original)} /> ±{use.beliefIn(row.original).apart.toFixed(1)}
+              </span>
+            ),
+        }),
         column.accessor((pencil) => pencil.leadMm ?? -1, {
           id: 'lead',
           header: 'Lead left',
@@ -104,7 +130,7 @@ export function PencilTable({
           ),
         }),
       ]),
-    [edit, onLook, paper, trayId],
+    [edit, onLook, paper, trayId, use],
   );
   const data = useMemo(() => [...pencils], [pencils]);
   const table = useTable({ features, columns, data });

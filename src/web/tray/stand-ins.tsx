@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { type Closeness } from '../../core/tray/index.ts';
-import { asTrayPencil } from '../../planning/index.ts';
+import { usePaper } from '../api/use-paper.ts';
 import { Button, Laydown, Notice, Pick, Progress } from '../parts/index.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';
 import { saveText } from './save-text.ts';
@@ -22,13 +22,15 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
   const [pressure, setPressure] = useState<Pressure>('firm');
   const { now, start, cancel } = useJob<Found>(pencilWorker, 'laying both sets');
   const [asked, setAsked] = useState('');
-  const asking = [from, to, pressure, paper].join(' ');
+  const use = usePaper(pencils[0]?.trayId ?? '', paper);
+  const asking = [from, to, pressure, paper, use?.fit?.at].join(' ');
   const of = (set: string) => pencils.filter((pencil) => pencil.set === set);
   const pencil = (id: string) => pencils.find((each) => each.id === id)!;
   const run = () => {
+    if (!use) return;
     setAsked(asking);
-    const [own, other] = [of(from).map((pencil) => asTrayPencil(pencil)), of(to).map((pencil) => asTrayPencil(pencil))];
-    void start((jobId, report) => pencilWorker.convert(jobId, own, other, paper, pressure, report));
+    const [own, other] = [of(from).map(use.trayPencil), of(to).map(use.trayPencil)];
+    void start((jobId, report) => pencilWorker.convert(jobId, own, other, use.paper, pressure, report));
   };
   if (sets.length < 2) {
     return <p className="py-8 text-soft">Stand-ins are looked for between two sets; this tray has fewer.</p>;

@@ -1,11 +1,11 @@
 import { Trash2, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { type Pencil, type TrayFit, isHere } from '../../contracts/index.ts';
+import { type Pencil, isHere } from '../../contracts/index.ts';
 import { hexOfLab, labOfHex, wordsFor } from '../../core/colour/index.ts';
-import { type Pressure, PRESSURES, TOOLS, toolById } from '../../core/laydown/index.ts';
-import { useFitsQuery } from '../api/desk-api.ts';
-import { asTrayPencil } from '../../planning/index.ts';
-import { Button, Choice, Notice, Pick, PixelCanvas, ToothGauge } from '../parts/index.ts';
+import { type Pressure, PRESSURES, TOOLS, beliefOfAll, toolById } from '../../core/laydown/index.ts';
+import { usePaper } from '../api/use-paper.ts';
+import { type PaperInUse } from '../../planning/index.ts';
+import { BELIEF_WORDS, Button, Choice, Notice, Pick, PixelCanvas, ToothGauge } from '../parts/index.ts';
 import { type TrialStep, pencilWorker } from '../workers/index.ts';
 import { PencilFinder } from './pencil-finder.tsx';
 
@@ -18,8 +18,7 @@ const PATCH_PX = 168;
 
 /** A small place to stack passes on this paper and see what comes out, before the page is touched. */
 export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils: readonly Pencil[]; paper: string }) {
-  const { data: fits } = useFitsQuery(trayId);
-  const fit = fits?.find((each) => each.paper === paper);
+  const use = usePaper(trayId, paper);
   const [steps, setSteps] = useState<readonly Step[]>([]);
   const [undone, setUndone] = useState<readonly (readonly Step[])[]>([]);
   const [pressure, setPressure] = useState<Pressure>('light');
@@ -27,16 +26,17 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
   const [laid, setLaid] = useState<Laid | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
   useEffect(() => {
+    if (!use) return;
     let wanted = true;
     const used = new Set(steps.flatMap((step) => ('pencil' in step ? [step.pencil] : [])));
-    const own = pencils.filter(({ id }) => used.has(id)).map((pencil) => asTrayPencil(pencil, fit));
-    void pencilWorker.trial(own, paper, fit?.fit ?? null, steps.map(plain), PATCH_PX).then((outcome) => {
+    const own = pencils.filter(({ id }) => used.has(id)).map(use.trayPencil);
+    void pencilWorker.trial(own, use.paper, steps.map(plain), PATCH_PX).then((outcome) => {
       if (!wanted) return;
       setRefused(outcome.kind === 'refused' ? outcome.sentence : null);
       if (outcome.kind === 'done') setLaid(outcome.value);
     });
     return () => void (wanted = false);
-  }, [steps, pencils, paper, fit]);
+  }, [steps, pencils, use]);
   const change = (next: readonly Step[]) => {
     setUndone([...undone, steps]);
     setSteps(next);
@@ -161,7 +161,7 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
             <p className="flex items-center gap-2 text-[0.95rem]">
               <ToothGauge left={last.toothLeft} /> {Math.round(100 * last.toothLeft)}% of the tooth left
             </p>
-            <p className="text-[0.92rem] text-soft">{howSure(steps, fit)}</p>
+            <p className="text-[0.92rem] text-soft">{use && howSure(steps, pencils, use)}</p>
           </>
         )}
         <div className="flex gap-2">
@@ -177,15 +177,15 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
   );
 }
 
-/** Whether the pencils of a trial were fitted to swatches on this paper, and how far off that leaves them. */
-function howSure(steps: readonly Step[], fit: TrayFit | undefined): string {
-  const ids = [...new Set(steps.flatMap((step) => ('pencil' in step ? [step.pencil] : [])))];
-  const fitted = ids.flatMap((id) => fit?.pencils.find(({ pencilId }) => pencilId === id)?.fit.apart ?? []);
-  if (fitted.length < ids.length || ids.length === 0) {
-    return `${fitted.length} of ${ids.length} pencils are fitted to swatches on this paper; the rest are declared, so it may come out 4 to 8 apart.`;
-  }
-  const apart = Math.sqrt(fitted.reduce((sum, value) => sum + value * value, 0) / fitted.length);
-  return `All pencils are fitted to swatches on this paper, in the hand that laid them: about ${Math.max(1, apart).toFixed(1)} apart.`;
+/** What the colours of a trial rest on, and how far off that may leave them. */
+function howSure(steps: readonly Step[], pencils: readonly Pencil[], use: PaperInUse): string {
+  const ids = new Set(steps.flatMap((step) => ('pencil' in step ? [step.pencil] : [])));
+  const own = pencils.filter(({ id }) => ids.has(id));
+  const belief = beliefOfAll(own.map(use.beliefIn));
+  if (!belief) return '';
+  const words =
+    own.length === 1 ? BELIEF_WORDS[belief.ground] : `the least sure of them is ${BELIEF_WORDS[belief.ground]}`;
+  return `What comes out may lie about ${belief.apart.toFixed(1)} from this: ${words}.`;
 }
 
 function plain({ key: _key, ...step }: Step): TrialStep {

@@ -3,7 +3,7 @@ import { type Pencil, isHere } from '../../contracts/index.ts';
 import { type Lab, hexOfLab } from '../../core/colour/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { closenessOf } from '../../core/tray/index.ts';
-import { asTrayPencil } from '../../planning/index.ts';
+import { usePaper } from '../api/use-paper.ts';
 import { Choice, Pick } from '../parts/index.ts';
 import { pencilWorker } from '../workers/index.ts';
 
@@ -30,18 +30,20 @@ export function WhatComesNear({
   const [pressure, setPressure] = useState<Pressure | 'any'>(target ? 'any' : 'medium');
   const [among, setAmong] = useState(HERE);
   const [found, setFound] = useState<{ for: string; near: Found; target: Lab } | null>(null);
+  const use = usePaper(of?.trayId ?? pencils[0]?.trayId ?? '', paper);
   const sets = [...new Set(pencils.map(({ set }) => set))].filter((set) => set && set !== without);
-  const key = JSON.stringify([target, of?.id, pressure, among, paper, pencils.length]);
+  const key = JSON.stringify([target, of?.id, pressure, among, use?.paper, use?.fit?.at, pencils.length]);
   useEffect(() => {
+    if (!use) return;
     let wanted = true;
     const some = pencils
       .filter((pencil) => pencil.id !== of?.id)
       .filter((pencil) => (among === HERE ? isHere(pencil) : pencil.set === among))
-      .map((pencil) => asTrayPencil(pencil));
+      .map((pencil) => use.trayPencil(pencil));
     const look = async () => {
       const colour =
-        target ?? (await pencilWorker.laidAt(asTrayPencil(of!), paper, pressure === 'any' ? 'medium' : pressure));
-      const near = await pencilWorker.near(colour, some, paper, pressure, 4);
+        target ?? (await pencilWorker.laidAt(use.trayPencil(of!), use.paper, pressure === 'any' ? 'medium' : pressure));
+      const near = await pencilWorker.near(colour, some, use.paper, pressure, 4);
       if (wanted) setFound({ for: key, near, target: colour });
     };
     if (target ?? of) void look();

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { type Pencil, isHere } from '../../contracts/index.ts';
 import { WHEEL_PLACES } from '../../core/colour/index.ts';
 import { useTraysQuery, usePencilsQuery } from '../api/desk-api.ts';
-import { asTrayPencil } from '../../planning/index.ts';
+import { usePaper } from '../api/use-paper.ts';
 import { Section, Why } from '../parts/index.ts';
 import { pencilWorker } from '../workers/index.ts';
 
@@ -21,20 +21,22 @@ export function WhatIsMissing({
   const { data: trays = [] } = useTraysQuery();
   const other = trays.find((tray) => tray.id !== trayId && tray.pencils > 0);
   const { data: elsewhere = [] } = usePencilsQuery(other?.id ?? '', { skip: !other });
+  const use = usePaper(trayId, paper);
   const [missing, setMissing] = useState<Missing | null>(null);
   useEffect(() => {
+    if (!use) return;
     let wanted = true;
     const here = pencils.filter(isHere);
     const lacking = [...pencils.filter((pencil) => !isHere(pencil)), ...elsewhere];
     void pencilWorker
       .missing(
-        here.map((pencil) => asTrayPencil(pencil)),
-        lacking.map((pencil) => asTrayPencil(pencil)),
-        paper,
+        here.map((pencil) => use.trayPencil(pencil)),
+        lacking.map((pencil) => use.trayPencil(pencil)),
+        use.paper,
       )
       .then((found) => wanted && setMissing(found));
     return () => void (wanted = false);
-  }, [pencils, elsewhere, paper]);
+  }, [pencils, elsewhere, use]);
   if (pencils.length === 0 || !missing) return null;
   const find = (id: string) => [...pencils, ...elsewhere].find((pencil) => pencil.id === id);
   const code = (id: string) => find(id)?.code ?? id;

@@ -7,7 +7,7 @@ import { type Desk, useDesk } from '../desk/desk-context.ts';
 import { stageAddress } from '../desk/stages.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
 import { type Job, pencilWorker, startJob } from '../workers/index.ts';
-import { asTrayPencil, summariseSheet } from '../../planning/index.ts';
+import { summariseSheet } from '../../planning/index.ts';
 
 type Proposing =
   | { state: 'idle' }
@@ -26,12 +26,12 @@ export function Proposals() {
   const askedFor = `${Math.round(wheel.anchor)} ${wheel.scheme}`;
   const propose = async () => {
     if (!page) return;
-    const here = pencils.filter(isHere).map((pencil) => asTrayPencil(pencil));
+    const here = pencils.filter(isHere).map((pencil) => desk.use.trayPencil(pencil));
     const summary = summariseSheet(sheet.plan, page);
     setNow({ state: 'working', share: 0, doing: 'looking at the tray' });
     const started = startJob(
       pencilWorker,
-      (jobId, report) => pencilWorker.propose(jobId, summary, here, sheet.plan.page.paper, { ...wheel }, report),
+      (jobId, report) => pencilWorker.propose(jobId, summary, here, desk.use.paper, { ...wheel }, report),
       (share, doing) => setNow((was) => (was.state === 'working' ? { state: 'working', share, doing } : was)),
     );
     job.current = started;

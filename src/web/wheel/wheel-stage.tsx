@@ -22,7 +22,7 @@ const ALL_LAYERS = {};
 
 /** The Wheel stage: anchor and scheme on the wheel, palettes for the whole page, and each thing's family. */
 export function WheelStage() {
-  const { sheet, pencils, laid, recipes } = useDesk();
+  const { sheet, pencils, use, laid, recipes } = useDesk();
   const { wheel, page } = sheet.plan;
   const change = usePlanChange(sheet.id, 'wheel');
   const { regionIds: chosen, thingId } = useChosen();
@@ -46,7 +46,7 @@ export function WheelStage() {
         <div className="relative flex h-full items-center">
           <div className="@container-size flex h-full min-w-0 flex-1 items-center justify-center">
             <Wheel
-              paper={page.paper}
+              paper={use.paper}
               anchor={wheel.anchor}
               hands={schemeById(wheel.scheme).hands}
               pencils={here}

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { WHEEL_PLACES, placeAt, turn } from '../../core/colour/index.ts';
+import { type Paper } from '../../core/laydown/index.ts';
 import { HUB, RIM_CHROMA } from '../../core/preview/index.ts';
 import type { Pencil } from '../../contracts/index.ts';
 import { PixelCanvas } from '../parts/index.ts';
@@ -19,7 +20,7 @@ const STEP_KEYS: Record<string, number> = {
 };
 
 interface Props {
-  paper: string;
+  paper: Paper;
   anchor: number;
   /** Degrees of each hand from the anchor. */
   hands: readonly number[];
@@ -168,7 +169,7 @@ function radiusOf(chroma: number): number {
   return RIM * (HUB + (1 - HUB) * Math.min(0.98, chroma / RIM_CHROMA));
 }
 
-function useDisc(paper: string) {
+function useDisc(paper: Paper) {
   const [disc, setDisc] = useState<Awaited<ReturnType<typeof pencilWorker.wheel>> | null>(null);
   useEffect(() => {
     let wanted = true;

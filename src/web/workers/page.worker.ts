@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { hexOfLab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
-import { type PencilDeclaration, type PencilOptics, paperById, pencilOptics } from '../../core/laydown/index.ts';
+import { type Paper, type PencilDeclaration, type PencilOptics, pencilOptics } from '../../core/laydown/index.ts';
 import { type FormedThing, type Light, pageTone } from '../../core/light/index.ts';
 import {
   type FindOptions,
@@ -42,7 +42,7 @@ interface OpenPage {
 export interface PreviewRequest {
   things: readonly (FormedThing & { id: string; recipe: Recipe | null })[];
   light: Light;
-  paper: string;
+  paper: Paper;
   /** What lies on regions before anything is laid, by region id. */
   grounds: readonly (readonly [number, RegionGround])[];
   pencils: readonly (PencilDeclaration & { id: string })[];
@@ -188,7 +188,7 @@ const api = {
   /** What will come out on the page. */
   preview(key: string, request: PreviewRequest) {
     const page = openPage(key);
-    const paper = paperById(request.paper);
+    const { paper } = request;
     const grounds = new Map(request.grounds);
     const tone = toneOf(page, request.things, request.light);
     const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
@@ -226,10 +226,9 @@ function toneOf(page: OpenPage, things: readonly FormedThing[], light: Light): U
 }
 
 function opticsOf(pencil: PencilDeclaration): PencilOptics {
-  const { masstone, type, opacity } = pencil;
-  const key = JSON.stringify([masstone, type, opacity]);
+  const key = JSON.stringify(pencil);
   let found = optics.get(key);
-  if (!found) optics.set(key, (found = pencilOptics({ masstone, type, opacity })));
+  if (!found) optics.set(key, (found = pencilOptics(pencil)));
   return found;
 }
 

@@ -4,7 +4,7 @@ import { type Lab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import {
   PRESSURES,
   type OverlayReading,
-  type PaperFit,
+  type Paper,
   type Pass,
   type PencilOptics,
   type Pressure,
@@ -12,9 +12,7 @@ import {
   type ToolPass,
   bareGround,
   fitCard,
-  fittedPaper,
   layPasses,
-  paperById,
   pencilOptics,
   remarksOn,
 } from '../../core/laydown/index.ts';
@@ -54,7 +52,7 @@ const api = {
   cancel: cancelJob,
 
   /** How each pencil comes out on a paper. */
-  onPaper(pencils: readonly TrayPencil[], paper: string): LaidPencil[] {
+  onPaper(pencils: readonly TrayPencil[], paper: Paper): LaidPencil[] {
     return laid(pencils, paper).map(({ id, tint, body, wheelAngle, chroma }) => ({
       id,
       tint,
@@ -65,13 +63,13 @@ const api = {
   },
 
   /** A pencil's laydown from whisper to burnish. */
-  strip(pencil: TrayPencil, paper: string, width: number, height: number, shift: number) {
-    const image = laydownStrip(opticsOf(pencil), paperById(paper), { width, height, shift });
+  strip(pencil: TrayPencil, paper: Paper, width: number, height: number, shift: number) {
+    const image = laydownStrip(opticsOf(pencil), paper, { width, height, shift });
     return transfer(image, [image.data.buffer]);
   },
 
-  wheel(paper: string, size: number) {
-    const image = wheelDisc(paperById(paper), size);
+  wheel(paper: Paper, size: number) {
+    const image = wheelDisc(paper, size);
     return transfer(image, [image.data.buffer]);
   },
 
@@ -79,7 +77,7 @@ const api = {
     jobId: string,
     sheet: SheetSummary,
     pencils: readonly TrayPencil[],
-    paper: string,
+    paper: Paper,
     wishes: Preferences,
     report: Report,
   ) {
@@ -91,12 +89,11 @@ const api = {
     recipe: Recipe,
     regions: RegionContext['regions'],
     pencils: readonly TrayPencil[],
-    paperId: string,
+    paper: Paper,
     width: number,
     height: number,
   ) {
     const byId = new Map(pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
-    const paper = paperById(paperId);
     const ground = bareGround(paper);
     return outcomeOf(() => {
       const tables = toneTables(recipe.layers, byId, ground, recipe.halfWidthMm);
@@ -111,22 +108,22 @@ const api = {
   /** What the swatches of a tray on one paper come to. */
   fitSwatches(
     jobId: string,
-    paperId: string,
+    paper: Paper,
     pencils: readonly ReadPencil[],
     overlays: readonly OverlayReading[],
     report: Report,
   ) {
-    return outcomeOf(() => fitCard(paperById(paperId), pencils, overlays, runOf(jobId, report)));
+    return outcomeOf(() => fitCard(paper, pencils, overlays, runOf(jobId, report)));
   },
 
   /** The colour of one pass of a pencil at a pressure. */
-  laidAt(pencil: TrayPencil, paperId: string, pressure: Pressure): Lab {
-    return layPasses(bareGround(paperById(paperId)), [{ pencil: opticsOf(pencil), pressure }]).lab;
+  laidAt(pencil: TrayPencil, paper: Paper, pressure: Pressure): Lab {
+    return layPasses(bareGround(paper), [{ pencil: opticsOf(pencil), pressure }]).lab;
   },
 
   /** The pencils nearest to a colour at a pressure or at any, and layerings that come nearer than any of them. */
-  near(target: Lab, pencils: readonly TrayPencil[], paperId: string, pressure: Pressure | 'any', limit: number) {
-    const tray = layTray(pencils, paperById(paperId), {}, solved(pencils));
+  near(target: Lab, pencils: readonly TrayPencil[], paper: Paper, pressure: Pressure | 'any', limit: number) {
+    const tray = layTray(pencils, paper, solved(pencils));
     const singles = nearestAtBest(target, tray, pressure === 'any' ? PRESSURES : [pressure], limit).map(
       ({ index, lab, deltaE, pressure: at }) => ({
         ...{ id: pencils[index].id, pressure: at, lab, deltaE, differs: differenceInWords(lab, target) },
@@ -147,13 +144,13 @@ const api = {
     jobId: string,
     from: readonly TrayPencil[],
     to: readonly TrayPencil[],
-    paperId: string,
+    paper: Paper,
     pressure: Pressure,
     report: Report,
   ) {
     const run = runOf(jobId, report);
     const breathe = breather(run);
-    const lay = (pencils: readonly TrayPencil[]) => layTray(pencils, paperById(paperId), {}, solved(pencils));
+    const lay = (pencils: readonly TrayPencil[]) => layTray(pencils, paper, solved(pencils));
     return outcomeOf(async () => {
       const [own, other] = [lay(from), lay(to)];
       const found = [];
@@ -175,8 +172,8 @@ const api = {
   },
 
   /** Holes and twins of a tray, and which pencil of others would help most with what the tray has not. */
-  missing(pencils: readonly TrayPencil[], others: readonly TrayPencil[], paperId: string) {
-    const lay = (some: readonly TrayPencil[]) => layTray(some, paperById(paperId), {}, solved(some));
+  missing(pencils: readonly TrayPencil[], others: readonly TrayPencil[], paper: Paper) {
+    const lay = (some: readonly TrayPencil[]) => layTray(some, paper, solved(some));
     const [own, other] = [lay(pencils), lay(others)];
     const { hues, values, twice } = whatIsMissing(own);
     const wanted = others.map((_, index) => ({ lab: labAt(other.labs.firm, index), weight: 1 }));
@@ -188,22 +185,15 @@ const api = {
   },
 
   /** What stands after each of some passes laid on a trial patch; pencils by their optics, tools by name. */
-  trial(
-    pencils: readonly TrayPencil[],
-    paperId: string,
-    found: PaperFit | null,
-    steps: readonly TrialStep[],
-    size: number,
-  ) {
+  trial(pencils: readonly TrayPencil[], paper: Paper, steps: readonly TrialStep[], size: number) {
     const byId = new Map(pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
     const passes = steps.map((step): Pass | ToolPass =>
       'pencil' in step ? { pencil: byId.get(step.pencil)!, pressure: step.pressure } : step,
     );
     return outcomeOf(() => {
-      const paper = paperById(paperId);
-      const ground = bareGround(found ? fittedPaper(paper, found) : paper);
-      const { after, ground: last } = layPasses(ground, passes, found?.hand);
-      return { after, picture: groundPatch(last, size), remarks: remarksOn(ground, passes, found?.hand) };
+      const ground = bareGround(paper);
+      const { after, ground: last } = layPasses(ground, passes);
+      return { after, picture: groundPatch(last, size), remarks: remarksOn(ground, passes) };
     });
   },
 
@@ -214,8 +204,8 @@ const api = {
 export type PencilWorker = typeof api;
 expose(api);
 
-function laid(pencils: readonly TrayPencil[], paper: string) {
-  return onPaper(pencils, paperById(paper), solved(pencils));
+function laid(pencils: readonly TrayPencil[], paper: Paper) {
+  return onPaper(pencils, paper, solved(pencils));
 }
 
 function solved(pencils: readonly TrayPencil[]): Map<string, PencilOptics> {

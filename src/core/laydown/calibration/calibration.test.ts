@@ -103,7 +103,6 @@ describe('fitting a swatch card', () => {
     layPasses(
       bareGround(fittedPaper(whiteBook, found)),
       [below, above].map((i) => ({ pencil: by[i], pressure: 'medium' as const })),
-      found.hand,
     ).lab;
   const overlays = TRUE.map((_, i) => {
     const above = (i + 1) % TRUE.length;

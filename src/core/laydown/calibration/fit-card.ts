@@ -158,14 +158,13 @@ export function fittedOptics(
   paper: Paper,
   found: PaperFit,
 ): PencilOptics {
-  const { slope, hand } = found;
   const masstoneOn = fittedPaper(paper, found);
-  return pencilOptics({ masstone, type, opacity, laydown, scatter, slope, masstoneOn, masstoneHand: hand });
+  return pencilOptics({ masstone, type, opacity, laydown, scatter, slope: found.slope, masstoneOn });
 }
 
-/** A paper with the roughness and tooth that were found of it. */
-export function fittedPaper(paper: Paper, { rough, tooth, spread }: PaperFit): Paper {
-  return { ...paper, rough, tooth, spread };
+/** A paper with the roughness and tooth that were found of it, in the hand that was found. */
+export function fittedPaper(paper: Paper, { rough, tooth, spread, hand }: PaperFit): Paper {
+  return { ...paper, rough, tooth, spread, hand };
 }
 
 /** What the model says of a patch on a fitted paper. */
@@ -180,7 +179,6 @@ export function predictedPatch(
   return layPasses(
     ground,
     PATCH_PASSES[patch].map((pressure) => ({ pencil, pressure })),
-    found.hand,
   ).lab;
 }
 
@@ -221,7 +219,7 @@ class Card {
 
   paperOf(numbers: readonly number[]): PaperFit {
     const [rough, lnTooth, light, medium, firm, slope, lnSpread] = numbers;
-    const hand = { light: Math.exp(light), medium: Math.exp(medium), firm: Math.exp(firm) };
+    const hand = { whisper: Math.exp(light), light: Math.exp(light), medium: Math.exp(medium), firm: Math.exp(firm) };
     return { rough, tooth: this.paper.tooth * Math.exp(lnTooth), spread: Math.exp(lnSpread), hand, slope };
   }
 
@@ -331,7 +329,7 @@ class Card {
   private overlayErrors(numbers: readonly number[], { lab }: OverlayReading, below: PencilOptics, above: PencilOptics) {
     const found = this.paperOf(numbers);
     const passes = [below, above].map((pencil) => ({ pencil, pressure: 'medium' as const }));
-    return errors(layPasses(bareGround(fittedPaper(this.paper, found)), passes, found.hand).lab, lab, 1);
+    return errors(layPasses(bareGround(fittedPaper(this.paper, found)), passes).lab, lab, 1);
   }
 }
 

@@ -10,3 +10,5 @@ export {
   fittedPaper,
   predictedPatch,
 } from './fit-card.ts';
+export { type TypicalPencil, carriedFit, typicalPencil } from './carry.ts';
+export { BELIEFS, type Belief, type BeliefGround, beliefOfAll, beliefOn } from './belief.ts';

@@ -1,3 +1,5 @@
+import { type Hand } from '../pressure.ts';
+
 /** A paper as the layer model sees it. Roughness and tooth are relative to a smooth white book page, which is 1, 1. */
 export interface Paper {
   id: string;
@@ -14,6 +16,8 @@ export interface Paper {
    * fibres; above 1, it sits in thick grains.
    */
   spread?: number;
+  /** How hard the person presses who lays on it, where that was found; as each pressure's name means by default. */
+  hand?: Hand;
   /** One line on how it behaves. */
   says: string;
 }

@@ -1,0 +1,42 @@
+import { type Paper } from '../papers/index.ts';
+import { type PaperFit, type PencilFit } from './fit-card.ts';
+
+/**
+ * How a paper on which nothing was swatched takes pencil, from another on which much was: the hand is the same, and the
+ * papers differ as their declared roughness and tooth do. On pencils of another maker than the model's, overlays so
+ * foretold lie about 1 apart (CIEDE2000), as declared 5.5 (`npm run bench colour`).
+ * @param found what was found of `from`
+ */
+export function carriedFit(found: PaperFit, from: Paper, to: Paper): PaperFit {
+  return {
+    ...found,
+    rough: (found.rough * to.rough) / from.rough,
+    tooth: (found.tooth * to.tooth) / from.tooth,
+  };
+}
+
+/** What a pencil that was never swatched lays and scatters, as those that were fitted say. */
+export interface TypicalPencil {
+  laydown: number;
+  scatter: number;
+}
+
+/**
+ * The middle of what fitted pencils of a type lay and scatter, or of all of them where none is of that type. A pencil
+ * taken as declared on a fitted paper is worse than no fit at all, since hand and pencils are found together; taken as
+ * typical, its overlays lie 1.5 apart where declared ones lie 7 (`npm run bench colour`).
+ * @returns null without any fitted pencil
+ */
+export function typicalPencil(
+  fitted: readonly { type: string; fit: Pick<PencilFit, 'laydown' | 'scatter'> }[],
+  type: string,
+): TypicalPencil | null {
+  if (fitted.length === 0) return null;
+  const alike = fitted.filter((pencil) => pencil.type === type);
+  const some = (alike.length > 0 ? alike : fitted).map(({ fit }) => fit);
+  return { laydown: middle(some.map(({ laydown }) => laydown)), scatter: middle(some.map(({ scatter }) => scatter)) };
+}
+
+function middle(values: readonly number[]): number {
+  return [...values].sort((a, b) => a - b)[(values.length - 1) >> 1];
+}

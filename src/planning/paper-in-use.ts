@@ -1,0 +1,95 @@
+import type { TrayFit } from '../contracts/index.ts';
+import {
+  type Belief,
+  type Paper,
+  beliefOn,
+  carriedFit,
+  fittedPaper,
+  paperById,
+  paperKind,
+  typicalPencil,
+} from '../core/laydown/index.ts';
+import { type TrayPencil } from '../core/tray/index.ts';
+import { type StoredPencil, asTrayPencil } from './as-tray-pencil.ts';
+
+/** A paper with what the swatches of a tray say of it: every prediction on it starts here. */
+export interface PaperInUse {
+  /** As it takes pencil in this person's hand, where swatches told; as it is declared where none did. */
+  paper: Paper;
+  /** The fit that holds here, or null. */
+  fit: TrayFit | null;
+  /** Whether that fit was found on another kind of paper and carried over. */
+  carried: boolean;
+  /** A pencil of the tray as core knows it on this paper. */
+  trayPencil(pencil: StoredPencil): TrayPencil;
+  /** What its colours here rest on. */
+  beliefIn(pencil: StoredPencil): Belief;
+}
+
+/**
+ * A paper as a tray's swatches say that it takes pencil.
+ * @param id of a paper, tint and all
+ * @param pencils of the tray, for the types of those that were fitted
+ * @param fits what the tray's swatches come to, by paper; the newest on another paper serves where there is none here
+ * @param readOnce ids of pencils whose colour was read but not fitted
+ * @throws RangeError for a paper that is not known
+ */
+export function paperInUse(
+  id: string,
+  pencils: readonly StoredPencil[] = [],
+  fits: readonly TrayFit[] = [],
+  readOnce: ReadonlySet<string> = new Set(),
+): PaperInUse {
+  const declared = paperById(id);
+  const here = fits.find(({ paper }) => paper === paperKind(id));
+  const newest = [...fits].sort((p, q) => q.at.localeCompare(p.at));
+  const fit = here ?? newest[0];
+  if (!fit) {
+    return {
+      ...{ paper: declared, fit: null, carried: false, trayPencil: asTrayPencil },
+      beliefIn: (pencil) => beliefOn(readOnce.has(pencil.id) ? 'read once' : 'declared'),
+    };
+  }
+  const found = fit === here ? fit.fit : carriedFit(fit.fit, paperById(fit.paper), declared);
+  const paper = fittedPaper(declared, found);
+  const typical = typicalOf(pencils, fit);
+  const own = ownFits([...(here ? [here] : []), ...newest]);
+  return {
+    ...{ paper, fit, carried: fit !== here },
+    trayPencil(pencil) {
+      const mine = own.get(pencil.id);
+      if (!mine) {
+        return { ...asTrayPencil(pencil), ...typical(pencil.type), slope: found.slope, masstoneOn: paper };
+      }
+      const { laydown, scatter, masstone } = mine.fit;
+      const masstoneOn = fittedPaper(paperById(mine.on.paper), mine.on.fit);
+      return { ...asTrayPencil(pencil), masstone, laydown, scatter, slope: mine.on.fit.slope, masstoneOn };
+    },
+    beliefIn(pencil) {
+      const mine = own.get(pencil.id);
+      if (mine) return beliefOn(mine.on === here ? 'fitted' : 'carried', mine.fit.apart);
+      return beliefOn(readOnce.has(pencil.id) ? 'read once' : 'like its kind');
+    },
+  };
+}
+
+/** What each pencil was fitted to: the first of the fits that knows it. */
+function ownFits(fits: readonly TrayFit[]) {
+  const own = new Map<string, { fit: TrayFit['pencils'][number]['fit']; on: TrayFit }>();
+  for (const on of fits) {
+    for (const { pencilId, fit } of on.pencils) if (!own.has(pencilId)) own.set(pencilId, { fit, on });
+  }
+  return own;
+}
+
+/** Looks up what is typical of a type among the pencils of a fit. */
+function typicalOf(pencils: readonly StoredPencil[], { pencils: fitted }: TrayFit) {
+  const typeOf = new Map(pencils.map(({ id, type }) => [id, type]));
+  const all = fitted.map(({ pencilId, fit }) => ({ type: typeOf.get(pencilId) ?? '', fit }));
+  const known = new Map<string, ReturnType<typeof typicalPencil>>();
+  return (type: string) => {
+    let found = known.get(type);
+    if (found === undefined) known.set(type, (found = typicalPencil(all, type)));
+    return found;
+  };
+}

@@ -1,0 +1,41 @@
+import type { Pencil, ReadOn, TrayFit } from '../../contracts/index.ts';
+import { paperKind } from '../../core/laydown/index.ts';
+import { type PaperInUse, paperInUse } from '../../planning/index.ts';
+import { useFitsQuery, usePencilsQuery, useReadOnQuery } from './desk-api.ts';
+
+interface Known {
+  pencils: readonly Pencil[];
+  fits: readonly TrayFit[];
+  readOn: ReadOn;
+}
+
+/** The last one made of each tray and paper, with what it was made from: hundreds of laydowns ask for the same. */
+const made = new Map<string, Known & { use: PaperInUse }>();
+
+const NONE: Known = { pencils: [], fits: [], readOn: {} };
+
+/** A paper as the swatches of a tray say that it takes pencil; null until that is known. As declared without a tray. */
+export function usePaper(trayId: string, paper: string): PaperInUse | null {
+  const skip = { skip: trayId === '' };
+  const pencils = usePencilsQuery(trayId, skip);
+  const fits = useFitsQuery(trayId, skip);
+  const readOn = useReadOnQuery(trayId, skip);
+  if (pencils.isLoading || fits.isLoading || readOn.isLoading) return null;
+  return paperFrom(`${trayId} ${paper}`, paper, {
+    pencils: pencils.data ?? NONE.pencils,
+    fits: fits.data ?? NONE.fits,
+    readOn: readOn.data ?? NONE.readOn,
+  });
+}
+
+function paperFrom(key: string, paper: string, known: Known): PaperInUse {
+  const before = made.get(key);
+  if (before && before.pencils === known.pencils && before.fits === known.fits && before.readOn === known.readOn) {
+    return before.use;
+  }
+  const { pencils, fits, readOn } = known;
+  const read = Object.keys(readOn).filter((id) => readOn[id].includes(paperKind(paper)));
+  const use = paperInUse(paper, pencils, fits, new Set(read));
+  made.set(key, { ...known, use });
+  return use;
+}
