@@ -19,7 +19,8 @@ module.exports = {
       name: 'core-uses-no-node',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['core', 'npm', 'npm-dev'] },
+      comment: 'Packages that only compute are welcome.',
+      to: { dependencyTypes: ['core', 'npm', 'npm-dev'], pathNot: '^node_modules/ml-' },
     },
     {
       name: 'through-the-door',

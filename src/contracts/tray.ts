@@ -1,11 +1,13 @@
 import { z } from 'zod';
 import { PRESSURES } from '../core/laydown/index.ts';
+import { MOST_PAGES, ROWS_ON_A_PAGE } from '../core/swatch-card/index.ts';
 import { Hex, Id, Name, Origin, Time } from './primitives.ts';
 
 export const WHEREABOUTS = ['here', 'stub', 'missing', 'ordered'] as const;
 export const Whereabouts = z.enum(WHEREABOUTS);
 export type Whereabouts = z.infer<typeof Whereabouts>;
 
+const MOST_ON_A_CARD = MOST_PAGES * ROWS_ON_A_PAGE;
 const type = z.string().max(40);
 const opacity = z.number().min(0).max(1).nullable();
 
@@ -108,6 +110,37 @@ export const NewSwatch = z.object({
 export type NewSwatch = z.input<typeof NewSwatch>;
 export const Swatch = NewSwatch.extend({ pencilId: Id, origin: Origin, at: Time });
 export type Swatch = z.infer<typeof Swatch>;
+
+/** A swatch card that is printed, to be filled in and read: which pencils stand on it, or how many rows are empty. */
+export const NewCard = z
+  .object({
+    id: Id,
+    paper: z.string().max(40),
+    /** In the order of its rows; none for a card with empty rows. */
+    pencilIds: z.array(Id).max(MOST_ON_A_CARD, `A card holds at most ${MOST_ON_A_CARD} pencils; print two.`),
+    emptyRows: z.int().min(0).max(MOST_ON_A_CARD),
+  })
+  .refine(({ pencilIds, emptyRows }) => pencilIds.length > 0 !== emptyRows > 0, {
+    error: 'A card stands for some pencils or has empty rows.',
+  });
+export type NewCard = z.infer<typeof NewCard>;
+export const SwatchCard = NewCard.safeExtend({
+  trayId: Id,
+  /** Printed on it in boxes, so that a picture says which card it is. */
+  number: z.int().min(0).max(1023),
+  origin: Origin,
+  at: Time,
+});
+export type SwatchCard = z.infer<typeof SwatchCard>;
+
+/** Patches of several pencils of a tray, as they were read; all are kept or none. */
+export const AddReadings = z.object({
+  readings: z
+    .array(NewSwatch.extend({ pencilId: Id }))
+    .min(1, 'Nothing was read.')
+    .max(6000),
+});
+export type AddReadings = z.input<typeof AddReadings>;
 
 /** On which papers each pencil of a tray was read, by pencil id; those that never were are left out. */
 export const ReadOn = z.record(Id, z.array(z.string()));

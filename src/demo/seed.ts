@@ -1,6 +1,7 @@
 import type {
   LogEntry,
   NewBenchPlan,
+  NewCard,
   NewNote,
   NewPracticeSeries,
   NewSwatch,
@@ -9,6 +10,7 @@ import type {
   Plan,
   RegionsMeta,
 } from '../contracts/index.ts';
+import { ROWS_ON_A_PAGE } from '../core/swatch-card/index.ts';
 import { FORMS } from '../core/light/index.ts';
 import { overlayPatches, swatchCards } from './maker/index.ts';
 import { DEMO_PAGES, type DemoPage, type TrueForm, ferrySteps, markOf } from './pages/index.ts';
@@ -16,7 +18,7 @@ import { type DemoPencil, demoPencils, demoTools } from './pencils/index.ts';
 import { beginBench, beginPalette, demoNotes, demoPractice, demoTrials } from './record/index.ts';
 
 /** Counted up when there is more to lay out; desks with an older edition get what they have not. */
-export const DEMO_EDITION = 3;
+export const DEMO_EDITION = 4;
 
 /** What laying out the demo needs of a desk. Everything put down is marked as demo; what is there already stays as it is. */
 export interface DemoDesk {
@@ -24,6 +26,7 @@ export interface DemoDesk {
   edition(): Promise<number | null>;
   addTray(id: string, name: string, pencils: readonly DemoPencil[], tools: readonly NewTool[]): Promise<void>;
   addSwatches(swatches: readonly (NewSwatch & { pencilId: string })[]): Promise<void>;
+  addCards(trayId: string, cards: readonly (NewCard & { number: number })[]): Promise<void>;
   /** @returns whether the sheet was not there yet */
   addSheet(sheet: DemoSheet): Promise<boolean>;
   /** Finds the regions of a sheet and names its things by its key. */
@@ -64,11 +67,23 @@ export async function seedDemo(desk: DemoDesk): Promise<boolean> {
   const pencils = demoPencils();
   await desk.addTray(DEMO_TRAY, 'Demo tray', pencils, demoTools);
   await desk.addSwatches([...swatchCards(pencils), ...overlayPatches(pencils)]);
+  await desk.addCards(DEMO_TRAY, demoCards(pencils));
   await desk.addPractice(demoPractice);
   await begin(desk, pencils);
   for (const page of [...DEMO_PAGES].reverse()) await desk.addSheet(sheetOf(page));
   await desk.markLaidOut(DEMO_EDITION);
   return true;
+}
+
+/** A swatch card of the first pencils of each set. */
+function demoCards(pencils: readonly DemoPencil[]): (NewCard & { number: number })[] {
+  return [...new Set(pencils.map(({ set }) => set))].map((set, i) => ({
+    ...{ id: `demo-card-${i + 1}`, number: i + 1, paper: 'white-book', emptyRows: 0 },
+    pencilIds: pencils
+      .filter((pencil) => pencil.set === set)
+      .slice(0, ROWS_ON_A_PAGE)
+      .map(({ id }) => id),
+  }));
 }
 
 async function begin(desk: DemoDesk, pencils: readonly DemoPencil[]): Promise<void> {

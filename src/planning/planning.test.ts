@@ -1,6 +1,14 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { NewBenchPlan, type Pencil, type Plan, USUAL_FINDING, emptyPlan, newThing } from '../contracts/index.ts';
+import {
+  NewBenchPlan,
+  type Pencil,
+  type Plan,
+  type Swatch,
+  USUAL_FINDING,
+  emptyPlan,
+  newThing,
+} from '../contracts/index.ts';
 import { labOfHex } from '../core/colour/index.ts';
 import { sequence, validateSequence } from '../core/bench/index.ts';
 import { paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
@@ -17,6 +25,7 @@ import {
   laidLayers,
   openSteps,
   regionTables,
+  readingsOf,
   regionsKey,
 } from './index.ts';
 
@@ -265,5 +274,35 @@ describe('the grounds of a page', () => {
     expect(find(1)).to.equal(find(2));
     expect(find(3).ground.filled).to.be.above(find(1).ground.filled);
     expect(find(4).ground.filled).to.equal(0);
+  });
+});
+
+describe('the swatches of a tray', () => {
+  const swatch = (id: string, pencil: number, lab: readonly [number, number, number], more: Partial<Swatch> = {}) =>
+    ({ id, pencilId: pencils[pencil].id, patch: 'medium', ground: 'paper', lab, over: null, ...more }) as Swatch;
+
+  it('are gathered by pencil; of a patch read again the newest counts, each on its own ground and overlay', () => {
+    const {
+      pencils: own,
+      read,
+      overlays,
+    } = readingsOf(pencils, [
+      swatch('a', 1, [50, 0, 0]),
+      swatch('b', 1, [30, 0, 0], { ground: 'bar' }),
+      swatch('c', 1, [40, 5, 5], { over: pencils[0].id }),
+      swatch('d', 0, [70, 0, 0]),
+      swatch('e', 1, [52, 0, 0]),
+    ]);
+    expect(own.map(({ id }) => id)).to.deep.equal([pencils[0].id, pencils[1].id]);
+    expect(read[1].readings).to.deep.equal([
+      { patch: 'medium', on: 'paper', lab: [52, 0, 0] },
+      { patch: 'medium', on: 'bar', lab: [30, 0, 0] },
+    ]);
+    expect(overlays).to.deep.equal([{ below: 1, above: 0, lab: [40, 5, 5] }]);
+  });
+
+  it('of overlays only those are taken whose other pencil was read as well', () => {
+    const { overlays } = readingsOf(pencils, [swatch('a', 1, [40, 5, 5], { over: pencils[0].id })]);
+    expect(overlays).to.deep.equal([]);
   });
 });

@@ -67,13 +67,14 @@ describe('the devices of a desk', function () {
         .parse((await desk.api.get(`/api/devices/${device}/subjects`)).body)
         .map(({ title }) => title);
     const glass = await on('scanner');
-    expect(glass).to.have.length(4);
+    expect(glass).to.have.length(4 + 4 * 2);
+    expect(glass).to.include('Swatch card 1, as first laid');
     expect(glass).to.include('Kite Loft').and.not.include('The Ferry Steps, begun');
     const table = await on('camera');
     expect(table).to.include.members([
       'The Ferry Steps, begun',
-      'Swatch card, Quayside Soft',
-      'Swatch card, Chalkpit',
+      'Swatch card 1',
+      'Swatch card 4, as first laid',
       'Practice strip, QS06',
     ]);
   });

@@ -311,6 +311,49 @@ describe('trays', () => {
     ]);
   });
 
+  it('keep what was read of several pencils at once, all or none, and say on which papers each was read', async () => {
+    const { api } = await emptyDesk();
+    await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1'), pencil('K2')] });
+    const reading = (code: string, paper: string, over: string | null = null) => ({
+      ...{ id: `${code}-${paper}-${over}`, pencilId: `pencil-${code}`, over, paper },
+      ...{ patch: 'medium', ground: 'paper', lab: [60, 5, 20] },
+    });
+    const add = (...readings: object[]) => api.post('/api/trays/my-pencils/swatches').send({ readings });
+    const both = [reading('K1', 'white-book', 'pencil-K2'), reading('K2', 'white-book')];
+    expect((await add(...both)).body).to.deep.equal({ kept: 2 });
+    expect((await add(...both, reading('K2', 'kraft-card'))).body).to.deep.equal({ kept: 1 });
+    expect((await add(reading('K1', 'kraft-card'), reading('K9', 'kraft-card'))).status).to.equal(422);
+    expect((await add(reading('K1', 'cardboard'))).body.sentence).to.contain('not one that is known');
+    expect((await api.get('/api/trays/my-pencils/read-on')).body).to.deep.equal({
+      'pencil-K1': ['white-book'],
+      'pencil-K2': ['kraft-card', 'white-book'],
+    });
+  });
+
+  it('keep the swatch cards that are printed, numbered each for itself, and give them as PDF', async () => {
+    const { api } = await emptyDesk();
+    await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1'), pencil('K2')] });
+    const card = (id: string, codes: string[], emptyRows = 0) => ({
+      ...{ id, paper: 'white-book', emptyRows, pencilIds: codes.map((code) => `pencil-${code}`) },
+    });
+    const add = (body: object) => api.post('/api/trays/my-pencils/cards').send(body);
+    await add(card('card-1', ['K2', 'K1']));
+    await add(card('card-1', ['K2', 'K1']));
+    const { body } = await add(card('card-2', [], 20));
+    expect(body.map(({ number, emptyRows }: Record<string, number>) => [number, emptyRows])).to.deep.equal([
+      [1, 0],
+      [2, 20],
+    ]);
+    expect((await add(card('card-3', ['K9']))).body.sentence).to.contain('not in this tray');
+    expect((await add(card('card-4', []))).status).to.equal(422);
+    const print = await api.get('/api/trays/my-pencils/cards/card-2/print').buffer();
+    expect(print.headers['content-type']).to.contain('application/pdf');
+    const pdf = Buffer.from(print.body).toString('latin1');
+    expect(pdf.slice(0, 5)).to.equal('%PDF-');
+    expect(pdf.match(/\/Type \/Page\b/g)).to.have.length(2);
+    expect((await api.get('/api/trays/my-pencils/cards/card-9/print')).status).to.equal(404);
+  });
+
   it('take pencils with what was read of them, all or none', async () => {
     const { api } = await emptyDesk();
     const add = (codes: string[], readOf: string[]) =>

@@ -1,39 +1,105 @@
 import sharp from 'sharp';
 import { PATCHES } from '../../contracts/index.ts';
-import { type Lab, hexOfLab, labOfHex } from '../../core/colour/index.ts';
-import { paperById } from '../../core/laydown/index.ts';
+import { type Lab, codeOf, hexOfLab, labOfHex, lightOf, rgbOfLab } from '../../core/colour/index.ts';
+import { BAR, paperById } from '../../core/laydown/index.ts';
 import { seededRandom } from '../../core/random/index.ts';
-import { type Labelled, hashOf, layPatch, made, madePaper, normal } from '../maker/index.ts';
+import { type CardBox, type CardCell, type CardName, MARK_MM, layOutCard } from '../../core/swatch-card/index.ts';
+import { type Labelled, hashOf, layOverlay, layPatch, made, madePaper, normal } from '../maker/index.ts';
 import { type Picture } from './resample.ts';
 
-/** Size of a patch and of the gap between two, and the resolution that cards are drawn at: mm and pixels a mm. */
+/** Size of a patch of a chart, its margin, and the resolution that everything here is drawn at: mm and pixels a mm. */
 const PATCH_MM = 14;
-const GAP_MM = 3;
 const MARGIN_MM = 8;
 /** Patches of a chart in a row, and between two of them, mm. */
 const IN_A_ROW = 6;
 const CHART_GAP_MM = 5;
 const PIXELS_PER_MM = 8;
 
+/** Sheet of paper that a card is printed on, and where its first mark lies on it, mm. */
+export const CARD_SHEET_MM = { width: 210, height: 297, left: 13, top: 22 };
+const INK = '#1c1b1b';
+/** Strokes that are to be seen in a patch, and how much lighter or darker than the patch they are, L*. */
+const STROKES = 16;
+const STROKE_L = 3;
+/** How far a hand strays over the edge of a patch, mm. */
+const STRAYS_MM = 0.4;
+
 /**
- * A swatch card as it lies on the table: a row a pencil, patches from light to full, the last over the black bar. A
- * printed square at each corner says where the card ends.
+ * One page of a printed swatch card, filled in by the hidden maker's hand, as it lies on the table.
+ * @param pencils of its rows
+ * @param spoilt whether one patch was smeared and one was forgotten, as it happens
  */
-export function swatchCard(pencils: readonly Labelled[], paperId: string): Promise<Picture> {
-  const paper = madePaper(paperId);
-  const cells = pencils.flatMap((pencil, row) => {
-    const whole = made(pencil);
-    const colours = [
-      ...PATCHES.map((patch) => layPatch(whole, paper, patch, 'paper')),
-      layPatch(whole, paper, 'firm', 'bar'),
-    ];
-    return colours.map((lab, column) => patchAt(column, row, lab));
+export function swatchCard(
+  pencils: readonly Labelled[],
+  paperId: string,
+  name: CardName,
+  spoilt = false,
+): Promise<Picture> {
+  const layout = layOutCard(pencils.length, name);
+  const [paper, makers] = [madePaper(paperId), pencils.map(made)];
+  const ink = (box: CardBox, fill: string, more = '') =>
+    `<rect x="${box.x}" y="${box.y}" width="${box.width}" height="${box.height}" fill="${fill}" ${more}/>`;
+  const marks = layout.marks.map(({ x, y }, i) =>
+    i === 0
+      ? `<circle cx="${x}" cy="${y}" r="${MARK_MM.outer / 2}" fill="${INK}"/>`
+      : `<circle cx="${x}" cy="${y}" r="${(MARK_MM.outer + MARK_MM.inner) / 4}" fill="none" stroke="${INK}" stroke-width="${(MARK_MM.outer - MARK_MM.inner) / 2}"/>`,
+  );
+  const printed = [
+    ...marks,
+    ...layout.code.map(({ box, filled }) => ink(box, filled ? INK : 'none', `stroke="${INK}" stroke-width="0.2"`)),
+    ...layout.greys.map(({ box, lightness }) => ink(box, printedOn(paperId, [lightness, 0, 0]))),
+    ink(layout.bar, BAR),
+  ];
+  const laid = layout.cells.flatMap((cell, i) => {
+    if (spoilt && i === FORGOTTEN) return [];
+    const layers = [cell.row, ...(cell.over === null ? [] : [cell.over])].map((row) => makers[row]);
+    const lab = layOverlay(
+      layers.map((pencil) => ({ pencil, patch: cell.patch })),
+      paper,
+      cell.on,
+    );
+    const patch = patchBy(cell, lab, seededRandom(hashOf(`${pencils[cell.row].id} ${i}`)));
+    const { x, y, width, height } = cell.box;
+    return spoilt && i === SMEARED
+      ? [...patch, ink({ x: x + 0.45 * width, y, width: 0.35 * width, height }, '#5b5049', 'fill-opacity="0.8"')]
+      : patch;
   });
-  const width = 2 * MARGIN_MM + 5 * (PATCH_MM + GAP_MM) - GAP_MM;
-  const height = 2 * MARGIN_MM + pencils.length * (PATCH_MM + GAP_MM) - GAP_MM;
-  const barLeft = MARGIN_MM + 4 * (PATCH_MM + GAP_MM) - 1;
-  const bar = `<rect x="${barLeft}" y="${MARGIN_MM - 2}" width="${PATCH_MM + 2}" height="${height - 2 * MARGIN_MM + 4}" fill="#1c1b1b"/>`;
-  return drawn(width, height, paperById(paperId).tint, [...cornerMarks(width, height), bar, ...cells]);
+  const { left, top, width, height } = CARD_SHEET_MM;
+  const shapes = [`<g transform="translate(${left} ${top})">`, ...printed, ...laid, '</g>'];
+  return drawn(width, height, paperById(paperId).tint, shapes);
+}
+
+/** What ink of a colour looks like on a paper: each takes its share of the light. */
+function printedOn(paperId: string, lab: Lab): string {
+  const tint = labOfHex(paperById(paperId).tint);
+  const [ink, bare] = [rgbOfLab(lab), rgbOfLab(tint)];
+  const light = [0, 1, 2].map((k) => Math.round(codeOf(lightOf(ink[k]) * lightOf(bare[k]))));
+  return `rgb(${light.join(' ')})`.replaceAll(' ', ',');
+}
+
+/** Places among the cells of a card of the two patches that can be spoilt. */
+const SMEARED = 9;
+const FORGOTTEN = 26;
+
+/** A patch as a hand lays it: strokes to be seen, some lighter and some darker, and edges that stray. */
+function patchBy({ box }: CardCell, lab: Lab, random: () => number): string[] {
+  const { x, y, width, height } = box;
+  const stray = () => (random() * 2 - 1) * STRAYS_MM;
+  const edge = [
+    [x + stray(), y + stray()],
+    [x + width / 2, y + stray()],
+    [x + width + stray(), y + stray()],
+    [x + width + stray(), y + height + stray()],
+    [x + width / 2, y + height + stray()],
+    [x + stray(), y + height + stray()],
+  ];
+  const strokes = Array.from({ length: STROKES }, (_, i) => {
+    const lighter = i % 2 === 0 ? STROKE_L : -STROKE_L;
+    const colour = hexOfLab([Math.min(100, Math.max(0, lab[0] + lighter)), lab[1], lab[2]]);
+    const at = x + ((i + 0.2 + 0.6 * random()) / STROKES) * width;
+    return `<path d="M${at} ${y + height}l${1 + random()} ${-height}" stroke="${colour}" stroke-width="0.5" fill="none"/>`;
+  });
+  return [`<polygon points="${edge.map((point) => point.join(',')).join(' ')}" fill="${hexOfLab(lab)}"/>`, ...strokes];
 }
 
 /** A chart that someone made at the first go through a box: one full patch a pencil, six in a row. */
@@ -63,12 +129,6 @@ export function practiceStrip(pencil: Labelled, paperId: string, seed: number): 
   });
   const [width, height] = [120 + 2 * MARGIN_MM, 18 + 2 * MARGIN_MM];
   return drawn(width, height, paperById(paperId).tint, [...cornerMarks(width, height), ...bars]);
-}
-
-function patchAt(column: number, row: number, lab: Lab): string {
-  const x = MARGIN_MM + column * (PATCH_MM + GAP_MM);
-  const y = MARGIN_MM + row * (PATCH_MM + GAP_MM);
-  return `<rect x="${x}" y="${y}" width="${PATCH_MM}" height="${PATCH_MM}" fill="${hexOfLab(lab)}"/>`;
 }
 
 function cornerMarks(width: number, height: number): string[] {

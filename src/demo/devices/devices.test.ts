@@ -4,10 +4,12 @@ import sharp from 'sharp';
 import { type MeterRequest, QUALITIES, type Quality } from '../../contracts/index.ts';
 import { deltaE2000, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
-import { type GreyImage, findRegions, inkOfPage, readSeen } from '../../core/lineart/index.ts';
+import { type GreyImage, findRegions, greyOfRgba, inkOfPage, readSeen } from '../../core/lineart/index.ts';
 import { CancelledError, quietRun } from '../../core/run/index.ts';
+import { straightened } from '../../core/straighten/index.ts';
+import { CARD_MM, cardNameIn, findCard, layOutCard, readCard } from '../../core/swatch-card/index.ts';
 import { DRAWN, rasterise, trueRegions } from '../draw/index.ts';
-import { layPatch, made, madePaper } from '../maker/index.ts';
+import { layOverlay, layPatch, made, madePaper } from '../maker/index.ts';
 import { DEMO_PAGES, type DemoPage, demoPageById } from '../pages/index.ts';
 import { demoPencils } from '../pencils/index.ts';
 import {
@@ -231,7 +233,7 @@ describe('the simulated camera', () => {
     id: 'card',
     title: 'Swatch card',
     says: '',
-    look: () => swatchCard(pencils.slice(0, 4), 'white-book'),
+    look: () => swatchCard(pencils.slice(0, 4), 'white-book', { card: 1, page: 0 }),
   };
   const strip = { id: 'strip', title: 'Strip', says: '', look: () => practiceStrip(pencils[5], 'white-book', 1) };
   const camera = simulatedCamera(async () => [card, strip]);
@@ -243,6 +245,27 @@ describe('the simulated camera', () => {
     const first = await shot('strip', 7);
     expect(first.equals(await shot('strip', 7))).to.equal(true);
     expect(first.equals(await shot('strip', 8))).to.equal(false);
+  });
+
+  it('gives a swatch card that can be read: each patch nearly as it was laid, whatever the lamp', async () => {
+    const own = pencils.slice(30, 42);
+    const name = { card: 7, page: 1 };
+    const cards = simulatedCamera(async () => [{ ...card, look: () => swatchCard(own, 'cream-sheet', name, true) }]);
+    for (const quality of QUALITIES) {
+      const { bytes } = await cards.shoot({ subject: 'card', quality, seed: 5 }, quietRun);
+      const { data, info } = await sharp(bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+      const photo = { width: info.width, height: info.height, data: new Uint8ClampedArray(data) };
+      const size = { width: 5 * CARD_MM.width, height: 5 * CARD_MM.height };
+      const flat = await straightened(photo, findCard(greyOfRgba(photo))!, size);
+      expect(cardNameIn(flat), quality).to.deep.equal(name);
+      const read = readCard(flat, layOutCard(own.length, name), paperById('cream-sheet'));
+      const off = read.map(({ row, over, patch, on, lab }) => {
+        const layers = [row, ...(over === null ? [] : [over])].map((i) => ({ pencil: made(own[i]), patch }));
+        return deltaE2000(lab, layOverlay(layers, madePaper('cream-sheet'), on));
+      });
+      expect(off.sort((a, b) => a - b)[off.length >> 1], quality).to.be.below(quality === 'bad' ? 1.5 : 0.8);
+      expect(read.filter(({ doubt }) => doubt).length, quality).to.be.within(2, 4);
+    }
   });
 
   it('keeps the whole thing in the picture, its corners in order', () => {

@@ -115,6 +115,24 @@ export const trayFits = pgTable(
   (t) => [primaryKey({ columns: [t.trayId, t.paper] })],
 );
 
+/** Swatch cards that were printed, so that a picture of one says what lies where. */
+export const swatchCards = pgTable(
+  'swatch_cards',
+  {
+    id: text('id').primaryKey(),
+    trayId: text('tray_id')
+      .notNull()
+      .references(() => trays.id),
+    number: integer('number').notNull(),
+    paper: text('paper').notNull(),
+    pencilIds: jsonb('pencil_ids').$type<string[]>().notNull(),
+    emptyRows: integer('empty_rows').notNull(),
+    origin: origin(),
+    at: now('at'),
+  },
+  (t) => [index('swatch_cards_tray').on(t.trayId)],
+);
+
 export const sheets = pgTable('sheets', {
   id: text('id').primaryKey(),
   title: text('title').notNull(),

@@ -1,8 +1,18 @@
 import { Router } from 'express';
-import { AddPencils, CopyPencils, NewSwatch, NewTrayFit, PencilEdit, PencilEdits } from '../../contracts/index.ts';
+import {
+  AddPencils,
+  AddReadings,
+  CopyPencils,
+  NewCard,
+  NewSwatch,
+  NewTrayFit,
+  PencilEdit,
+  PencilEdits,
+} from '../../contracts/index.ts';
 import { type Database } from '../db/open-database.ts';
 import {
   addPencils,
+  addReadings,
   addSwatch,
   listFits,
   listReadOn,
@@ -11,6 +21,7 @@ import {
   listTools,
   storeFit,
 } from '../services/swatches.ts';
+import { addCard, listCards, printedCard } from '../services/swatch-cards.ts';
 import { copyPencils, editPencil, editPencils, listPencils, listTrays } from '../services/trays.ts';
 import { bodyOf, json } from './handle.ts';
 
@@ -45,6 +56,22 @@ export function trayRoutes(db: Database): Router {
     '/:id/tools',
     json((request) => listTools(db, request.params.id)),
   );
+  router.post(
+    '/:id/swatches',
+    json(({ params, body }) => addReadings(db, params.id, AddReadings.parse(body))),
+  );
+  router.get(
+    '/:id/cards',
+    json(({ params }) => listCards(db, params.id)),
+  );
+  router.post(
+    '/:id/cards',
+    json(({ params, body }) => addCard(db, params.id, NewCard.parse(body))),
+  );
+  router.get('/:id/cards/:cardId/print', async ({ params }, response) => {
+    const { fileName, bytes } = await printedCard(db, params.id, params.cardId);
+    response.attachment(fileName).type('application/pdf').send(Buffer.from(bytes));
+  });
   router.get(
     '/:id/swatches/:paper',
     json(({ params }) => listSwatchesOn(db, params.id, params.paper)),

@@ -19,6 +19,7 @@ import {
   settings,
   sheets,
   stepLog,
+  swatchCards,
   swatches,
   tools,
   trayFits,
@@ -67,6 +68,10 @@ export function demoDesk(db: Database, folder: URL): DemoDesk {
           await tx.insert(swatches).values(rows).onConflictDoNothing();
         }
       });
+    },
+    async addCards(trayId, cards) {
+      const rows = cards.map((card) => ({ ...card, pencilIds: [...card.pencilIds], trayId, origin }));
+      await db.insert(swatchCards).values(rows).onConflictDoNothing();
     },
     addSheet: (sheet) => addSheet(db, folder, sheet),
     findAndName: (sheetId) => findAndName(db, sheetId),
@@ -190,6 +195,7 @@ export async function removeDemo(db: Database): Promise<DemoState> {
     if (!user) {
       const lying = tx.select({ id: pencils.id }).from(pencils).where(eq(pencils.trayId, DEMO_TRAY));
       await tx.delete(swatches).where(inArray(swatches.pencilId, lying));
+      await tx.delete(swatchCards).where(eq(swatchCards.trayId, DEMO_TRAY));
       await tx.delete(trayFits).where(eq(trayFits.trayId, DEMO_TRAY));
       await tx.delete(tools).where(eq(tools.trayId, DEMO_TRAY));
       await tx.delete(pencils).where(eq(pencils.trayId, DEMO_TRAY));

@@ -1,10 +1,12 @@
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
-import type { Camera, ColourMeter, Device, Scanner } from '../../contracts/index.ts';
+import type { Camera, ColourMeter, Device, Scanner, Subject } from '../../contracts/index.ts';
 import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
+import { ROWS_ON_A_PAGE, pagesOf } from '../../core/swatch-card/index.ts';
 import { DEMO_TRAY } from '../../demo/index.ts';
 import {
+  CARD_SHEET_MM,
   type FlatThing,
   type Picture,
   type PrintedPage,
@@ -20,7 +22,8 @@ import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
 import { Refused } from '../refused.ts';
 import { colouredPage } from './coloured-page.ts';
-import { listPencils } from './trays.ts';
+import { listCards } from './swatch-cards.ts';
+import { listPencils, listTrays } from './trays.ts';
 
 /** The devices of this desk. Where a real one is plugged in, it takes the place of the simulated one here. */
 export interface Devices {
@@ -30,15 +33,14 @@ export interface Devices {
 }
 
 const MM_PER_INCH = 25.4;
-/** Pencils on a swatch card, and the codes of those on practice strips. */
-const ON_A_CARD = 12;
+/** Pencils on a chart, and the codes of those on practice strips. */
 const ON_A_CHART = 36;
 const STRIPS = ['QS06', 'F-133'];
 const CARD_PAPER = 'white-book';
 
 export function simulatedDevices(db: Database, now: () => number): Devices {
   return {
-    scanner: simulatedScanner(() => printedPages(db)),
+    scanner: simulatedScanner(async () => [...(await printedPages(db)), ...(await cardsOnGlass(db))]),
     camera: simulatedCamera(() => flatThings(db)),
     meter: simulatedMeter(async ({ trayId, pencilId }) => {
       const pencil = (await listPencils(db, trayId)).find(({ id }) => id === pencilId);
@@ -50,6 +52,51 @@ export function simulatedDevices(db: Database, now: () => number): Devices {
 
 export function listDevices({ scanner, camera, meter }: Devices): Device[] {
   return [scanner.device, camera.device, meter.device];
+}
+
+/** A page of a printed swatch card, filled in by an invented hand. */
+interface FilledCard extends Subject {
+  look(): Promise<Picture>;
+}
+
+/**
+ * Every page of every swatch card that was printed, as if it had been filled in. The demo's own cards come twice: as
+ * they were laid first, with a patch smeared and one forgotten, and put right. Empty rows hold the tray's first pencils.
+ */
+async function filledCards(db: Database): Promise<FilledCard[]> {
+  const trays = await listTrays(db);
+  const cards = (await Promise.all(trays.map(({ id }) => listCards(db, id)))).flat();
+  const filled: FilledCard[] = [];
+  for (const { id, trayId, number, paper, pencilIds, emptyRows, origin } of cards) {
+    const pencils = await listPencils(db, trayId);
+    const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
+    const all = emptyRows ? pencils.slice(0, emptyRows) : pencilIds.flatMap((own) => byId.get(own) ?? []);
+    for (let page = 0; page < pagesOf(all.length); page++) {
+      const own = all.slice(page * ROWS_ON_A_PAGE, (page + 1) * ROWS_ON_A_PAGE);
+      const title = `Swatch card ${number}${pagesOf(all.length) > 1 ? `, page ${page + 1}` : ''}`;
+      const says = `${own[0].code} to ${own.at(-1)!.code}, filled in by an invented hand`;
+      const name = { card: number, page };
+      if (origin === 'demo') {
+        filled.push({
+          ...{ id: `card ${id} ${page} first`, title: `${title}, as first laid` },
+          says: `${says}; one patch smeared, one forgotten`,
+          look: () => swatchCard(own, paper, name, true),
+        });
+      }
+      filled.push({ id: `card ${id} ${page}`, title, says, look: () => swatchCard(own, paper, name) });
+    }
+  }
+  return filled;
+}
+
+/** Cards as they can lie on the glass. */
+async function cardsOnGlass(db: Database): Promise<PrintedPage[]> {
+  return (await filledCards(db)).map(({ look, ...card }) => ({
+    ...card,
+    widthMm: CARD_SHEET_MM.width,
+    heightMm: CARD_SHEET_MM.height,
+    print: look,
+  }));
 }
 
 /** The booklet's pages as they can lie on the glass. */
@@ -99,12 +146,7 @@ async function flatThings(db: Database): Promise<FlatThing[]> {
       says: 'the open book, coloured as far as its steps are done',
       look: (run: Parameters<FlatThing['look']>[0]) => colouredPage(db, id, run),
     })),
-    ...sets.map((set) => ({
-      id: `card ${set}`,
-      title: `Swatch card, ${set}`,
-      says: `the first ${ON_A_CARD} pencils, from light to full and over a black bar`,
-      look: () => swatchCard(pencils.filter((pencil) => pencil.set === set).slice(0, ON_A_CARD), CARD_PAPER),
-    })),
+    ...(await filledCards(db)).map(({ look, ...card }) => ({ ...card, look: () => look() })),
     ...sets
       .map((set) => ({ set, own: pencils.filter((pencil) => pencil.set === set).slice(0, ON_A_CHART) }))
       .filter(({ own }) => own.length === ON_A_CHART)

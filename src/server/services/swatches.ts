@@ -2,6 +2,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type {
   AddPencils,
+  AddReadings,
   CopyResult,
   NewSwatch,
   NewTrayFit,
@@ -45,7 +46,8 @@ export async function listReadOn(db: Querying, trayId: string): Promise<ReadOn> 
     .from(swatches)
     .innerJoin(pencils, eq(pencils.id, swatches.pencilId))
     .where(eq(pencils.trayId, trayId))
-    .groupBy(swatches.pencilId, swatches.paper);
+    .groupBy(swatches.pencilId, swatches.paper)
+    .orderBy(asc(swatches.pencilId), asc(swatches.paper));
   const readOn: ReadOn = {};
   for (const { pencilId, paper } of rows) (readOn[pencilId] ??= []).push(paper);
   return readOn;
@@ -88,7 +90,29 @@ export async function addSwatch(db: Database, trayId: string, pencilId: string, 
   });
 }
 
-function knownPaper(id: string): void {
+/** Keeps patches of several pencils as they were read: all of them or none; those sent before stand once. */
+export async function addReadings(
+  db: Database,
+  trayId: string,
+  { readings }: z.output<typeof AddReadings>,
+): Promise<{ kept: number }> {
+  return db.transaction(async (tx) => {
+    const own = new Set((await listPencils(tx, trayId)).map(({ id }) => id));
+    for (const { paper } of readings) knownPaper(paper);
+    if (readings.some(({ pencilId, over }) => !own.has(pencilId) || (over && !own.has(over)))) {
+      throw new Refused(422, 'One of these patches belongs to a pencil that is not in this tray.');
+    }
+    let kept = 0;
+    for (let from = 0; from < readings.length; from += 500) {
+      const rows = readings.slice(from, from + 500).map((reading) => ({ ...reading, origin: 'own' as const }));
+      kept += (await tx.insert(swatches).values(rows).onConflictDoNothing().returning({ id: swatches.id })).length;
+    }
+    return { kept };
+  });
+}
+
+/** @throws Refused for a paper that is not known */
+export function knownPaper(id: string): void {
   try {
     paperById(id);
   } catch {

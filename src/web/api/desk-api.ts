@@ -1,6 +1,7 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
   AddPencils,
+  AddReadings,
   BenchState,
   Command,
   CopyResult,
@@ -9,6 +10,7 @@ import type {
   MeterAnswer,
   MeterRequest,
   NewBenchPlan,
+  NewCard,
   NewNote,
   NewSwatch,
   NewTrayFit,
@@ -28,6 +30,7 @@ import type {
   SheetState,
   Subject,
   Swatch,
+  SwatchCard,
   Tool,
   Tray,
   TrayFit,
@@ -42,7 +45,7 @@ type OnTray<T> = { trayId: string } & T;
 export const deskApi = createApi({
   reducerPath: 'deskApi',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'fits', 'demo', 'references'],
+  tagTypes: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'cards', 'fits', 'demo', 'references'],
   endpoints: (build) => {
     const sheetMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown; method?: string }) =>
       build.mutation<SheetState, T>({
@@ -145,6 +148,18 @@ export const deskApi = createApi({
         }),
         invalidatesTags: ['fits'],
       }),
+      cards: build.query<SwatchCard[], string>({
+        query: (trayId) => `/trays/${trayId}/cards`,
+        providesTags: ['cards', 'demo'],
+      }),
+      addCard: build.mutation<SwatchCard[], OnTray<{ card: NewCard }>>({
+        query: ({ trayId, card }) => ({ url: `/trays/${trayId}/cards`, method: 'POST', body: card }),
+        invalidatesTags: ['cards'],
+      }),
+      addReadings: build.mutation<{ kept: number }, OnTray<AddReadings>>({
+        query: ({ trayId, ...body }) => ({ url: `/trays/${trayId}/swatches`, method: 'POST', body }),
+        invalidatesTags: ['swatches'],
+      }),
       addSwatch: build.mutation<Swatch[], OnTray<{ pencilId: string; swatch: NewSwatch }>>({
         query: ({ trayId, pencilId, swatch }) => ({
           url: `/trays/${trayId}/pencils/${pencilId}/swatches`,
@@ -155,7 +170,7 @@ export const deskApi = createApi({
       }),
       subjects: build.query<Subject[], 'scanner' | 'camera'>({
         query: (device) => `/devices/${device}/subjects`,
-        providesTags: ['shelf', 'demo'],
+        providesTags: ['shelf', 'demo', 'cards'],
       }),
       readMeter: build.mutation<MeterAnswer, MeterRequest>({
         query: (body) => ({ url: '/devices/meter/read', method: 'POST', body }),
@@ -239,7 +254,12 @@ export const {
   useToolsQuery,
   useSwatchesQuery,
   useAddSwatchMutation,
+  useCardsQuery,
+  useAddCardMutation,
+  useAddReadingsMutation,
   useSwatchesOnQuery,
+  useLazySwatchesOnQuery,
+  useLazyPencilsQuery,
   useFitsQuery,
   useReadOnQuery,
   useStoreFitMutation,

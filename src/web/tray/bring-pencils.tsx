@@ -6,7 +6,7 @@ import type { Pencil, Tray } from '../../contracts/index.ts';
 import { type ReadPencils, readGpl, readPencilRows } from '../../core/formats/index.ts';
 import { useAddPencilsMutation, useCopyPencilsMutation, usePencilsQuery, useTraysQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { Button, Notice } from '../parts/index.ts';
+import { Button, ChooseFile, Notice } from '../parts/index.ts';
 
 /** Ways to fill this tray: whole sets of other trays, or a list. */
 export function BringPencils({ trayId }: { trayId: string }) {
@@ -98,17 +98,12 @@ function BringList({ trayId }: { trayId: string }) {
       }}
     >
       <h2 className="mb-1 text-[1.05rem]">Bring a list in</h2>
-      <input
-        type="file"
-        aria-label="A list from a file"
+      <ChooseFile
+        label="A list from a file"
         accept=".csv,.txt,.gpl,text/csv,text/plain"
-        className="mb-2 w-full text-[0.92rem] file:mr-3 file:min-h-10 file:border file:border-solid file:border-edge file:bg-leaf file:px-3 file:font-semibold"
-        onChange={(event) => {
-          void open(event.target.files?.[0]);
-          event.target.value = '';
-        }}
+        onFile={(file) => void open(file)}
       />
-      <label className="text-[0.95rem] text-soft">
+      <label className="mt-2 text-[0.95rem] text-soft">
         Or paste it. CSV with a first line that names the columns: code and colour, and if you like name, set, type
         (wax, oil, pastel, water-soluble) and opacity from 0 to 1. Or a GPL palette.
         <textarea

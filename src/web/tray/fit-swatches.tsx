@@ -1,53 +1,28 @@
 import { format } from 'date-fns';
 import { toast } from 'sonner';
 import type { Pencil, TrayFit } from '../../contracts/index.ts';
-import { labOfHex } from '../../core/colour/index.ts';
-import { type CardFit, PRESSURES, paperById } from '../../core/laydown/index.ts';
-import { useFitsQuery, useStoreFitMutation, useSwatchesOnQuery } from '../api/desk-api.ts';
+import { PRESSURES, paperById } from '../../core/laydown/index.ts';
+import { useFitsQuery, useSwatchesOnQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
-import { pencilWorker, useJob } from '../workers/index.ts';
+import { useFit } from './use-fit.ts';
 
 /** What the swatches of a tray say of a paper, of the hand that laid them, and of each pencil. */
 export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencils: readonly Pencil[]; paper: string }) {
   const { data: swatches, error } = useSwatchesOnQuery({ trayId, paper });
   const { data: fits = [] } = useFitsQuery(trayId);
-  const [store] = useStoreFitMutation();
-  const { now, start, cancel } = useJob<CardFit>(pencilWorker, 'looking at the swatches');
+  const { now, fit, cancel } = useFit(trayId, paper);
   const use = usePaper(trayId, paper);
-  const fit = fits.find((each) => each.paper === paper);
+  const found = fits.find((each) => each.paper === paper);
   const { name } = paperById(paper);
   const run = async () => {
-    const read = pencils.filter((pencil) => swatches?.some(({ pencilId }) => pencilId === pencil.id));
-    const placeOf = new Map(read.map(({ id }, i) => [id, i]));
-    const own = read.map((pencil) => ({
-      declared: {
-        masstone: labOfHex(pencil.colour),
-        type: pencil.type,
-        opacity: pencil.opacity ?? undefined,
-      },
-      readings: (swatches ?? [])
-        .filter((swatch) => swatch.pencilId === pencil.id && !swatch.over)
-        .map(({ patch, ground, lab }) => ({ patch, on: ground, lab })),
-    }));
-    const overlays = (swatches ?? []).flatMap(({ pencilId, over, patch, ground, lab }) => {
-      const [below, above] = [placeOf.get(pencilId), over ? placeOf.get(over) : undefined];
-      return below === undefined || above === undefined || patch !== 'medium' || ground !== 'paper'
-        ? []
-        : [{ below, above, lab }];
-    });
-    const found = await start((jobId, report) =>
-      pencilWorker.fitSwatches(jobId, paperById(paper), own, overlays, report),
-    );
-    if (!found) return;
-    const content = {
-      fit: found.paper,
-      pencils: found.pencils.flatMap((each, i) => (each ? [{ pencilId: read[i].id, fit: each }] : [])),
-    };
-    const { error: refused } = await store({ trayId, paper, fit: content });
-    if (refused) toast.error(sentenceOf(refused));
-    else toast(`${content.pencils.length} pencils are fitted to their swatches on ${name}.`);
+    try {
+      const content = await fit();
+      if (content) toast(`${content.pencils.length} pencils are fitted to their swatches on ${name}.`);
+    } catch (refused) {
+      toast.error(sentenceOf(refused));
+    }
   };
   if (pencils.length === 0) return null;
   return (
@@ -68,10 +43,10 @@ export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencil
           </Why>
         </p>
       )}
-      {fit && <FittedPaper fit={fit} />}
+      {found && <FittedPaper fit={found} />}
       {swatches && swatches.length > 0 && now.state !== 'working' && (
-        <Button look={fit ? 'plain' : 'strong'} className="mt-2 w-full" onClick={() => void run()}>
-          {fit ? 'Fit again' : 'Fit'} to {swatches.length} swatches on this paper
+        <Button look={found ? 'plain' : 'strong'} className="mt-2 w-full" onClick={() => void run()}>
+          {found ? 'Fit again' : 'Fit'} to {swatches.length} swatches on this paper
         </Button>
       )}
       {now.state === 'working' && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}

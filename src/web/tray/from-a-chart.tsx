@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import { type Quad } from '../../core/straighten/index.ts';
 import { type Photograph, Straighten } from '../shelf/straighten.tsx';
 import { TakePicture } from '../devices/index.ts';
-import { Button, Section } from '../parts/index.ts';
+import { Button, ChooseFile, Section } from '../parts/index.ts';
 import { photoWorker, startJob } from '../workers/index.ts';
 import { ReadChart } from './read-chart.tsx';
 
@@ -14,8 +14,7 @@ export function FromAChart({ trayId, paper }: { trayId: string; paper: string })
   const [photo, setPhoto] = useState<Photograph | null>(null);
   const [chart, setChart] = useState<Blob | null>(null);
   const [looking, setLooking] = useState(false);
-  const open = async (file: File | undefined) => {
-    if (!file) return;
+  const open = async (file: File) => {
     setCamera(false);
     setLooking(true);
     const { outcome } = startJob(
@@ -37,17 +36,8 @@ export function FromAChart({ trayId, paper }: { trayId: string; paper: string })
         A chart that you have already, one patch a pencil: photograph or scan it, paste the codes, and the tray is
         filled. Each colour counts as one reading until a card refines it.
       </p>
-      <input
-        type="file"
-        aria-label="A picture of a swatch chart"
-        accept="image/*"
-        className="mb-2 w-full text-[0.92rem] file:mr-3 file:min-h-10 file:border file:border-solid file:border-edge file:bg-leaf file:px-3 file:font-semibold"
-        onChange={(event) => {
-          void open(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-      <Button className="w-full" disabled={looking} onClick={() => setCamera(true)}>
+      <ChooseFile label="A picture of a swatch chart" accept="image/*" onFile={(file) => void open(file)} />
+      <Button className="mt-2 w-full" disabled={looking} onClick={() => setCamera(true)}>
         <Camera size={16} /> {looking ? 'looking for the chart …' : 'Photograph a chart'}
       </Button>
       {camera && (

@@ -11,6 +11,7 @@ import { Header } from '../desk/header.tsx';
 import { Button, Choice, Pick } from '../parts/index.ts';
 import { BringPencils } from './bring-pencils.tsx';
 import { FitSwatches } from './fit-swatches.tsx';
+import { SwatchCards } from './cards/swatch-cards.tsx';
 import { FromAChart } from './from-a-chart.tsx';
 import { LaidOut } from './laid-out.tsx';
 import { PencilTable } from './pencil-table.tsx';
@@ -187,6 +188,7 @@ export function TrayScreen() {
           <TrayChooser trayId={trayId} sheetId={sheetId} />
           <FitSwatches key={`${trayId} ${paper}`} trayId={trayId} pencils={pencils} paper={paper} />
           <WhatIsMissing trayId={trayId} pencils={pencils} paper={paper} />
+          <SwatchCards {...{ trayId, pencils, shown, paper }} />
           <FromAChart trayId={trayId} paper={paper} />
           <BringPencils trayId={trayId} />
           <TakeAway name={tray?.name ?? 'tray'} pencils={pencils} />

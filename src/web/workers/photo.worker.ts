@@ -1,12 +1,16 @@
 import { expose } from 'comlink';
-import { greyOfRgba } from '../../core/lineart/index.ts';
+import { type RgbaImage, greyOfRgba } from '../../core/lineart/index.ts';
 import { type Quad, findPageCorners, straightened } from '../../core/straighten/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
+import { CARD_MM, type CardName, cardNameIn, findCard, layOutCard, readCard } from '../../core/swatch-card/index.ts';
 import { type ChartGrid, fitGrid, readChart } from '../../core/tray/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
 /** Charts are read at this longest side, pixels: patches are large. */
 const CHART_READ_AT = 700;
+/** Cards are looked for at this longest side, pixels, and laid straight at so many pixels a mm. */
+const CARD_FOUND_AT = 2400;
+const CARD_PX_PER_MM = 6;
 /** Corners are looked for on the photo at this longest side, pixels. */
 const LOOKED_AT = 1200;
 
@@ -30,10 +34,7 @@ const api = {
     return outcomeOf(async () => {
       const run = runOf(jobId, report);
       run.progress(0.02, 'reading the photo');
-      const { width, height, data } = await straightened(await pixelsOf(photo), quad, size, run);
-      const canvas = new OffscreenCanvas(width, height);
-      canvas.getContext('2d')!.putImageData(new ImageData(data as Uint8ClampedArray<ArrayBuffer>, width), 0, 0);
-      return canvas.convertToBlob({ type: 'image/png' });
+      return pngOf(await straightened(await pixelsOf(photo), quad, size, run));
     });
   },
 
@@ -54,10 +55,42 @@ const api = {
       return { grid, cells: readChart(image, grid, paperById(paper)) };
     });
   },
+
+  /** The swatch card in a picture, laid straight as a PNG, and what its boxes say that it is, if they can be read. */
+  findCard(jobId: string, photo: Blob, report: Report) {
+    return outcomeOf(async () => {
+      const run = runOf(jobId, report);
+      run.progress(0.05, 'looking for the card');
+      const pixels = await pixelsOf(photo, CARD_FOUND_AT);
+      const quad = findCard(greyOfRgba(pixels));
+      if (!quad) {
+        throw new RangeError(
+          'No swatch card is seen here. All four round marks at its corners must lie in the picture, flat and in the light.',
+        );
+      }
+      const size = { width: CARD_MM.width * CARD_PX_PER_MM, height: CARD_MM.height * CARD_PX_PER_MM };
+      const image = await straightened(pixels, quad, size, run);
+      return { picture: await pngOf(image), name: cardNameIn(image) };
+    });
+  },
+
+  /** Every patch of a straightened card. */
+  readCard(jobId: string, picture: Blob, rows: number, name: CardName, paper: string, report: Report) {
+    return outcomeOf(async () => {
+      runOf(jobId, report).progress(0.2, 'reading the patches');
+      return readCard(await pixelsOf(picture), layOutCard(rows, name), paperById(paper));
+    });
+  },
 };
 
 export type PhotoWorker = typeof api;
 expose(api);
+
+function pngOf({ width, height, data }: RgbaImage): Promise<Blob> {
+  const canvas = new OffscreenCanvas(width, height);
+  canvas.getContext('2d')!.putImageData(new ImageData(data as Uint8ClampedArray<ArrayBuffer>, width), 0, 0);
+  return canvas.convertToBlob({ type: 'image/png' });
+}
 
 async function sizeOf(photo: Blob): Promise<{ width: number; height: number }> {
   const bitmap = await decoded(photo);
