@@ -105,6 +105,7 @@ describe('the booklet and its devices', () => {
       await facts.getByRole('button', { name: 'Read again' }).click();
     }
     await facts.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByText(/The reading is kept with QS32\. It is fitted anew, \d\.\d apart/).waitFor();
     await facts.getByText('read by you').waitFor();
     const swatches = await stored<Swatch[]>('/trays/demo-tray/pencils/demo-qs32/swatches');
     expect(swatches.filter(({ origin }) => origin === 'own')).to.have.length(1);

@@ -349,6 +349,44 @@ describe('trays', () => {
       expect(await passes.count()).to.equal(2);
     });
 
+    it('keeps a trial, holds it against what came out in a photo, and learns of the hand from it', async () => {
+      await page.getByRole('button', { name: 'New paper' }).click();
+      for (const code of ['QS25', 'QS04']) {
+        await page.getByRole('combobox', { name: /lay a pencil/ }).fill(code);
+        await page
+          .getByRole('option', { name: new RegExp(`^${code}`) })
+          .first()
+          .click();
+      }
+      await page.getByLabel('Name of the trial').fill('Blue under yellow');
+      await page.getByRole('button', { name: 'Keep', exact: true }).click();
+      const kept = page.getByRole('region', { name: 'Kept trials' });
+      await kept.getByText(/not yet held against what came out/).waitFor();
+      await kept.getByRole('button', { name: 'What came out of Blue under yellow' }).click();
+      await page.getByRole('button', { name: 'Photograph it' }).click();
+      const camera = page.getByRole('dialog', { name: 'Simulated camera' });
+      await camera.getByRole('button', { name: /^On the table/ }).click();
+      await page.getByRole('option', { name: /^Trial, Blue under yellow/ }).click();
+      await camera.getByRole('button', { name: 'Photograph it', exact: true }).click();
+      await camera.getByRole('button', { name: 'Take a colour from it' }).click({ timeout: 30_000 });
+      await page.getByRole('application', { name: /arrow keys move the mark on bare paper/ }).press('ArrowRight');
+      await page.getByText(/green/).first().waitFor();
+      await page.getByRole('button', { name: 'Take this colour' }).click();
+      const apart = async () =>
+        Number(/([\d.]+) apart/.exec(await kept.getByText(/as it came out at the right/).innerText())![1]);
+      await kept.getByText(/as it came out at the right/).waitFor();
+      const before = await apart();
+      await kept.getByRole('button', { name: /^Learn from Blue under yellow/ }).click();
+      await page.getByRole('option', { name: /^my hand/ }).click();
+      await kept.getByText(/it taught your hand/).waitFor();
+      await page.getByText(/light as trials taught since/).waitFor();
+      expect(await apart()).to.be.at.most(before);
+      await kept.getByRole('button', { name: 'Put Blue under yellow away' }).click();
+      await kept.waitFor({ state: 'detached' });
+      await page.getByRole('button', { name: 'Bring it back' }).click();
+      await kept.getByText(/it taught your hand/).waitFor();
+    });
+
     it('finds stand-ins for a whole set, and gives them as CSV', async () => {
       await page.getByText('Stand-ins', { exact: true }).click();
       await choose('Pencils of', 'Brook Wash');
@@ -391,8 +429,9 @@ describe('trays', () => {
     };
 
     it('are printed for the pencils that the search shows, as a PDF of A4 pages', async () => {
-      await page.goto(`${desk.url}/tray/my-pencils?set=My+oil+box`);
+      await page.goto(`${desk.url}/tray/my-pencils`);
       await page.getByRole('checkbox', { name: 'F-101 is here' }).waitFor();
+      await choose('Set', 'My oil box');
       await page.getByRole('button', { name: 'Print a card' }).click();
       const dialog = page.getByRole('dialog', { name: 'Print a swatch card' });
       await dialog.getByText('36 rows on 2 pages of A4 or letter paper.').waitFor();

@@ -176,11 +176,35 @@ export const PencilFit = z.object({
 /** What the swatches of a tray on one paper come to. */
 export const NewTrayFit = z.object({
   fit: PaperFit,
+  /** What trial patches taught of the hand since the swatches were laid: a factor a pressure, kept apart from the fit. */
+  learnt: z.partialRecord(z.enum(PRESSURES), z.number().positive().max(10)).default({}),
   pencils: z.array(z.object({ pencilId: Id, fit: PencilFit })).max(2000),
 });
-export type NewTrayFit = z.infer<typeof NewTrayFit>;
+export type NewTrayFit = z.output<typeof NewTrayFit>;
 export const TrayFit = NewTrayFit.extend({ paper: z.string().max(40), at: Time });
 export type TrayFit = z.infer<typeof TrayFit>;
+
+/** One pass of a trial patch: a pencil, or something else with the colour that it lays. */
+export const TrialStep = z.union([
+  z.object({ pencil: Id, pressure: z.enum(PRESSURES) }),
+  z.object({ tool: z.string().max(40), pressure: z.enum(PRESSURES), colour: LabColour.optional() }),
+]);
+export type TrialStep = z.infer<typeof TrialStep>;
+
+/** A trial patch: passes over one another on a paper, and what really came out where that was seen. */
+export const NewTrialPatch = z.object({
+  id: Id,
+  title: z.string().trim().min(1, 'Give the trial a name.').max(60, 'A name has at most 60 letters.'),
+  paper: z.string().max(40),
+  steps: z.array(TrialStep).min(1, 'Lay something first.').max(24, 'A trial has at most 24 passes.'),
+  /** As it looked in reality, or null. */
+  seen: LabColour.nullable(),
+  /** What it taught: the hand, a pencil by its id, or nothing yet. */
+  taught: z.union([z.literal('hand'), z.object({ pencil: Id })]).nullable(),
+});
+export type NewTrialPatch = z.infer<typeof NewTrialPatch>;
+export const TrialPatch = NewTrialPatch.extend({ trayId: Id, origin: Origin, at: Time });
+export type TrialPatch = z.infer<typeof TrialPatch>;
 
 export const TOOL_KINDS = ['pen', 'blender', 'barrier', 'solvent', 'eraser', 'tip'] as const;
 

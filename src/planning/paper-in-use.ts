@@ -1,7 +1,10 @@
 import type { TrayFit } from '../contracts/index.ts';
 import {
   type Belief,
+  type Hand,
+  PRESSURES,
   type Paper,
+  type PaperFit,
   beliefOn,
   carriedFit,
   fittedPaper,
@@ -12,12 +15,17 @@ import {
 import { type TrayPencil } from '../core/tray/index.ts';
 import { type StoredPencil, asTrayPencil } from './as-tray-pencil.ts';
 
+/** So many fitted pencils say something of those that were not. */
+const ENOUGH = 6;
+
 /** A paper with what the swatches of a tray say of it: every prediction on it starts here. */
 export interface PaperInUse {
   /** As it takes pencil in this person's hand, where swatches told; as it is declared where none did. */
   paper: Paper;
   /** The fit that holds here, or null. */
   fit: TrayFit | null;
+  /** How the paper takes pencil, as it was fitted, carried over or declared. */
+  found: PaperFit;
   /** Whether that fit was found on another kind of paper and carried over. */
   carried: boolean;
   /** A pencil of the tray as core knows it on this paper. */
@@ -46,20 +54,21 @@ export function paperInUse(
   const fit = here ?? newest[0];
   if (!fit) {
     return {
-      ...{ paper: declared, fit: null, carried: false, trayPencil: asTrayPencil },
+      ...{ paper: declared, fit: null, found: asDeclared(declared), carried: false, trayPencil: asTrayPencil },
       beliefIn: (pencil) => beliefOn(readOnce.has(pencil.id) ? 'read once' : 'declared'),
     };
   }
   const found = fit === here ? fit.fit : carriedFit(fit.fit, paperById(fit.paper), declared);
-  const paper = fittedPaper(declared, found);
+  const paper = fittedPaper(declared, { ...found, hand: withLearnt(found.hand, fit.learnt) });
   const typical = typicalOf(pencils, fit);
   const own = ownFits([...(here ? [here] : []), ...newest]);
   return {
-    ...{ paper, fit, carried: fit !== here },
+    ...{ paper, fit, found, carried: fit !== here },
     trayPencil(pencil) {
       const mine = own.get(pencil.id);
       if (!mine) {
-        return { ...asTrayPencil(pencil), ...typical(pencil.type), slope: found.slope, masstoneOn: paper };
+        const masstoneOn = fittedPaper(declared, found);
+        return { ...asTrayPencil(pencil), ...typical(pencil.type), slope: found.slope, masstoneOn };
       }
       const { laydown, scatter, masstone } = mine.fit;
       const masstoneOn = fittedPaper(paperById(mine.on.paper), mine.on.fit);
@@ -68,9 +77,20 @@ export function paperInUse(
     beliefIn(pencil) {
       const mine = own.get(pencil.id);
       if (mine) return beliefOn(mine.on === here ? 'fitted' : 'carried', mine.fit.apart);
-      return beliefOn(readOnce.has(pencil.id) ? 'read once' : 'like its kind');
+      if (readOnce.has(pencil.id)) return beliefOn('read once');
+      return beliefOn(fit.pencils.length >= ENOUGH ? 'like its kind' : 'declared');
     },
   };
+}
+
+/** A hand with what was learnt of it since, pressure by pressure. */
+function withLearnt(hand: Hand, learnt: Hand): Hand {
+  const both = PRESSURES.filter((name) => hand[name] !== undefined || learnt[name] !== undefined);
+  return Object.fromEntries(both.map((name) => [name, (hand[name] ?? 1) * (learnt[name] ?? 1)]));
+}
+
+function asDeclared({ rough, tooth }: Paper): PaperFit {
+  return { rough, tooth, spread: 1, hand: {}, slope: 0 };
 }
 
 /** What each pencil was fitted to: the first of the fits that knows it. */

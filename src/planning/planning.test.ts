@@ -204,6 +204,7 @@ describe('a paper as the swatches of a tray say that it is', () => {
   const onWhite = {
     paper: 'white-book',
     at: '2026-03-01T10:00:00.000Z',
+    learnt: {},
     fit: found,
     pencils: [{ pencilId: pencils[0].id, fit }],
   };
@@ -222,6 +223,12 @@ describe('a paper as the swatches of a tray say that it is', () => {
     expect(paper).to.deep.include({ tint: '#fff0e0', rough: 0.4, tooth: 1.2, spread: 0.7, hand: { light: 0.6 } });
   });
 
+  it('is laid in the hand as trials taught it since, while masstones stay as they were laid', () => {
+    const use = paperInUse('white-book', pencils, [{ ...onWhite, learnt: { light: 2, firm: 0.5 } }]);
+    expect(use.paper.hand).to.deep.equal({ light: 1.2, firm: 0.5 });
+    for (const pencil of [first, second]) expect(use.trayPencil(pencil).masstoneOn!.hand).to.deep.equal({ light: 0.6 });
+  });
+
   it('knows a fitted pencil by its swatches, and takes others to lay as fitted ones of their kind do', () => {
     const use = paperInUse('white-book', pencils, [onWhite]);
     expect(use.trayPencil(first)).to.deep.include({ laydown: 1.2, scatter: 3, masstone: [40, 10, 20], slope: 0.8 });
@@ -229,7 +236,10 @@ describe('a paper as the swatches of a tray say that it is', () => {
     const other = use.trayPencil(second);
     expect(other).to.deep.include({ laydown: 1.2, scatter: 3, masstone: labOfHex(second.colour), slope: 0.8 });
     expect(other.masstoneOn).to.deep.include({ rough: 0.4, hand: { light: 0.6 } });
-    expect(use.beliefIn(second).ground).to.equal('like its kind');
+    expect(use.beliefIn(second).ground, 'one pencil says too little of others').to.equal('declared');
+    const six = [...Array(6).keys()].map((i) => ({ pencilId: i === 0 ? first.id : `other-${i}`, fit }));
+    const more = paperInUse('white-book', pencils, [{ ...onWhite, pencils: six }]);
+    expect(more.beliefIn(second).ground).to.equal('like its kind');
   });
 
   it('carries a fit over to a paper that was never swatched, as rough beside it as it is declared', () => {

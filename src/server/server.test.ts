@@ -354,6 +354,28 @@ describe('trays', () => {
     expect((await api.get('/api/trays/my-pencils/cards/card-9/print')).status).to.equal(404);
   });
 
+  it('keep trial patches with what came out of them, in place of what was kept before, and put them away', async () => {
+    const { api } = await emptyDesk();
+    await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1')] });
+    const trial = (more: object = {}) => ({
+      ...{ id: 'trial-1', title: 'Under the lamp', paper: 'white-book', seen: null, taught: null },
+      steps: [
+        { pencil: 'pencil-K1', pressure: 'light' },
+        { tool: 'solvent', pressure: 'light' },
+      ],
+      ...more,
+    });
+    const keep = (body: object) => api.put('/api/trays/my-pencils/trials').send(body);
+    await keep(trial());
+    const { body } = await keep(trial({ seen: [60, 5, 20], taught: 'hand' }));
+    expect(body).to.have.length(1);
+    expect(body[0]).to.deep.include({ seen: [60, 5, 20], taught: 'hand', trayId: 'my-pencils', origin: 'own' });
+    expect((await keep(trial({ steps: [] }))).body.sentence).to.equal('Lay something first.');
+    expect((await keep(trial({ taught: { pencil: 'pencil-K9' } }))).body.sentence).to.contain('not in this tray');
+    expect((await api.delete('/api/trays/my-pencils/trials/trial-1')).body).to.deep.equal([]);
+    expect((await keep(trial())).body).to.have.length(1);
+  });
+
   it('take pencils with what was read of them, all or none', async () => {
     const { api } = await emptyDesk();
     const add = (codes: string[], readOf: string[]) =>

@@ -22,6 +22,7 @@ export {
   type PatchReading,
   type PencilFit,
   type ReadPencil,
+  type TrialReading,
   beliefOfAll,
   beliefOn,
   carriedFit,
@@ -29,6 +30,8 @@ export {
   fitPencil,
   fittedOptics,
   fittedPaper,
+  handFromTrials,
+  pencilFromTrial,
   predictedPatch,
   typicalPencil,
 } from './calibration/index.ts';

@@ -15,11 +15,16 @@ export const paperGrain: Uint8Array = makeGrain();
 function makeGrain(): Uint8Array {
   const random = seededRandom(20);
   const noise = Float32Array.from({ length: TILE * TILE }, () => random());
-  const fine = blurAlong(blurAlong(noise, 1, 0, 1), 0, 1, 1);
-  const coarse = blurAlong(blurAlong(fine, 1, 0, 3), 0, 1, 3);
-  const strokes = blurAlong(blurAlong(fine, 2, -1, 6), 1, 2, 1);
-  const [f, c, s] = [1 / spreadOf(fine), 0.34 / spreadOf(coarse), 0.3 / spreadOf(strokes)];
-  return equalised(fine.map((v, i) => v * f + coarse[i] * c + strokes[i] * s));
+  const fine = smooth(smooth(noise, 1), 1);
+  const cloud = smooth(smooth(fine, 4), 4);
+  const strokes = blurAlong(blurAlong(blurAlong(fine, 3, -1, 5), 3, -1, 3), 1, 0, 1);
+  const [f, c, s] = [1 / spreadOf(fine), 0.2 / spreadOf(cloud), 0.55 / spreadOf(strokes)];
+  return equalised(fine.map((v, i) => v * f + cloud[i] * c + strokes[i] * s));
+}
+
+/** The mean around each place, as far as it reaches. Boxes laid twice come near a bell and leave no comb behind. */
+function smooth(values: Float32Array, reach: number): Float32Array {
+  return blurAlong(blurAlong(values, 1, 0, reach), 0, 1, reach);
 }
 
 function spreadOf(values: Float32Array): number {

@@ -3,6 +3,7 @@ import { type Lab, deltaE2000, labOfHex, labOfRgb, rgbOfLab } from '../colour/in
 import { bareGround, layPasses, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe } from '../recipe/index.ts';
 import { paperGrain } from './grain.ts';
+import { pigmentShare } from './shade.ts';
 import { TONE_STEPS, laydownStrip, renderPreview, toneTables, wheelDisc } from './index.ts';
 
 const blue = pencilOptics({ masstone: labOfHex('#2b4fa3'), type: 'oil' });
@@ -34,6 +35,13 @@ function square(side: number, tone: number, table: ReturnType<typeof toneTables>
 }
 
 describe('the preview', () => {
+  it('shows pigment over exactly the share that is covered, however many specks are left', () => {
+    for (let specks = 0; specks <= 256; specks += 4) {
+      const mean = paperGrain.reduce((sum, grain) => sum + pigmentShare(grain + 0.5, specks), 0) / paperGrain.length;
+      expect(mean, `${specks} of 256`).to.be.closeTo(1 - specks / 256, 0.006);
+    }
+  });
+
   it('has a grain whose every threshold covers exactly its share', () => {
     for (const threshold of [32, 128, 200]) {
       const below = paperGrain.reduce((n, value) => n + (value < threshold ? 1 : 0), 0);

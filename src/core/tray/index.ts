@@ -7,4 +7,5 @@ export { type Closeness, closenessOf, differenceInWords } from './closeness.ts';
 export { type Conversion, convertSet } from './convert-set.ts';
 export { type Missing, whatIsMissing, mostHelpful } from './missing.ts';
 export { type Wear, lengthLeftMm, pressOfLength, wearOf } from './wear.ts';
+export { type Place, type Sample, sampleBeside } from './sample-beside.ts';
 export { type ChartCell, type ChartGrid, fitGrid, masstoneOfPatch, readChart } from './read-chart.ts';

@@ -1,6 +1,7 @@
-import { type Lab, labOfHex, labOfRgb, lightOf, codeOf, rgbOfLab } from '../colour/index.ts';
+import { type Lab, labOfHex, labOfRgb, lightOf, rgbOfLab } from '../colour/index.ts';
 import { PATCH_PASSES, type Paper, type Patch, bareGround, layPasses, pencilOptics } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
+import { type Box, type Light, evened, lightsIn, medianOf } from './picture-light.ts';
 
 /** A grid laid over a picture of a swatch chart: its edges as shares of the picture, 0..1, and its cells. */
 export interface ChartGrid {
@@ -119,15 +120,6 @@ export function masstoneOfPatch(seen: Lab, patch: Patch, type: string, paper: Pa
 
 const ROUNDS = 8;
 
-interface Box {
-  left: number;
-  top: number;
-  right: number;
-  bottom: number;
-}
-
-type Light = readonly [number, number, number];
-
 function eachCell<T>(
   { left, top, right, bottom, rows, columns }: ChartGrid,
   { width, height }: RgbaImage,
@@ -146,27 +138,6 @@ function shrunk({ left, top, right, bottom }: Box, share: number): Box {
   const [dx, dy] = [((1 - share) * (right - left)) / 2, ((1 - share) * (bottom - top)) / 2];
   return { left: left + dx, top: top + dy, right: right - dx, bottom: bottom - dy };
 }
-
-/** The light of pixels of a box that are kept, red, green and blue 0..1: some hundreds, evenly spread; at least one. */
-function lightsIn({ width, height, data }: RgbaImage, box: Box, keep: (x: number, y: number) => boolean = () => true) {
-  const within = (value: number, most: number) => Math.min(most - 1, Math.max(0, Math.floor(value)));
-  const [left, top] = [within(box.left, width), within(box.top, height)];
-  const [right, bottom] = [within(box.right, width), within(box.bottom, height)];
-  const step = Math.max(1, Math.floor(Math.sqrt(((right - left) * (bottom - top)) / PIXELS)));
-  const lights: Light[] = [];
-  for (let y = top; y <= bottom; y += step) {
-    for (let x = left; x <= right; x += step) {
-      if (lights.length > 0 && !keep(x, y)) continue;
-      const p = 4 * (y * width + x);
-      lights.push([LIGHTS[data[p]], LIGHTS[data[p + 1]], LIGHTS[data[p + 2]]]);
-    }
-  }
-  return lights;
-}
-
-/** So many pixels of a box say enough of it. */
-const PIXELS = 700;
-const LIGHTS = Float64Array.from({ length: 256 }, (_, value) => lightOf(value));
 
 /** The paper that shows along the rim of a cell. */
 function brightOfRim(image: RgbaImage, box: Box): Light {
@@ -187,15 +158,4 @@ function whiteAround(whites: readonly Light[], row: number, column: number, { ro
     for (let c = Math.max(0, column - 1); c <= Math.min(columns - 1, column + 1); c++)
       near.push(whites[r * columns + c]);
   return medianOf(near);
-}
-
-function medianOf(lights: readonly Light[]): Light {
-  const middle = (k: 0 | 1 | 2) => lights.map((light) => light[k]).sort((a, b) => a - b)[lights.length >> 1];
-  return [middle(0), middle(1), middle(2)];
-}
-
-/** Channels 0..255 of a light as it would be where this white is the paper's tint. */
-function evened(light: Light, white: Light, tint: readonly number[]): Light {
-  const channel = (k: 0 | 1 | 2) => codeOf(Math.min(1, (light[k] / Math.max(1e-3, white[k])) * tint[k]));
-  return [channel(0), channel(1), channel(2)];
 }

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { PATCHES } from '../../contracts/index.ts';
+import { PATCHES, type PatchKind } from '../../contracts/index.ts';
 import { type Lab, codeOf, hexOfLab, labOfHex, lightOf, rgbOfLab } from '../../core/colour/index.ts';
 import { BAR, paperById } from '../../core/laydown/index.ts';
 import { seededRandom } from '../../core/random/index.ts';
@@ -82,7 +82,7 @@ const SMEARED = 9;
 const FORGOTTEN = 26;
 
 /** A patch as a hand lays it: strokes to be seen, some lighter and some darker, and edges that stray. */
-function patchBy({ box }: CardCell, lab: Lab, random: () => number): string[] {
+function patchBy({ box }: Pick<CardCell, 'box'>, lab: Lab, random: () => number): string[] {
   const { x, y, width, height } = box;
   const stray = () => (random() * 2 - 1) * STRAYS_MM;
   const edge = [
@@ -113,6 +113,18 @@ export function swatchChart(pencils: readonly Labelled[], paperId: string): Prom
   });
   const side = (count: number) => 2 * MARGIN_MM + count * step - CHART_GAP_MM;
   return drawn(side(IN_A_ROW), side(Math.ceil(pencils.length / IN_A_ROW)), paperById(paperId).tint, patches);
+}
+
+/** A trial patch on a scrap of paper: layers over one another in the middle of it. */
+export function trialScrap(
+  layers: readonly { pencil: Labelled; patch: PatchKind }[],
+  paperId: string,
+): Promise<Picture> {
+  const own = layers.map(({ pencil, patch }) => ({ pencil: made(pencil), patch }));
+  const lab = layOverlay(own, madePaper(paperId));
+  const box = { x: 25, y: 18, width: 40, height: 26 };
+  const random = seededRandom(hashOf(layers.map(({ pencil, patch }) => `${pencil.id} ${patch}`).join(' ')));
+  return drawn(90, 62, paperById(paperId).tint, patchBy({ box }, lab, random));
 }
 
 /** A practice strip: one pencil pressed from light to full along 120 mm, as evenly as this hand manages. */

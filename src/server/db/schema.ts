@@ -19,6 +19,7 @@ import type {
   NewSwatch,
   NewTool,
   NewTrayFit,
+  NewTrialPatch,
   NewTrial,
   Plan,
   PlanChange,
@@ -131,6 +132,21 @@ export const swatchCards = pgTable(
     at: now('at'),
   },
   (t) => [index('swatch_cards_tray').on(t.trayId)],
+);
+
+/** Trial patches of a tray's pencils, with what really came out. */
+export const trialPatches = pgTable(
+  'trial_patches',
+  {
+    id: text('id').primaryKey(),
+    trayId: text('tray_id')
+      .notNull()
+      .references(() => trays.id),
+    content: jsonb('content').$type<NewTrialPatch>().notNull(),
+    origin: origin(),
+    at: now('at'),
+  },
+  (t) => [index('trial_patches_tray').on(t.trayId)],
 );
 
 export const sheets = pgTable('sheets', {

@@ -6,6 +6,7 @@ import {
   NewCard,
   NewSwatch,
   NewTrayFit,
+  NewTrialPatch,
   PencilEdit,
   PencilEdits,
 } from '../../contracts/index.ts';
@@ -22,6 +23,7 @@ import {
   storeFit,
 } from '../services/swatches.ts';
 import { addCard, listCards, printedCard } from '../services/swatch-cards.ts';
+import { keepTrial, listTrials, putTrialAway } from '../services/trial-patches.ts';
 import { copyPencils, editPencil, editPencils, listPencils, listTrays } from '../services/trays.ts';
 import { bodyOf, json } from './handle.ts';
 
@@ -72,6 +74,18 @@ export function trayRoutes(db: Database): Router {
     const { fileName, bytes } = await printedCard(db, params.id, params.cardId);
     response.attachment(fileName).type('application/pdf').send(Buffer.from(bytes));
   });
+  router.get(
+    '/:id/trials',
+    json(({ params }) => listTrials(db, params.id)),
+  );
+  router.put(
+    '/:id/trials',
+    json(({ params, body }) => keepTrial(db, params.id, NewTrialPatch.parse(body))),
+  );
+  router.delete(
+    '/:id/trials/:trialId',
+    json(({ params }) => putTrialAway(db, params.id, params.trialId)),
+  );
   router.get(
     '/:id/swatches/:paper',
     json(({ params }) => listSwatchesOn(db, params.id, params.paper)),

@@ -24,6 +24,7 @@ import {
   tools,
   trayFits,
   trays,
+  trialPatches,
   trials,
 } from '../db/schema.ts';
 import { logSteps, storeBenchPlan } from './bench.ts';
@@ -195,6 +196,7 @@ export async function removeDemo(db: Database): Promise<DemoState> {
     if (!user) {
       const lying = tx.select({ id: pencils.id }).from(pencils).where(eq(pencils.trayId, DEMO_TRAY));
       await tx.delete(swatches).where(inArray(swatches.pencilId, lying));
+      await tx.delete(trialPatches).where(eq(trialPatches.trayId, DEMO_TRAY));
       await tx.delete(swatchCards).where(eq(swatchCards.trayId, DEMO_TRAY));
       await tx.delete(trayFits).where(eq(trayFits.trayId, DEMO_TRAY));
       await tx.delete(tools).where(eq(tools.trayId, DEMO_TRAY));

@@ -1,6 +1,13 @@
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
-import type { Camera, ColourMeter, Device, Scanner, Subject } from '../../contracts/index.ts';
+import {
+  type Camera,
+  type ColourMeter,
+  type Device,
+  PATCHES,
+  type Scanner,
+  type Subject,
+} from '../../contracts/index.ts';
 import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { ROWS_ON_A_PAGE, pagesOf } from '../../core/swatch-card/index.ts';
@@ -16,6 +23,7 @@ import {
   simulatedScanner,
   swatchCard,
   swatchChart,
+  trialScrap,
 } from '../../demo/devices/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
@@ -23,6 +31,7 @@ import { sheets } from '../db/schema.ts';
 import { Refused } from '../refused.ts';
 import { colouredPage } from './coloured-page.ts';
 import { listCards } from './swatch-cards.ts';
+import { listTrials } from './trial-patches.ts';
 import { listPencils, listTrays } from './trays.ts';
 
 /** The devices of this desk. Where a real one is plugged in, it takes the place of the simulated one here. */
@@ -87,6 +96,27 @@ async function filledCards(db: Database): Promise<FilledCard[]> {
     }
   }
   return filled;
+}
+
+/** Kept trials of pencils alone at pressures that the invented hand knows, as if they had been laid on a scrap. */
+async function trialScraps(db: Database): Promise<FlatThing[]> {
+  const scraps: FlatThing[] = [];
+  for (const { id: trayId } of await listTrays(db)) {
+    const byId = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, pencil]));
+    for (const { id, title, paper, steps } of await listTrials(db, trayId)) {
+      const layers = steps.flatMap((step) => {
+        const pencil = 'pencil' in step ? byId.get(step.pencil) : undefined;
+        const patch = PATCHES.find((name) => name === step.pressure);
+        return pencil && patch ? [{ pencil, patch }] : [];
+      });
+      if (layers.length < steps.length) continue;
+      scraps.push({
+        ...{ id: `trial ${id}`, title: `Trial, ${title}`, says: `${layers.length} layers on a scrap of paper` },
+        look: () => trialScrap(layers, paper),
+      });
+    }
+  }
+  return scraps;
 }
 
 /** Cards as they can lie on the glass. */
@@ -156,6 +186,7 @@ async function flatThings(db: Database): Promise<FlatThing[]> {
         says: `the first ${ON_A_CHART} pencils, one full patch each, six in a row`,
         look: () => swatchChart(own, CARD_PAPER),
       })),
+    ...(await trialScraps(db)),
     ...pencils
       .filter(({ code }) => STRIPS.includes(code))
       .map((pencil) => ({

@@ -56,7 +56,12 @@ export async function listReadOn(db: Querying, trayId: string): Promise<ReadOn> 
 /** What the swatches of a tray come to, one for each paper that was fitted. */
 export async function listFits(db: Querying, trayId: string): Promise<TrayFit[]> {
   const rows = await db.select().from(trayFits).where(eq(trayFits.trayId, trayId)).orderBy(asc(trayFits.paper));
-  return rows.map(({ paper, content, at }) => ({ ...content, paper, at: at.toISOString() }));
+  return rows.map(({ paper, content, at }) => ({
+    // Fits of before trials were kept have learnt nothing.
+    ...{ learnt: {} },
+    ...content,
+    ...{ paper, at: at.toISOString() },
+  }));
 }
 
 /** Keeps what the swatches of a tray on one paper come to, in place of what was kept before. */

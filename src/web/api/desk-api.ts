@@ -14,6 +14,7 @@ import type {
   NewNote,
   NewSwatch,
   NewTrayFit,
+  NewTrialPatch,
   Notebook,
   Pencil,
   PencilEdit,
@@ -34,6 +35,7 @@ import type {
   Tool,
   Tray,
   TrayFit,
+  TrialPatch,
 } from '../../contracts/index.ts';
 
 import { withChangesUnderWay } from './changes-under-way.ts';
@@ -45,7 +47,7 @@ type OnTray<T> = { trayId: string } & T;
 export const deskApi = createApi({
   reducerPath: 'deskApi',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'cards', 'fits', 'demo', 'references'],
+  tagTypes: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'cards', 'trials', 'fits', 'demo', 'references'],
   endpoints: (build) => {
     const sheetMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown; method?: string }) =>
       build.mutation<SheetState, T>({
@@ -148,6 +150,18 @@ export const deskApi = createApi({
         }),
         invalidatesTags: ['fits'],
       }),
+      trials: build.query<TrialPatch[], string>({
+        query: (trayId) => `/trays/${trayId}/trials`,
+        providesTags: ['trials', 'demo'],
+      }),
+      keepTrial: build.mutation<TrialPatch[], OnTray<{ trial: NewTrialPatch }>>({
+        query: ({ trayId, trial }) => ({ url: `/trays/${trayId}/trials`, method: 'PUT', body: trial }),
+        invalidatesTags: ['trials'],
+      }),
+      putTrialAway: build.mutation<TrialPatch[], OnTray<{ id: string }>>({
+        query: ({ trayId, id }) => ({ url: `/trays/${trayId}/trials/${id}`, method: 'DELETE' }),
+        invalidatesTags: ['trials'],
+      }),
       cards: build.query<SwatchCard[], string>({
         query: (trayId) => `/trays/${trayId}/cards`,
         providesTags: ['cards', 'demo'],
@@ -170,7 +184,7 @@ export const deskApi = createApi({
       }),
       subjects: build.query<Subject[], 'scanner' | 'camera'>({
         query: (device) => `/devices/${device}/subjects`,
-        providesTags: ['shelf', 'demo', 'cards'],
+        providesTags: ['shelf', 'demo', 'cards', 'trials'],
       }),
       readMeter: build.mutation<MeterAnswer, MeterRequest>({
         query: (body) => ({ url: '/devices/meter/read', method: 'POST', body }),
@@ -254,6 +268,9 @@ export const {
   useToolsQuery,
   useSwatchesQuery,
   useAddSwatchMutation,
+  useTrialsQuery,
+  useKeepTrialMutation,
+  usePutTrialAwayMutation,
   useCardsQuery,
   useAddCardMutation,
   useAddReadingsMutation,

@@ -56,18 +56,19 @@ export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencil
 }
 
 /** What was found of the paper and the hand, in a few numbers. */
-function FittedPaper({ fit: { fit, pencils, at } }: { fit: TrayFit }) {
+function FittedPaper({ fit: { fit, learnt, pencils, at } }: { fit: TrayFit }) {
   const apart = pencils.map(({ fit: own }) => own.apart).sort((a, b) => a - b);
   const doubtful = pencils.filter(({ fit: own }) => own.doubtful.length > 0).length;
   const pressed = PRESSURES.flatMap((pressure) => {
-    const factor = fit.hand[pressure];
-    return factor ? [`${pressure}\u00a0×\u00a0${factor.toFixed(2)}`] : [];
+    const factor = (fit.hand[pressure] ?? 1) * (learnt[pressure] ?? 1);
+    return fit.hand[pressure] || learnt[pressure] ? [`${pressure}\u00a0×\u00a0${factor.toFixed(2)}`] : [];
   });
+  const taught = PRESSURES.filter((pressure) => learnt[pressure]);
   return (
     <dl className="grid gap-1.5 text-[0.95rem]">
       <div>
         <dt className="text-soft">
-          {pencils.length} pencils fitted, {format(new Date(at), 'd MMM, HH:mm')}
+          {pencils.length} {pencils.length === 1 ? 'pencil' : 'pencils'} fitted, {format(new Date(at), 'd MMM, HH:mm')}
         </dt>
         <dd>
           Model and swatches lie <strong>{apart[apart.length >> 1]?.toFixed(1) ?? '0'}</strong> apart for most
@@ -81,7 +82,8 @@ function FittedPaper({ fit: { fit, pencils, at } }: { fit: TrayFit }) {
       <div>
         <dt className="text-soft">Your hand, beside what a pressure means</dt>
         <dd>
-          <span className="font-figure">{pressed.join(', ')}</span>{' '}
+          <span className="font-figure">{pressed.join(', ') || 'as the names mean'}</span>
+          {taught.length > 0 && `, ${taught.join(' and ')} as trials taught since`}{' '}
           <Why of="your hand">
             1 presses as the layer model means the word. Below 1, a patch of that name was laid more softly than meant,
             as the swatches show; it is kept apart from what the pencils themselves lay.

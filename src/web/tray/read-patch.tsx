@@ -7,6 +7,7 @@ import { useAddSwatchMutation, useReadMeterMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { QualityPanel } from '../devices/index.ts';
 import { Button, Notice, Pick } from '../parts/index.ts';
+import { useFitOne } from './use-fit-one.ts';
 
 const OVER_BAR = 'firm over black';
 
@@ -19,6 +20,7 @@ export function ReadPatch({ pencil, paper }: { pencil: Pencil; paper: string }) 
   const [answer, setAnswer] = useState<MeterAnswer | null>(null);
   const [read, { isLoading }] = useReadMeterMutation();
   const [add] = useAddSwatchMutation();
+  const fitOne = useFitOne(pencil, paper);
   const overBar = where === OVER_BAR;
   const patch = (overBar ? 'firm' : where) as MeterRequest['patch'];
   const ground = overBar ? ('bar' as const) : ('paper' as const);
@@ -44,7 +46,13 @@ export function ReadPatch({ pencil, paper }: { pencil: Pencil; paper: string }) 
     const { error } = await add({ trayId: pencil.trayId, pencilId: pencil.id, swatch });
     if (error) return void toast.error(sentenceOf(error));
     setAnswer(null);
-    toast(`The reading is kept with ${pencil.code}.`);
+    try {
+      const apart = await fitOne();
+      const fitted = apart === null ? '' : ` It is fitted anew, ${apart.toFixed(1)} apart.`;
+      toast(`The reading is kept with ${pencil.code}.${fitted}`);
+    } catch (refused) {
+      toast.error(sentenceOf(refused));
+    }
   };
   // A meter that warms up is asked again by itself.
   useEffect(() => {

@@ -14,12 +14,13 @@ import { FitSwatches } from './fit-swatches.tsx';
 import { SwatchCards } from './cards/swatch-cards.tsx';
 import { FromAChart } from './from-a-chart.tsx';
 import { LaidOut } from './laid-out.tsx';
+import { LookForColour } from './look-for-colour.tsx';
 import { PencilTable } from './pencil-table.tsx';
 import { PencilFacts } from './pencil-facts.tsx';
 import { StandIns } from './stand-ins.tsx';
 import { TakeAway } from './take-away.tsx';
 import { Tools } from './tools.tsx';
-import { TrialPatch } from './trial-patch.tsx';
+import { TrialPatch } from './trial/trial-patch.tsx';
 import { WhatComesNear } from './what-comes-near.tsx';
 import { WithThese } from './with-these.tsx';
 import { WhatIsMissing } from './what-is-missing.tsx';
@@ -139,16 +140,7 @@ export function TrayScreen() {
                 {view === 'laid out' && (
                   <Pick<Order> label="Order" value={order} className="w-52!" options={ORDERS} onChange={setOrder} />
                 )}
-                <label className="flex items-center gap-2">
-                  or look for a colour
-                  <input
-                    type="color"
-                    aria-label="Look for a colour"
-                    value={picked ?? '#7a8f6a'}
-                    onChange={(event) => setPicked(event.target.value)}
-                    className="h-10 w-12 border border-edge bg-leaf p-1"
-                  />
-                </label>
+                <LookForColour paper={paper} picked={picked} onPick={setPicked} />
                 {shown.length < pencils.length && <WithThese trayId={trayId} pencils={shown} />}
               </div>
             )}

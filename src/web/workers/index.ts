@@ -7,7 +7,7 @@ import { type PhotoWorker } from './photo.worker.ts';
 export { type Job, startJob } from './start-job.ts';
 export { useJob } from './use-job.ts';
 export { greysApart } from './greys-apart.ts';
-export type { LaidPencil, TrialStep } from './pencil.worker.ts';
+export type { LaidPencil } from './pencil.worker.ts';
 export type { PreviewRequest } from './page.worker.ts';
 
 export const pageWorker: Remote<PageWorker> = wrap(

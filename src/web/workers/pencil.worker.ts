@@ -1,10 +1,12 @@
 import { expose, transfer } from 'comlink';
+import type { TrialStep } from '../../contracts/index.ts';
 import { type SequenceOptions, type Step, sequence } from '../../core/bench/index.ts';
 import { type Lab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import {
   PRESSURES,
   type OverlayReading,
   type Paper,
+  type PaperFit,
   type Pass,
   type PencilOptics,
   type Pressure,
@@ -12,7 +14,10 @@ import {
   type ToolPass,
   bareGround,
   fitCard,
+  fitPencil,
+  handFromTrials,
   layPasses,
+  pencilFromTrial,
   pencilOptics,
   remarksOn,
 } from '../../core/laydown/index.ts';
@@ -42,9 +47,6 @@ export interface LaidPencil {
   wheelAngle: number;
   chroma: number;
 }
-
-/** One pass of a trial patch: a pencil by its id, or a tool. */
-export type TrialStep = { pencil: string; pressure: Pressure } | ToolPass;
 
 const optics = new Map<string, PencilOptics>();
 
@@ -114,6 +116,11 @@ const api = {
     report: Report,
   ) {
     return outcomeOf(() => fitCard(paper, pencils, overlays, runOf(jobId, report)));
+  },
+
+  /** What the swatches of one pencil come to on a paper that is known. */
+  fitOne(paper: Paper, found: PaperFit, pencil: ReadPencil) {
+    return outcomeOf(() => fitPencil(paper, found, pencil));
   },
 
   /** The colour of one pass of a pencil at a pressure. */
@@ -186,15 +193,41 @@ const api = {
 
   /** What stands after each of some passes laid on a trial patch; pencils by their optics, tools by name. */
   trial(pencils: readonly TrayPencil[], paper: Paper, steps: readonly TrialStep[], size: number) {
-    const byId = new Map(pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
-    const passes = steps.map((step): Pass | ToolPass =>
-      'pencil' in step ? { pencil: byId.get(step.pencil)!, pressure: step.pressure } : step,
-    );
     return outcomeOf(() => {
+      const passes = passesOf(steps, solved(pencils));
       const ground = bareGround(paper);
       const { after, ground: last } = layPasses(ground, passes);
       return { after, picture: groundPatch(last, size), remarks: remarksOn(ground, passes) };
     });
+  },
+
+  /** What trial patches with what really came out say of the hand: a factor a pressure. */
+  teachHand(
+    paper: Paper,
+    pencils: readonly TrayPencil[],
+    trials: readonly { steps: readonly TrialStep[]; lab: Lab }[],
+  ) {
+    const known = solved(pencils);
+    return outcomeOf(() =>
+      handFromTrials(
+        paper,
+        trials.map(({ steps, lab }) => ({ passes: passesOf(steps, known), lab })),
+      ),
+    );
+  },
+
+  /** What a trial patch with what really came out says of one pencil in it. */
+  teachPencil(
+    paper: Paper,
+    pencils: readonly TrayPencil[],
+    { steps, lab }: { steps: readonly TrialStep[]; lab: Lab },
+    pencilId: string,
+  ) {
+    const pencil = pencils.find(({ id }) => id === pencilId)!;
+    const others = solved(pencils);
+    return outcomeOf(() =>
+      pencilFromTrial(paper, pencil, (own) => passesOf(steps, new Map([...others, [pencilId, own]])), lab),
+    );
   },
 
   sequence(jobId: string, steps: readonly Step[], options: SequenceOptions, report: Report) {
@@ -206,6 +239,10 @@ expose(api);
 
 function laid(pencils: readonly TrayPencil[], paper: Paper) {
   return onPaper(pencils, paper, solved(pencils));
+}
+
+function passesOf(steps: readonly TrialStep[], optics: ReadonlyMap<string, PencilOptics>): (Pass | ToolPass)[] {
+  return steps.map((step) => ('pencil' in step ? { pencil: optics.get(step.pencil)!, pressure: step.pressure } : step));
 }
 
 function solved(pencils: readonly TrayPencil[]): Map<string, PencilOptics> {

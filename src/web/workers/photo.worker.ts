@@ -3,11 +3,14 @@ import { type RgbaImage, greyOfRgba } from '../../core/lineart/index.ts';
 import { type Quad, findPageCorners, straightened } from '../../core/straighten/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { CARD_MM, type CardName, cardNameIn, findCard, layOutCard, readCard } from '../../core/swatch-card/index.ts';
-import { type ChartGrid, fitGrid, readChart } from '../../core/tray/index.ts';
+import { type ChartGrid, type Place, fitGrid, readChart, sampleBeside } from '../../core/tray/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
 /** Charts are read at this longest side, pixels: patches are large. */
 const CHART_READ_AT = 700;
+/** Colours are taken out of pictures of this longest side, pixels, from squares of twice this share of it. */
+const SAMPLED_AT = 1600;
+const SAMPLE_REACH = 0.008;
 /** Cards are looked for at this longest side, pixels, and laid straight at so many pixels a mm. */
 const CARD_FOUND_AT = 2400;
 const CARD_PX_PER_MM = 6;
@@ -53,6 +56,17 @@ const api = {
       const image = { width, height, data };
       const grid = 'left' in wish ? wish : fitGrid(image, wish.rows, wish.columns, paperById(paper));
       return { grid, cells: readChart(image, grid, paperById(paper)) };
+    });
+  },
+
+  /** The colour of a place in a picture beside bare paper; places as shares of its sides. */
+  sample(jobId: string, picture: Blob, place: Place, bare: Place, paper: string, report: Report) {
+    return outcomeOf(async () => {
+      runOf(jobId, report).progress(0.2, 'reading the colour');
+      const image = await pixelsOf(picture, SAMPLED_AT);
+      const at = ({ x, y }: Place) => ({ x: x * image.width, y: y * image.height });
+      const reach = Math.max(2, SAMPLE_REACH * Math.max(image.width, image.height));
+      return sampleBeside(image, at(place), at(bare), reach, paperById(paper));
     });
   },
 

@@ -7,6 +7,7 @@ import { type Paper } from '../papers/index.ts';
 import { type PencilOptics } from '../optics.ts';
 import { pencilOptics } from '../pencil-optics.ts';
 import { type Hand } from '../pressure.ts';
+import { errors } from './errors.ts';
 import { BAR, type OverlayReading, PATCH_PASSES, type PatchReading, type ReadPencil } from './readings.ts';
 
 /** How one paper takes pencil under one person's hand. */
@@ -331,10 +332,4 @@ class Card {
     const passes = [below, above].map((pencil) => ({ pencil, pressure: 'medium' as const }));
     return errors(layPasses(bareGround(fittedPaper(this.paper, found)), passes).lab, lab, 1);
   }
-}
-
-/** Differences in L*, a* and b*; those of chroma count less where there is much of it, as the eye has it. */
-function errors(model: Lab, read: Lab, weight: number): number[] {
-  const chroma = weight / (1 + 0.03 * Math.hypot(read[1], read[2]));
-  return [weight * (model[0] - read[0]), chroma * (model[1] - read[1]), chroma * (model[2] - read[2])];
 }

@@ -1,13 +1,18 @@
 import { Trash2, Undo2 } from 'lucide-react';
+import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
-import { type Pencil, isHere } from '../../contracts/index.ts';
-import { hexOfLab, labOfHex, wordsFor } from '../../core/colour/index.ts';
-import { type Pressure, PRESSURES, TOOLS, beliefOfAll, toolById } from '../../core/laydown/index.ts';
-import { usePaper } from '../api/use-paper.ts';
-import { type PaperInUse } from '../../planning/index.ts';
-import { BELIEF_WORDS, Button, Choice, Notice, Pick, PixelCanvas, ToothGauge } from '../parts/index.ts';
-import { type TrialStep, pencilWorker } from '../workers/index.ts';
-import { PencilFinder } from './pencil-finder.tsx';
+import { toast } from 'sonner';
+import { type Pencil, type TrialStep, isHere } from '../../../contracts/index.ts';
+import { hexOfLab, labOfHex, wordsFor } from '../../../core/colour/index.ts';
+import { type Pressure, PRESSURES, TOOLS, beliefOfAll, toolById } from '../../../core/laydown/index.ts';
+import { useKeepTrialMutation } from '../../api/desk-api.ts';
+import { sentenceOf } from '../../api/sentence.ts';
+import { usePaper } from '../../api/use-paper.ts';
+import { type PaperInUse } from '../../../planning/index.ts';
+import { BELIEF_WORDS, Button, Choice, Notice, Pick, PixelCanvas, ToothGauge } from '../../parts/index.ts';
+import { pencilWorker } from '../../workers/index.ts';
+import { KeptTrials } from './kept-trials.tsx';
+import { PencilFinder } from '../pencil-finder.tsx';
 
 type Outcome = Awaited<ReturnType<typeof pencilWorker.trial>>;
 type Laid = Extract<Outcome, { kind: 'done' }>['value'];
@@ -141,6 +146,12 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
             );
           })}
         </ol>
+        {use && (
+          <KeptTrials
+            {...{ trayId, pencils, paper, use }}
+            onLay={(kept) => change(kept.map((step, key) => ({ ...step, key })))}
+          />
+        )}
       </div>
       <div className="grid content-start gap-3">
         <div className="border border-rule bg-leaf p-2">
@@ -172,8 +183,43 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
             New paper
           </Button>
         </div>
+        {last && <KeepTrial key={steps.map(({ key }) => key).join()} {...{ trayId, paper }} steps={steps.map(plain)} />}
       </div>
     </div>
+  );
+}
+
+/** Gives the passes on the patch a name and keeps them. */
+function KeepTrial({ trayId, paper, steps }: { trayId: string; paper: string; steps: TrialStep[] }) {
+  const [keep, { isLoading }] = useKeepTrialMutation();
+  const [title, setTitle] = useState('');
+  return (
+    <form
+      className="flex gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const trial = { id: nanoid(), title: title.trim(), paper, steps, seen: null, taught: null };
+        void keep({ trayId, trial }).then(({ error }) => {
+          if (error) toast.error(sentenceOf(error));
+          else {
+            toast(`“${trial.title}” is kept.`);
+            setTitle('');
+          }
+        });
+      }}
+    >
+      <input
+        aria-label="Name of the trial"
+        placeholder="keep it as …"
+        value={title}
+        maxLength={60}
+        className="h-10 min-w-0 flex-1 border border-edge bg-leaf px-3 placeholder:text-soft"
+        onChange={(event) => setTitle(event.target.value)}
+      />
+      <Button type="submit" disabled={!title.trim() || isLoading}>
+        Keep
+      </Button>
+    </form>
   );
 }
 

@@ -1,0 +1,48 @@
+import type { Pencil, TrialPatch } from '../../../contracts/index.ts';
+import { type PaperInUse } from '../../../planning/index.ts';
+import { useKeepTrialMutation, useStoreFitMutation } from '../../api/desk-api.ts';
+import { pencilWorker } from '../../workers/index.ts';
+
+/** A trial with the colour that really came out. */
+export type SeenTrial = TrialPatch & { seen: NonNullable<TrialPatch['seen']> };
+
+/**
+ * Learns from a trial: of the hand, beside what earlier trials taught of it, or of one pencil. What is learnt is kept
+ * with what the tray's swatches say, the hand apart from the pencils.
+ */
+export function useTeach(trayId: string, paper: string, pencils: readonly Pencil[], use: PaperInUse | null) {
+  const [store] = useStoreFitMutation();
+  const [keep] = useKeepTrialMutation();
+  /** @throws Error with a sentence where nothing could be learnt, or what the server said */
+  return async (trial: SeenTrial, of: 'hand' | { pencil: string }): Promise<void> => {
+    if (!use) return;
+    const here = use.carried ? null : use.fit;
+    const before = { fit: use.found, learnt: here?.learnt ?? {}, pencils: here?.pencils ?? [] };
+    const used = trial.steps.flatMap((step) => ('pencil' in step ? [step.pencil] : []));
+    const own = pencils.filter(({ id }) => used.includes(id)).map(use.trayPencil);
+    if (of === 'hand') {
+      const outcome = await pencilWorker.teachHand(use.paper, own, [{ steps: trial.steps, lab: trial.seen }]);
+      if (outcome.kind !== 'done') throw new Error(outcome.kind === 'refused' ? outcome.sentence : 'It was stopped.');
+      const learnt = { ...before.learnt };
+      for (const [name, factor] of Object.entries(outcome.value)) {
+        const pressure = name as keyof typeof learnt;
+        learnt[pressure] = (learnt[pressure] ?? 1) * factor;
+      }
+      await store({ trayId, paper, fit: { ...before, learnt } }).unwrap();
+    } else {
+      const told = { steps: trial.steps, lab: trial.seen };
+      const outcome = await pencilWorker.teachPencil(use.paper, own, told, of.pencil);
+      if (outcome.kind !== 'done') throw new Error(outcome.kind === 'refused' ? outcome.sentence : 'It was stopped.');
+      const known = before.pencils.find(({ pencilId }) => pencilId === of.pencil)?.fit;
+      const { masstone } = own.find(({ id }) => id === of.pencil)!;
+      const fit = { masstone, apart: LITTLE_READ, doubtful: [], ...known, ...outcome.value };
+      const others = before.pencils.filter(({ pencilId }) => pencilId !== of.pencil);
+      await store({ trayId, paper, fit: { ...before, pencils: [...others, { pencilId: of.pencil, fit }] } }).unwrap();
+    }
+    const { trayId: _tray, origin: _origin, at: _at, ...content } = trial;
+    await keep({ trayId, trial: { ...content, taught: of } }).unwrap();
+  };
+}
+
+/** How far off a pencil is taken to be that one trial alone taught, CIEDE2000. */
+const LITTLE_READ = 2.5;
