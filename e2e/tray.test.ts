@@ -292,6 +292,17 @@ describe('trays', () => {
       await page.goto(tray);
     });
 
+    it('says which leads will not last for the sheets planned, and gives the list to take along', async () => {
+      const list = page.getByRole('list', { name: 'To buy' });
+      await list.getByRole('listitem').first().waitFor();
+      expect(await list.getByText(/is missing|will not last|will be too short to hold/).count()).to.be.above(0);
+      const [file] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: 'Take the list away' }).click(),
+      ]);
+      expect(readFileSync(await file.path(), 'utf8')).to.match(/^set,code,name,why,takes mm,lead left mm,for/);
+    });
+
     it('shows what comes near a pencil, in words, at another pressure and in another set', async () => {
       const near = page.getByRole('region', { name: 'What comes near' });
       await near.getByRole('listitem').first().waitFor();
@@ -430,7 +441,7 @@ describe('trays', () => {
 
     it('are printed for the pencils that the search shows, as a PDF of A4 pages', async () => {
       await page.goto(`${desk.url}/tray/my-pencils`);
-      await page.getByRole('checkbox', { name: 'F-101 is here' }).waitFor();
+      await page.getByRole('checkbox', { name: 'F-101 is here' }).first().waitFor();
       await choose('Set', 'My oil box');
       await page.getByRole('button', { name: 'Print a card' }).click();
       const dialog = page.getByRole('dialog', { name: 'Print a swatch card' });
@@ -525,6 +536,56 @@ describe('trays', () => {
         .getByText(/No swatch card is seen here/)
         .waitFor();
       await page.keyboard.press('Escape');
+    });
+  });
+
+  describe('a tray of 600 pencils', () => {
+    before(async () => {
+      const demo = await stored('demo-tray');
+      const pencils = Array.from({ length: 600 }, (_, i) => {
+        const { name, type, colour, opacity } = demo[i % demo.length];
+        const code = `X${String(i).padStart(3, '0')}`;
+        return { id: `many-${code}`, code, name, set: `Box ${i % 5}`, type, colour, opacity };
+      });
+      const answer = await fetch(`${desk.url}/api/trays/my-pencils/pencils`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ pencils }),
+      });
+      expect(answer.status).to.equal(200);
+      await page.goto(`${desk.url}/tray/my-pencils`);
+    });
+
+    it('is drawn only as far as it is seen, as cards and as a table, and scrolled to its end', async () => {
+      await page.getByText(/^\d{3} pencils: /).waitFor();
+      const region = page.getByRole('region', { name: 'Pencils' });
+      await region.getByRole('checkbox').first().waitFor();
+      expect(await region.getByRole('checkbox').count()).to.be.within(30, 200);
+      const toEnd = async (last: ReturnType<typeof region.getByRole>) => {
+        for (let tries = 0; tries < 40 && !(await last.isVisible()); tries++) {
+          await region.evaluate((element) => element.scrollTo(0, element.scrollHeight));
+          await page.waitForTimeout(50);
+        }
+        await last.waitFor();
+      };
+      await toEnd(region.getByRole('button', { name: 'Look at X599' }));
+      await page.getByText('Table', { exact: true }).click();
+      await region.evaluate((element) => element.scrollTo(0, 0));
+      await region.getByRole('table').waitFor();
+      expect(Number(await region.getByRole('table').getAttribute('aria-rowcount'))).to.be.above(600);
+      expect(await region.locator('tbody tr[data-index]').count()).to.be.within(5, 40);
+      await toEnd(region.getByRole('button', { name: 'Look at X599' }));
+    });
+
+    it('is sorted and searched whole, not only what is drawn', async () => {
+      const region = page.getByRole('region', { name: 'Pencils' });
+      await region.evaluate((element) => element.scrollTo(0, 0));
+      await region.getByRole('button', { name: 'Code', exact: true }).click();
+      await region.getByRole('button', { name: 'Code', exact: true }).click();
+      await region.locator('tbody tr[data-index="0"]').getByText('X599').waitFor();
+      await page.getByLabel('Search pencils').fill('X42');
+      await region.locator('tbody tr[data-index="9"]').getByText('X420').waitFor();
+      expect(await region.locator('tbody tr[data-index]').count()).to.equal(10);
     });
   });
 });

@@ -206,6 +206,17 @@ export type NewTrialPatch = z.infer<typeof NewTrialPatch>;
 export const TrialPatch = NewTrialPatch.extend({ trayId: Id, origin: Origin, at: Time });
 export type TrialPatch = z.infer<typeof TrialPatch>;
 
+/** What the sheets planned with a tray still take of one of its pencils. */
+export const PencilWear = z.object({
+  pencilId: Id,
+  /** Length of lead, mm, what the sharpener takes with it, and how often that is. */
+  lengthMm: z.number().min(0),
+  points: z.number().min(0),
+  /** Titles of the sheets. */
+  sheets: z.array(z.string()),
+});
+export type PencilWear = z.infer<typeof PencilWear>;
+
 export const TOOL_KINDS = ['pen', 'blender', 'barrier', 'solvent', 'eraser', 'tip'] as const;
 
 /** A pen or tool that lies beside the pencils. */

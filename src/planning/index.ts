@@ -7,6 +7,8 @@ export { laidLayers } from './laid-layers.ts';
 export { type LaidThing, regionTables } from './region-tables.ts';
 export { type PaperInUse, paperInUse } from './paper-in-use.ts';
 export { type TrayReadings, readingsOf } from './read-pencils.ts';
+export { plannedWear } from './planned-wear.ts';
+export { type ShoppingItem, type ShoppingReason, shoppingList } from './shopping-list.ts';
 export { regionsKey } from './regions-key.ts';
 export { summariseSheet } from './summarise-sheet.ts';
 export { withGuesses } from './with-guesses.ts';

@@ -72,7 +72,8 @@ export function paperInUse(
       }
       const { laydown, scatter, masstone } = mine.fit;
       const masstoneOn = fittedPaper(paperById(mine.on.paper), mine.on.fit);
-      return { ...asTrayPencil(pencil), masstone, laydown, scatter, slope: mine.on.fit.slope, masstoneOn };
+      // Swatches were laid with the pencil as it is: a stub's say already how it presses.
+      return { ...asTrayPencil(pencil), presses: 1, masstone, laydown, scatter, slope: mine.on.fit.slope, masstoneOn };
     },
     beliefIn(pencil) {
       const mine = own.get(pencil.id);

@@ -21,6 +21,8 @@ import {
   deriveRecipes,
   groundFinder,
   paperInUse,
+  plannedWear,
+  shoppingList,
   groundsOf,
   laidLayers,
   openSteps,
@@ -314,5 +316,54 @@ describe('the swatches of a tray', () => {
   it('of overlays only those are taken whose other pencil was read as well', () => {
     const { overlays } = readingsOf(pencils, [swatch('a', 1, [40, 5, 5], { over: pencils[0].id })]);
     expect(overlays).to.deep.equal([]);
+  });
+});
+
+describe('what is planned', () => {
+  const planned = {
+    ...emptyPlan({ widthMm: 100, heightMm: 100, paper: 'white-book' }),
+    things: [newThing({ id: 'thing-boat', name: 'Boat', regionIds: [1, 3] })],
+    families: { 'thing-boat': { dark: pencils[0].id, mid: pencils[1].id, light: pencils[1].id } },
+  };
+  const wear = (plan: Plan, laid = 0) => plannedWear(plan, regions, pencils, () => laid);
+
+  it('wears the pencils of its families, more over more area, and less once layers are laid', () => {
+    const all = wear(planned);
+    expect([...all.keys()]).to.have.members([pencils[0].id, pencils[1].id]);
+    const small = wear({ ...planned, things: [{ ...planned.things[0], regionIds: [1] }] });
+    for (const [id, { lengthMm, points }] of all) {
+      expect(lengthMm).to.be.above(small.get(id)!.lengthMm);
+      expect(points).to.be.above(0);
+    }
+    const total = (worn: typeof all) => [...worn.values()].reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+    expect(total(wear(planned, 2))).to.be.below(total(all));
+    expect(wear(planned, 99).size).to.equal(0);
+  });
+
+  it('puts on the shopping list what is missing, will not last or will be too short, the most urgent first', () => {
+    const some = (['here', 'here', 'missing', 'ordered', 'here', 'here'] as const).map(
+      (whereabouts, i) =>
+        ({ ...pencils[0], id: `p-${i}`, whereabouts, leadMm: [5, 30, 100, 100, 150, null][i] }) as Pencil,
+    );
+    const list = shoppingList(
+      some,
+      some.map(({ id }) => ({ pencilId: id, lengthMm: 12, points: 4, sheets: ['Boat'] })),
+    );
+    expect(list.map(({ pencil, reason }) => [pencil.id, reason])).to.deep.equal([
+      ['p-2', 'missing'],
+      ['p-0', 'runs out'],
+      ['p-1', 'runs low'],
+      ['p-3', 'ordered'],
+    ]);
+    expect(shoppingList(some, [])).to.deep.equal([]);
+  });
+
+  it('is laid harder by a stub than by a long pencil, unless its own swatches say how it is', () => {
+    const stub = { ...pencils[0], leadMm: 20 };
+    expect(asTrayPencil(stub).presses).to.be.above(asTrayPencil({ ...stub, leadMm: 120 }).presses!);
+    const fit = { laydown: 1, scatter: 1, masstone: [40, 0, 0] as const, apart: 1, doubtful: [] };
+    const found = { rough: 1, tooth: 1, spread: 1, slope: 0, hand: {} };
+    const on = { paper: 'white-book', at: '', learnt: {}, fit: found, pencils: [{ pencilId: stub.id, fit }] };
+    expect(paperInUse('white-book', [stub], [on]).trayPencil(stub).presses).to.equal(1);
   });
 });

@@ -65,7 +65,8 @@ function afterPass(ground: Ground, pass: Pass | ToolPass): Ground {
   if (press <= 0) return ground;
   if ('pencil' in pass) {
     refuseWet(ground, 'a pencil goes over it');
-    return groundAfter(ground, passGeometry(ground, pass.pencil.type, press), pass.pencil);
+    const pressed = Math.min(1, press * pass.pencil.presses);
+    return groundAfter(ground, passGeometry(ground, pass.pencil.type, pressed), pass.pencil);
   }
   const tool = toolById(pass.tool);
   if (!tool.onWet) refuseWet(ground, `${tool.name} goes over it`);

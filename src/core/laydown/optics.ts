@@ -3,6 +3,8 @@ import { type PencilType } from './pencil-types/index.ts';
 /** A pencil as the layer model uses it. */
 export interface PencilOptics {
   type: PencilType;
+  /** How much harder it presses than a long pencil in the same hand. */
+  presses: number;
   /** Absorption per unit of film thickness, 36 bands. */
   k: Float64Array;
   /** Scattering per unit of film thickness, 36 bands. */

@@ -74,7 +74,11 @@ export function coveredAfter(
  * with the film worked out once for bare and covered paper: this is where previews spend their time.
  * @param pencil absorption and scattering above 0
  */
-export function groundAfter(ground: Ground, pass: PassGeometry, { type, k, s, a, b }: PencilOptics): Ground {
+export function groundAfter(
+  ground: Ground,
+  pass: PassGeometry,
+  { type, k, s, a, b }: Omit<PencilOptics, 'presses'>,
+): Ground {
   if (pass.newly + pass.again <= 0) return ground;
   const { loose, soluble } = type;
   const covered = new Float64Array(BANDS);

@@ -21,6 +21,8 @@ export interface PencilDeclaration {
   scatter?: number;
   /** How much more it scatters short waves than long ones: the power of 560 nm over wavelength; default 0, all alike. */
   slope?: number;
+  /** How much harder it presses than a long pencil in the same hand, as a stub does, above 0; default 1. */
+  presses?: number;
   /** Paper on which the masstone was laid, with the hand that laid it; default smooth white, as meant. */
   masstoneOn?: Paper;
 }
@@ -40,9 +42,11 @@ export function pencilOptics({
   laydown = 1,
   scatter = 1,
   slope = 0,
+  presses = 1,
   masstoneOn = whiteBook,
 }: PencilDeclaration): PencilOptics {
   if (!(laydown > 0)) throw new RangeError(`A pencil lays more than nothing; ${laydown} is not above 0.`);
+  if (!(presses > 0)) throw new RangeError(`A pencil presses somehow; ${presses} is not above 0.`);
   if (!(scatter > 0)) throw new RangeError(`Every pigment scatters; ${scatter} is not above 0.`);
   const kind = pencilTypeById(typeId);
   const type = { ...kind, k: laydown * kind.k };
@@ -60,7 +64,7 @@ export function pencilOptics({
   const target = spectrumOfLab(masstone);
   const k = new Float64Array(BANDS);
   for (let i = 0; i < BANDS; i++) k[i] = absorptionFor(target[i], paper.bare[i], passes, s[i]);
-  return { type, k, s, ...filmConstants(k, s) };
+  return { type, presses, k, s, ...filmConstants(k, s) };
 }
 
 /** Scattering of 36 bands that is `at560` at 560 nm. */

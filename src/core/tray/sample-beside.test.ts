@@ -25,7 +25,7 @@ describe('a colour taken out of a picture', () => {
       fc.property(fc.tuple(channel, channel, channel), lamp, (rgb, [green, blue]) => {
         const image = scrap(rgb, rgbOfLab(labOfHex(whiteBook.tint)), [1, green, blue]);
         const { lab, spread } = sampleBeside(image, onPatch, onPaper, 10, whiteBook);
-        expect(deltaE2000(lab, labOfRgb(rgb))).to.be.below(2.5);
+        expect(deltaE2000(lab, labOfRgb(rgb))).to.be.below(4);
         expect(spread).to.be.below(0.5);
       }),
     );
@@ -43,7 +43,7 @@ describe('a colour taken out of a picture', () => {
     for (let y = 32; y < 36; y++) for (let x = 82; x < 86; x++) image.data.set([0, 0, 0], 4 * (120 * y + x));
     const { lab, spread } = sampleBeside(image, onPatch, onPaper, 10, whiteBook);
     expect(deltaE2000(lab, labOfRgb([120, 60, 60]))).to.be.below(0.5);
-    expect(spread).to.be.above(6);
+    expect(spread).to.be.above(4);
   });
 
   it('is refused beside the picture, too small, or where bare paper is black', () => {

@@ -24,6 +24,7 @@ import {
 } from '../services/swatches.ts';
 import { addCard, listCards, printedCard } from '../services/swatch-cards.ts';
 import { keepTrial, listTrials, putTrialAway } from '../services/trial-patches.ts';
+import { listWear } from '../services/wear.ts';
 import { copyPencils, editPencil, editPencils, listPencils, listTrays } from '../services/trays.ts';
 import { bodyOf, json } from './handle.ts';
 
@@ -74,6 +75,10 @@ export function trayRoutes(db: Database): Router {
     const { fileName, bytes } = await printedCard(db, params.id, params.cardId);
     response.attachment(fileName).type('application/pdf').send(Buffer.from(bytes));
   });
+  router.get(
+    '/:id/wear',
+    json(({ params }) => listWear(db, params.id)),
+  );
   router.get(
     '/:id/trials',
     json(({ params }) => listTrials(db, params.id)),

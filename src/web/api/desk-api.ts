@@ -19,6 +19,7 @@ import type {
   Pencil,
   PencilEdit,
   PencilEdits,
+  PencilWear,
   PracticeSeries,
   ReadOn,
   RecordEntry,
@@ -150,6 +151,10 @@ export const deskApi = createApi({
         }),
         invalidatesTags: ['fits'],
       }),
+      wear: build.query<PencilWear[], string>({
+        query: (trayId) => `/trays/${trayId}/wear`,
+        providesTags: (_result, _error, trayId) => ['shelf', 'record', { type: 'pencils', id: trayId }],
+      }),
       trials: build.query<TrialPatch[], string>({
         query: (trayId) => `/trays/${trayId}/trials`,
         providesTags: ['trials', 'demo'],
@@ -268,6 +273,7 @@ export const {
   useToolsQuery,
   useSwatchesQuery,
   useAddSwatchMutation,
+  useWearQuery,
   useTrialsQuery,
   useKeepTrialMutation,
   usePutTrialAwayMutation,

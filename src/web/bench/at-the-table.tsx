@@ -20,7 +20,7 @@ const ONE_PRESS = 600;
 
 /** A sitting: one step fills the screen, to be read from an arm's length. Space marks it done, Backspace takes it back. */
 export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: readonly LogEntry[]; onLeave(): void }) {
-  const { sheet, pencilById } = useDesk();
+  const { sheet, pencilById, use } = useDesk();
   useAwake();
   const doneIds = useMemo(() => new Set(done.map((entry) => entry.stepId)), [done]);
   const left = useMemo(() => plan.order.filter((id) => !doneIds.has(id)), [plan, doneIds]);
@@ -86,7 +86,7 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
           >
             <div className="flex items-center gap-4">
               <div className="bg-ground p-2">
-                {present && <Laydown pencil={present} paper={sheet.plan.page.paper} width={120} height={84} />}
+                {present && <Laydown pencil={present} use={use} width={120} height={84} />}
               </div>
               <div>
                 <div className="font-figure text-6xl leading-none font-bold" data-testid="step-code">

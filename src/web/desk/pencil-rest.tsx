@@ -48,7 +48,7 @@ export function PencilRest({ whole }: { whole: boolean }) {
                 onFocus={() => dispatch(pointAtPencil(pencil.id))}
                 onBlur={() => dispatch(pointAtPencil(null))}
               >
-                <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={96} height={44} />
+                <Laydown pencil={pencil} use={use} width={96} height={44} />
                 <span className="flex items-baseline justify-between gap-1 leading-tight">
                   <span className="font-figure text-[0.98rem] font-bold whitespace-nowrap">
                     {pencil.code} <BeliefMark belief={use.beliefIn(pencil)} />

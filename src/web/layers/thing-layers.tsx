@@ -113,14 +113,14 @@ interface RowProps {
 }
 
 function LayerRow({ layer, number, toothLeft, onEdit }: RowProps) {
-  const { pencilById, sheet } = useDesk();
+  const { pencilById, use } = useDesk();
   const [open, setOpen] = useState(false);
   const pencil = pencilById.get(layer.pencil);
   return (
     <li className="py-1.5">
       <div className="flex items-center gap-2">
         <span className="w-4 font-figure text-sm text-soft">{number}</span>
-        {pencil && <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={46} height={26} />}
+        {pencil && <Laydown pencil={pencil} use={use} width={46} height={26} />}
         <span className="w-14 font-figure font-bold">{pencil?.code}</span>
         <PressureMark pressure={layer.pressure} size={36} />
         <StrokeMark stroke={layer.stroke} size={34} />

@@ -4,7 +4,7 @@ import { type Belief, type BeliefGround } from '../../core/laydown/index.ts';
 export const BELIEF_WORDS: Readonly<Record<BeliefGround, string>> = {
   fitted: 'fitted to swatches on this paper',
   carried: 'carried over from swatches on another paper',
-  'read once': 'read once',
+  'read once': 'read, not fitted yet',
   'like its kind': 'declared, laid as fitted pencils of its kind are',
   declared: 'declared only',
 };

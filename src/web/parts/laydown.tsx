@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
 import { type Paper } from '../../core/laydown/index.ts';
 import { type TrayPencil } from '../../core/tray/index.ts';
-import { usePaper } from '../api/use-paper.ts';
+import { type PaperInUse } from '../../planning/index.ts';
 import { pencilWorker } from '../workers/index.ts';
 import { PixelCanvas } from './pixel-canvas.tsx';
 
@@ -14,7 +14,8 @@ const strips = new Map<string, Promise<Strip>>();
 
 interface Props {
   pencil: Pencil;
-  paper: string;
+  /** The paper it is laid on, as far as that is known; null while it is not. */
+  use: PaperInUse | null;
   /** CSS pixels. */
   width: number;
   height: number;
@@ -22,10 +23,9 @@ interface Props {
 }
 
 /** A pencil as its computed laydown on the paper, from a whisper at the left to burnished at the right. Stands beside its code. */
-export function Laydown({ pencil, paper, width, height, className }: Props) {
+export function Laydown({ pencil, use, width, height, className }: Props) {
   const [strip, setStrip] = useState<Strip | null>(null);
   const { id } = pencil;
-  const use = usePaper(pencil.trayId, paper);
   const laid = use && JSON.stringify([use.trayPencil(pencil), use.paper]);
   useEffect(() => {
     if (!laid) return;

@@ -3,10 +3,12 @@ import { useMemo } from 'react';
 import { PATCHES, type Pencil, type Swatch, type TrayFit } from '../../contracts/index.ts';
 import { deltaE2000, hexOfLab, labOfHex } from '../../core/colour/index.ts';
 import { paperById, pencilTypeById } from '../../core/laydown/index.ts';
-import { useFitsQuery, usePencilsQuery, useSwatchesQuery } from '../api/desk-api.ts';
+import { useFitsQuery, usePencilsQuery, useSwatchesQuery, useWearQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
+import { usePaper } from '../api/use-paper.ts';
 import { Laydown, Notice, Why } from '../parts/index.ts';
 import { ChangePencil } from './change-pencil.tsx';
+import { lengthWords } from './shopping.tsx';
 import { ReadPatch } from './read-patch.tsx';
 import { hardnessWords } from './pencil-words.ts';
 import { predictedPatch } from './predicted-patch.ts';
@@ -17,6 +19,7 @@ const PATCH_WORDS = { light: 'light', medium: 'medium', firm: 'firm', full: 'fir
 /** What is known of one pencil: how it looks, how worn it is, and what instruments have read of it. */
 export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper: string; onClose(): void }) {
   const { data: pencils = [] } = usePencilsQuery(pencil.trayId);
+  const use = usePaper(pencil.trayId, paper);
   const { code, name, ownName, set, barrel, note } = pencil;
   return (
     <section aria-label={`About ${code}`} className="border-b border-rule pb-4">
@@ -36,7 +39,7 @@ export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper:
       <p className="text-[0.95rem] text-soft">
         {[ownName && name, set, pencilTypeById(pencil.type).name].filter(Boolean).join(', ')}
       </p>
-      <Laydown pencil={pencil} paper={paper} width={320} height={56} className="mt-2 max-w-full" />
+      <Laydown pencil={pencil} use={use} width={320} height={56} className="mt-2 max-w-full" />
       {(note || barrel) && (
         <div className="mt-2">
           <Notice>
@@ -59,11 +62,26 @@ export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper:
         />
         <Fact name="lead left" value={pencil.leadMm === null ? 'not known' : `${pencil.leadMm} mm`} />
       </dl>
+      <Planned pencil={pencil} />
       <ChangePencil pencil={pencil} />
       <Measured pencil={pencil} paper={paper} />
       <ReadPatch pencil={pencil} paper={paper} />
       <WhatComesNear target={null} of={pencil} pencils={pencils} paper={paper} />
     </section>
+  );
+}
+
+/** What the sheets planned still take of it. */
+function Planned({ pencil }: { pencil: Pencil }) {
+  const { data: wear = [] } = useWearQuery(pencil.trayId);
+  const own = wear.find(({ pencilId }) => pencilId === pencil.id);
+  if (!own) return null;
+  const points = Math.max(1, Math.round(own.points));
+  return (
+    <p className="mt-2 text-[0.95rem]">
+      What is planned {lengthWords(pencil, own.lengthMm)}, sharpened about {points === 1 ? 'once' : `${points} times`}:{' '}
+      {own.sheets.join(', ')}.{pencil.leadMm !== null && pencil.leadMm < own.lengthMm && ' It will not last.'}
+    </p>
   );
 }
 

@@ -14,6 +14,7 @@ import { labOfHex, oklchOfLab, wheelOfHue, wordsFor } from '../../core/colour/in
 import { pencilTypeById } from '../../core/laydown/index.ts';
 import { useEditPencilMutation } from '../api/desk-api.ts';
 import { usePaper } from '../api/use-paper.ts';
+import { useSeenRows } from './use-seen-rows.ts';
 import { coverWords, hardnessWords } from './pencil-words.ts';
 import { BeliefMark, Laydown, Pick } from '../parts/index.ts';
 
@@ -24,16 +25,22 @@ const features = tableFeatures({
 });
 const column = createColumnHelper<typeof features, Pencil>();
 
+/** Height of a usual row, CSS pixels. */
+const ROW_PX = 72;
+
 /** The tray as a table that sorts by any column. */
 export function PencilTable({
   trayId,
   pencils,
   paper,
+  scroller,
   onLook,
 }: {
   trayId: string;
   pencils: readonly Pencil[];
   paper: string;
+  /** What scrolls the table. */
+  scroller: HTMLElement | null;
   onLook(pencil: Pencil): void;
 }) {
   const [edit] = useEditPencilMutation();
@@ -43,8 +50,8 @@ export function PencilTable({
       column.columns([
         column.display({
           id: 'laydown',
-          header: 'Whisper to burnish',
-          cell: ({ row }) => <Laydown pencil={row.original} paper={paper} width={150} height={34} />,
+          header: 'Laydown',
+          cell: ({ row }) => <Laydown pencil={row.original} use={use} width={116} height={34} />,
         }),
         column.accessor('code', {
           header: 'Code',
@@ -80,7 +87,7 @@ export function PencilTable({
         column.accessor('type', {
           header: 'Type',
           sortFn: 'alphanumeric',
-          cell: ({ getValue }) => pencilTypeById(getValue()).name,
+          cell: ({ getValue }) => <span title={pencilTypeById(getValue()).name}>{getValue()}</span>,
         }),
         column.accessor((pencil) => pencil.opacity ?? pencilTypeById(pencil.type).opacity, {
           id: 'covers',
@@ -107,9 +114,9 @@ export function PencilTable({
         }),
         column.accessor((pencil) => pencil.leadMm ?? -1, {
           id: 'lead',
-          header: 'Lead left',
+          header: 'Lead',
           sortFn: 'basic',
-          cell: ({ row }) => (row.original.leadMm === null ? '' : `${row.original.leadMm} mm`),
+          cell: ({ row }) => (row.original.leadMm === null ? '' : `${row.original.leadMm}\u00a0mm`),
         }),
         column.accessor('whereabouts', {
           header: 'Where',
@@ -118,7 +125,7 @@ export function PencilTable({
             <Pick
               label={`Where ${original.code} is`}
               value={original.whereabouts}
-              className="w-28!"
+              className="w-26!"
               options={[
                 { value: 'here', label: 'here' },
                 { value: 'stub', label: 'a stub' },
@@ -130,12 +137,14 @@ export function PencilTable({
           ),
         }),
       ]),
-    [edit, onLook, paper, trayId, use],
+    [edit, onLook, trayId, use],
   );
   const data = useMemo(() => [...pencils], [pencils]);
   const table = useTable({ features, columns, data });
+  const { rows: all } = table.getRowModel();
+  const { rows, above, below, holder, measured } = useSeenRows(all.length, scroller, ROW_PX);
   return (
-    <table className="w-full bg-leaf text-left text-[0.95rem]">
+    <table aria-rowcount={all.length + 1} className="w-full bg-leaf text-left text-[0.9rem]">
       <thead>
         {table.getHeaderGroups().map((group) => (
           <tr key={group.id} className="border-b border-ink">
@@ -145,7 +154,7 @@ export function PencilTable({
                 <th
                   key={header.id}
                   scope="col"
-                  className="px-2 py-1.5 font-semibold"
+                  className="px-1.5 py-1.5 font-semibold"
                   aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
                 >
                   {header.column.getCanSort() ? (
@@ -167,16 +176,18 @@ export function PencilTable({
           </tr>
         ))}
       </thead>
-      <tbody>
-        {table.getRowModel().rows.map((row) => (
-          <tr key={row.id} className="border-b border-rule">
-            {row.getAllCells().map((cell) => (
-              <td key={cell.id} className="px-2 py-1">
+      <tbody ref={holder}>
+        {above > 0 && <tr style={{ height: above }} aria-hidden />}
+        {rows.map((i) => (
+          <tr key={all[i].id} ref={measured} data-index={i} aria-rowindex={i + 2} className="border-b border-rule">
+            {all[i].getAllCells().map((cell) => (
+              <td key={cell.id} className="px-1.5 py-1">
                 <table.FlexRender cell={cell} />
               </td>
             ))}
           </tr>
         ))}
+        {below > 0 && <tr style={{ height: below }} aria-hidden />}
       </tbody>
     </table>
   );

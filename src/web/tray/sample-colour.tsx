@@ -17,7 +17,7 @@ const MOVES: Record<string, Place> = {
   ArrowDown: { x: 0, y: STEP },
 };
 /** A sample whose parts lie farther apart than this, CIEDE2000, is worth taking again. */
-const UNEVEN = 6;
+const UNEVEN = 4.5;
 
 interface Props {
   title: string;

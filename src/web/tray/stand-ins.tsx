@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { type Closeness } from '../../core/tray/index.ts';
+import { type PaperInUse } from '../../planning/index.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { Button, Laydown, Notice, Pick, Progress } from '../parts/index.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';
@@ -99,16 +100,12 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
             <tbody>
               {rows.map((row) => (
                 <tr key={row.id} className="border-b border-rule">
-                  <PencilCell pencil={pencil(row.id)} paper={paper} />
+                  <PencilCell pencil={pencil(row.id)} use={use} />
                   <td className="px-1 text-center font-figure text-lg" title={row.closeness}>
                     {MARKS[row.closeness]}
                     <span className="sr-only">{row.closeness}</span>
                   </td>
-                  {row.near ? (
-                    <PencilCell pencil={pencil(row.near.id)} paper={paper} />
-                  ) : (
-                    <td className="px-2">nothing</td>
-                  )}
+                  {row.near ? <PencilCell pencil={pencil(row.near.id)} use={use} /> : <td className="px-2">nothing</td>}
                   <td className="px-2 font-figure">{row.near?.deltaE.toFixed(1)}</td>
                   <td className="px-2">{row.differs}</td>
                   <td className="px-2 text-[0.88rem]">
@@ -120,8 +117,8 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
             </tbody>
           </table>
           <p className="py-2 text-sm text-soft">
-            = the same to the eye, ≈ near, ~ alike, × nothing near: up to 1.5, 4 and 9 apart, CIEDE2000, by the declared
-            colours on this paper.
+            = the same to the eye, ≈ near, ~ alike, × nothing near: up to 1.5, 4 and 9 apart, CIEDE2000, as these
+            colours are known on this paper.
           </p>
         </>
       )}
@@ -129,11 +126,11 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
   );
 }
 
-function PencilCell({ pencil, paper }: { pencil: Pencil; paper: string }) {
+function PencilCell({ pencil, use }: { pencil: Pencil; use: PaperInUse | null }) {
   return (
     <td className="px-2 py-1">
       <span className="flex items-center gap-2">
-        <Laydown pencil={pencil} paper={paper} width={64} height={28} />
+        <Laydown pencil={pencil} use={use} width={64} height={28} />
         <span>
           <span className="font-figure font-bold">{pencil.code}</span> {pencil.name}
         </span>

@@ -17,6 +17,7 @@ import { LaidOut } from './laid-out.tsx';
 import { LookForColour } from './look-for-colour.tsx';
 import { PencilTable } from './pencil-table.tsx';
 import { PencilFacts } from './pencil-facts.tsx';
+import { Shopping } from './shopping.tsx';
 import { StandIns } from './stand-ins.tsx';
 import { TakeAway } from './take-away.tsx';
 import { Tools } from './tools.tsx';
@@ -50,6 +51,7 @@ export function TrayScreen() {
   const [view, setView] = useState<View>('laid out');
   const [order, setOrder] = useState<Order>('own');
   const [picked, setPicked] = useState<string | null>(null);
+  const [scroller, setScroller] = useState<HTMLElement | null>(null);
   const words = params.get('words') ?? '';
   if (error) return <Failed sentence={sentenceOf(error)} />;
   if (!pencils) return <Waiting doing="opening the tray" />;
@@ -127,6 +129,7 @@ export function TrayScreen() {
           </div>
           <div
             className="min-h-0 flex-1 overflow-y-auto pb-6 print:overflow-visible"
+            ref={setScroller}
             tabIndex={0}
             role="region"
             aria-label="Pencils"
@@ -145,10 +148,10 @@ export function TrayScreen() {
               </div>
             )}
             {shown.length > 0 && view === 'laid out' && (
-              <LaidOut trayId={trayId} pencils={ordered} paper={paper} onLook={look} />
+              <LaidOut {...{ trayId, paper, scroller }} pencils={ordered} onLook={look} />
             )}
             {shown.length > 0 && view === 'table' && (
-              <PencilTable trayId={trayId} pencils={shown} paper={paper} onLook={look} />
+              <PencilTable {...{ trayId, paper, scroller }} pencils={shown} onLook={look} />
             )}
             {pencils.length > 0 && view === 'stand-ins' && <StandIns pencils={pencils} paper={paper} />}
             {pencils.length > 0 && view === 'trial patch' && (
@@ -180,6 +183,7 @@ export function TrayScreen() {
           <TrayChooser trayId={trayId} sheetId={sheetId} />
           <FitSwatches key={`${trayId} ${paper}`} trayId={trayId} pencils={pencils} paper={paper} />
           <WhatIsMissing trayId={trayId} pencils={pencils} paper={paper} />
+          <Shopping trayId={trayId} pencils={pencils} />
           <SwatchCards {...{ trayId, pencils, shown, paper }} />
           <FromAChart trayId={trayId} paper={paper} />
           <BringPencils trayId={trayId} />

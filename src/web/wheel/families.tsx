@@ -86,8 +86,7 @@ function Swap({ thing }: { thing: Thing }) {
 
 /** A pencil from the tray; the list is in order of how near each comes to the present one on this paper. */
 function PencilPick({ label, value, onChange }: { label: string; value: string; onChange(id: string): void }) {
-  const { sheet, pencils, laid } = useDesk();
-  const { paper } = sheet.plan.page;
+  const { use, pencils, laid } = useDesk();
   const options = useMemo(() => {
     const present = laid.get(value)?.body;
     const away = (id: string) => (present && laid.has(id) ? deltaE2000(present, laid.get(id)!.body) : 0);
@@ -99,13 +98,13 @@ function PencilPick({ label, value, onChange }: { label: string; value: string; 
         value: pencil.id,
         label: (
           <span className="flex items-center gap-2">
-            <Laydown pencil={pencil} paper={paper} width={64} height={22} />
+            <Laydown pencil={pencil} use={use} width={64} height={22} />
             <span className="font-figure font-bold">{pencil.code}</span>
             <span className="truncate text-sm">{pencil.ownName || pencil.name}</span>
           </span>
         ),
         says: present && pencil.id !== value ? `colour difference ${away.toFixed(1)}` : undefined,
       }));
-  }, [value, pencils, laid, paper]);
+  }, [value, pencils, laid, use]);
   return <Pick label={label} value={value} options={options} onChange={onChange} />;
 }

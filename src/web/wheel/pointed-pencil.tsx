@@ -4,7 +4,7 @@ import { Laydown } from '../parts/index.ts';
 
 /** The pencil pointed at on the wheel, or how to read the wheel. */
 export function PointedPencil({ pencilId }: { pencilId: string | null }) {
-  const { pencilById, laid, sheet } = useDesk();
+  const { pencilById, laid, use } = useDesk();
   const pencil = pencilById.get(pencilId ?? '');
   const on = laid.get(pencilId ?? '');
   if (!pencil || !on) {
@@ -22,7 +22,7 @@ export function PointedPencil({ pencilId }: { pencilId: string | null }) {
   }
   return (
     <div className="max-xl:hidden">
-      <Laydown pencil={pencil} paper={sheet.plan.page.paper} width={240} height={76} />
+      <Laydown pencil={pencil} use={use} width={240} height={76} />
       <p className="mt-2 flex items-baseline gap-3">
         <span className="font-figure text-2xl font-bold">{pencil.code}</span>
         <span>{pencil.ownName || pencil.name}</span>
