@@ -203,6 +203,28 @@ describe('trays', () => {
       await page.getByText('The colour of K2 is "mud"').waitFor();
       await page.getByRole('button', { name: 'Put 1 pencil in this tray' }).waitFor();
     });
+
+    it('takes a single pencil, refuses one without a code and one that is there already', async () => {
+      await page.goto(`${desk.url}/tray/my-pencils`);
+      await page.getByRole('button', { name: 'Add a single pencil' }).click();
+      const form = page.getByRole('form', { name: 'Add a pencil' });
+      await form.getByRole('button', { name: 'Put it in the tray' }).click();
+      await form.getByText('A pencil needs a code.').waitFor();
+      const put = async () => {
+        await form.getByLabel('Code').fill('Z1');
+        await form.getByLabel('Name').fill('harbour rust');
+        await form.getByRole('button', { name: 'Put it in the tray' }).click();
+      };
+      await put();
+      await page.getByRole('button', { name: 'Look at Z1' }).waitFor();
+      await put();
+      await page.getByText('Z1 lies in this tray already.').waitFor();
+      const mine = await stored('my-pencils');
+      expect(mine.filter(({ code }) => code === 'Z1').map(({ name, type }) => [name, type])).to.deep.equal([
+        ['harbour rust', 'wax'],
+      ]);
+      await page.goto(`${desk.url}/tray/demo-tray`);
+    });
   });
 
   describe('my pencils in five minutes', () => {
@@ -580,11 +602,12 @@ describe('trays', () => {
     it('is sorted and searched whole, not only what is drawn', async () => {
       const region = page.getByRole('region', { name: 'Pencils' });
       await region.evaluate((element) => element.scrollTo(0, 0));
-      await region.getByRole('button', { name: 'Code', exact: true }).click();
-      await region.getByRole('button', { name: 'Code', exact: true }).click();
-      await region.locator('tbody tr[data-index="0"]').getByText('X599').waitFor();
-      await page.getByLabel('Search pencils').fill('X42');
-      await region.locator('tbody tr[data-index="9"]').getByText('X420').waitFor();
+      const code = region.getByRole('button', { name: 'Code', exact: true });
+      await page.getByLabel('Search pencils').fill('X59');
+      await region.locator('tbody tr[data-index="9"]').getByRole('button', { name: 'Look at X599' }).waitFor();
+      await code.click();
+      await code.click();
+      await region.locator('tbody tr[data-index="0"]').getByRole('button', { name: 'Look at X599' }).waitFor();
       expect(await region.locator('tbody tr[data-index]').count()).to.equal(10);
     });
   });

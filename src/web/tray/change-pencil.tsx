@@ -8,15 +8,18 @@ import { PENCIL_TYPES } from '../../core/laydown/index.ts';
 import { useEditPencilMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Button, Notice, Pick } from '../parts/index.ts';
+import { hardnessWords } from './pencil-words.ts';
 
 const FIELD = 'h-10 w-full min-w-0 border border-edge bg-leaf px-3';
 const OPACITIES = ['type', '0.1', '0.25', '0.4', '0.55', '0.7', '0.85', '1'] as const;
+/** A hardness for each word that cores are told by. */
+const CORES = [null, 0.2, 0.38, 0.5, 0.75].map((hardness) => ({ hardness, words: hardnessWords(hardness) }));
 const asNumber = (value: unknown) => (value === '' || value === null ? null : Number(value));
 
 /** What its owner knows of a pencil, to be changed and taken back. */
 export function ChangePencil({ pencil }: { pencil: Pencil }) {
-  const { name, ownName, type, colour, opacity, note, leadMm } = pencil;
-  const values: PencilEdit = { name, ownName, type, colour, opacity, note, leadMm };
+  const { name, ownName, type, colour, opacity, note, leadMm, hardness } = pencil;
+  const values: PencilEdit = { name, ownName, type, colour, opacity, note, leadMm, hardness };
   const [edit, { isLoading }] = useEditPencilMutation();
   const { register, handleSubmit, setValue, control, formState } = useForm({
     resolver: zodResolver(PencilEdit),
@@ -68,6 +71,15 @@ export function ChangePencil({ pencil }: { pencil: Pencil }) {
               onChange={(value) => setValue('opacity', value === 'type' ? null : Number(value), { shouldDirty: true })}
             />
           </div>
+          <Pick
+            label="Core"
+            value={String(CORES.find(({ words }) => words === hardnessWords(now.hardness ?? null))?.hardness ?? '')}
+            options={CORES.map(({ hardness: value, words }) => ({
+              value: String(value ?? ''),
+              label: words ? `a ${words} core` : 'core not known',
+            }))}
+            onChange={(value) => setValue('hardness', asNumber(value), { shouldDirty: true })}
+          />
           <label>
             <span className="text-soft">Lead left, mm</span>
             <input

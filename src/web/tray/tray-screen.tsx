@@ -9,6 +9,7 @@ import { sentenceOf } from '../api/sentence.ts';
 import { Failed, Waiting } from '../desk/failed.tsx';
 import { Header } from '../desk/header.tsx';
 import { Button, Choice, Pick } from '../parts/index.ts';
+import { AddPencil } from './add-pencil.tsx';
 import { BringPencils } from './bring-pencils.tsx';
 import { FitSwatches } from './fit-swatches.tsx';
 import { SwatchCards } from './cards/swatch-cards.tsx';
@@ -186,6 +187,7 @@ export function TrayScreen() {
           <Shopping trayId={trayId} pencils={pencils} />
           <SwatchCards {...{ trayId, pencils, shown, paper }} />
           <FromAChart trayId={trayId} paper={paper} />
+          <AddPencil trayId={trayId} pencils={pencils} />
           <BringPencils trayId={trayId} />
           <TakeAway name={tray?.name ?? 'tray'} pencils={pencils} />
         </aside>

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
-import { type Pencil, isHere } from '../../contracts/index.ts';
+import { type Pencil, type PencilWear, isHere } from '../../contracts/index.ts';
 import { WHEEL_PLACES } from '../../core/colour/index.ts';
-import { useTraysQuery, usePencilsQuery } from '../api/desk-api.ts';
+import { useTraysQuery, usePencilsQuery, useWearQuery } from '../api/desk-api.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { Section, Why } from '../parts/index.ts';
 import { pencilWorker } from '../workers/index.ts';
@@ -22,6 +22,7 @@ export function WhatIsMissing({
   const other = trays.find((tray) => tray.id !== trayId && tray.pencils > 0);
   const { data: elsewhere = [] } = usePencilsQuery(other?.id ?? '', { skip: !other });
   const use = usePaper(trayId, paper);
+  const { data: wear } = useWearQuery(trayId);
   const [missing, setMissing] = useState<Missing | null>(null);
   useEffect(() => {
     if (!use) return;
@@ -32,12 +33,17 @@ export function WhatIsMissing({
       .missing(
         here.map((pencil) => use.trayPencil(pencil)),
         lacking.map((pencil) => use.trayPencil(pencil)),
+        plannedOf(wear, lacking),
         use.paper,
       )
       .then((found) => wanted && setMissing(found));
     return () => void (wanted = false);
-  }, [pencils, elsewhere, use]);
+  }, [pencils, elsewhere, wear, use]);
   if (pencils.length === 0 || !missing) return null;
+  const planned = plannedOf(
+    wear,
+    pencils.filter((pencil) => !isHere(pencil)),
+  );
   const find = (id: string) => [...pencils, ...elsewhere].find((pencil) => pencil.id === id);
   const code = (id: string) => find(id)?.code ?? id;
   return (
@@ -67,15 +73,24 @@ export function WhatIsMissing({
         {missing.helpful.length > 0 && (
           <li>
             Of what is not here,{' '}
-            {missing.helpful.map(({ id }) => `${code(id)} ${find(id)?.name ?? ''}`.trim()).join(', ')} would help most.{' '}
+            {missing.helpful.map(({ id }) => `${code(id)} ${find(id)?.name ?? ''}`.trim()).join(', ')} would help most
+            {planned.size > 0 && ' with the sheets planned'}.{' '}
             <Why of="which helps most">
-              The pencil that brings this tray nearest, on average, to the colours of all pencils that are missing or
-              lie in
-              {other ? ` ${other.name}` : ' other trays'}, each at its best pressure.
+              {planned.size > 0
+                ? 'The pencil that brings this tray nearest to the colours that sheets are planned in and that are not here, by how much lead of each they take.'
+                : `The pencil that brings this tray nearest, on average, to the colours of all pencils that are missing or lie in ${other?.name ?? 'other trays'}, each at its best pressure.`}
             </Why>
           </li>
         )}
       </ul>
     </Section>
+  );
+}
+
+/** How much lead the sheets planned take of pencils that are not here, by id. */
+function plannedOf(wear: readonly PencilWear[] | undefined, lacking: readonly Pencil[]): ReadonlyMap<string, number> {
+  const ids = new Set(lacking.map(({ id }) => id));
+  return new Map(
+    (wear ?? []).flatMap(({ pencilId, lengthMm }) => (ids.has(pencilId) ? [[pencilId, lengthMm] as const] : [])),
   );
 }

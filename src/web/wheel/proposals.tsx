@@ -1,43 +1,29 @@
 import { isHere } from '../../contracts/index.ts';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Proposal } from '../../core/palette/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';
 import { stageAddress } from '../desk/stages.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
-import { type Job, pencilWorker, startJob } from '../workers/index.ts';
+import { pencilWorker, useJob } from '../workers/index.ts';
 import { summariseSheet } from '../../planning/index.ts';
-
-type Proposing =
-  | { state: 'idle' }
-  | { state: 'working'; share: number; doing: string }
-  | { state: 'refused'; sentence: string }
-  | { state: 'done'; proposals: Proposal[]; for: string };
 
 /** Palettes for the whole page from the pencils that are here, each with its reason. */
 export function Proposals() {
   const desk = useDesk();
   const { sheet, page, pencils } = desk;
   const { wheel, things } = sheet.plan;
-  const [now, setNow] = useState<Proposing>({ state: 'idle' });
-  const job = useRef<Job<Proposal[]> | null>(null);
+  const { now, start, cancel } = useJob<Proposal[]>(pencilWorker, 'looking at the tray');
+  const [proposedFor, setProposedFor] = useState('');
   const change = usePlanChange(sheet.id, 'wheel');
   const askedFor = `${Math.round(wheel.anchor)} ${wheel.scheme}`;
-  const propose = async () => {
+  const propose = () => {
     if (!page) return;
-    const here = pencils.filter(isHere).map((pencil) => desk.use.trayPencil(pencil));
+    const here = pencils.filter(isHere).map(desk.use.trayPencil);
     const summary = summariseSheet(sheet.plan, page);
-    setNow({ state: 'working', share: 0, doing: 'looking at the tray' });
-    const started = startJob(
-      pencilWorker,
-      (jobId, report) => pencilWorker.propose(jobId, summary, here, desk.use.paper, { ...wheel }, report),
-      (share, doing) => setNow((was) => (was.state === 'working' ? { state: 'working', share, doing } : was)),
-    );
-    job.current = started;
-    const outcome = await started.outcome;
-    if (outcome.kind === 'done') setNow({ state: 'done', proposals: outcome.value, for: askedFor });
-    else setNow(outcome.kind === 'refused' ? { state: 'refused', sentence: outcome.sentence } : { state: 'idle' });
+    setProposedFor(askedFor);
+    void start((jobId, report) => pencilWorker.propose(jobId, summary, here, desk.use.paper, { ...wheel }, report));
   };
   const take = (proposal: Proposal) =>
     void change(`take the palette “${proposal.name}”`, {
@@ -52,20 +38,18 @@ export function Proposals() {
       {unready}
       {!unready && now.state !== 'working' && (
         <Button
-          look={now.state === 'done' && now.for === askedFor ? 'plain' : 'strong'}
+          look={now.state === 'done' && proposedFor === askedFor ? 'plain' : 'strong'}
           className="w-full"
-          onClick={() => void propose()}
+          onClick={propose}
         >
           {now.state === 'done' ? 'Propose again' : `Propose palettes for ${things.length} things`}
         </Button>
       )}
-      {now.state === 'working' && (
-        <Progress share={now.share} doing={`${now.doing} …`} onCancel={() => job.current?.cancel()} />
-      )}
+      {now.state === 'working' && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}
       {now.state === 'refused' && <Notice kind="refused">{now.sentence}</Notice>}
       {now.state === 'done' && (
         <ul className="mt-2 grid gap-2">
-          {now.proposals.map((proposal) => (
+          {now.value.map((proposal) => (
             <ProposalCard key={proposal.name} proposal={proposal} onTake={() => take(proposal)} />
           ))}
         </ul>

@@ -178,12 +178,23 @@ const api = {
     });
   },
 
-  /** Holes and twins of a tray, and which pencil of others would help most with what the tray has not. */
-  missing(pencils: readonly TrayPencil[], others: readonly TrayPencil[], paper: Paper) {
+  /**
+   * Holes and twins of a tray, and which pencil of others would help most: with what is planned in pencils that are not
+   * here, by how much lead of each that takes, or with anything that others have.
+   */
+  missing(
+    pencils: readonly TrayPencil[],
+    others: readonly TrayPencil[],
+    planned: ReadonlyMap<string, number>,
+    paper: Paper,
+  ) {
     const lay = (some: readonly TrayPencil[]) => layTray(some, paper, solved(some));
     const [own, other] = [lay(pencils), lay(others)];
     const { hues, values, twice } = whatIsMissing(own);
-    const wanted = others.map((_, index) => ({ lab: labAt(other.labs.firm, index), weight: 1 }));
+    const wanted = others.map(({ id }, index) => ({
+      lab: labAt(other.labs.firm, index),
+      weight: planned.size > 0 ? (planned.get(id) ?? 0) : 1,
+    }));
     return {
       ...{ hues, values },
       twice: twice.map(({ a, b, deltaE }) => ({ a: pencils[a].id, b: pencils[b].id, deltaE })),
