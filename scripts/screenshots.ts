@@ -66,13 +66,27 @@ try {
       .first()
       .click();
   }
-  await page.getByText(/All pencils are fitted/).waitFor();
+  await page.getByText(/fitted to swatches on this paper/).waitFor();
+  await page.getByLabel('Name of the trial').fill('Dusk over yellow');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('region', { name: 'Kept trials' }).waitFor();
+  await page.getByText('“Dusk over yellow” is kept.').waitFor({ state: 'detached' });
   await shoot('trial-patch');
   await page.getByText('Stand-ins', { exact: true }).click();
   await page.getByRole('button', { name: 'Look for them' }).click();
   await page.getByText(/have nothing near/).waitFor({ timeout: 60_000 });
   await shoot('stand-ins');
   await page.getByText('Laid out', { exact: true }).click();
+  await page.getByRole('button', { name: 'Read one back' }).click();
+  await page.getByRole('button', { name: 'Photograph it' }).click();
+  const camera = page.getByRole('dialog', { name: 'Simulated camera' });
+  await camera.getByRole('button', { name: /^On the table/ }).click();
+  await page.getByRole('option', { name: /^Swatch card 1, as first laid/ }).click();
+  await camera.getByRole('button', { name: 'Photograph it', exact: true }).click();
+  await camera.getByRole('button', { name: 'Read it as a card' }).click();
+  await page.getByText(/patches read/).waitFor();
+  await shoot('swatch-card');
+  await page.getByRole('button', { name: 'Put it away' }).click();
   await page.getByRole('button', { name: 'Look at QS32' }).click();
   await page.getByText('apart on average').waitFor();
   await shoot('pencil');
