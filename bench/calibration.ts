@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { type Lab, deltaE2000, labOfHex } from '../src/core/colour/index.ts';
 import {
   type OverlayReading,
@@ -18,8 +19,13 @@ import {
   typicalPencil,
   whiteBook,
 } from '../src/core/laydown/index.ts';
+import { greyOfRgba } from '../src/core/lineart/index.ts';
+import { quietRun } from '../src/core/run/index.ts';
+import { straightened } from '../src/core/straighten/index.ts';
+import { CARD_MM, findCard, layOutCard, readCard } from '../src/core/swatch-card/index.ts';
 import { seededRandom } from '../src/core/random/index.ts';
 import { type DemoPencil, demoPencils } from '../src/demo/index.ts';
+import { simulatedCamera, swatchCard } from '../src/demo/devices/index.ts';
 import { layOverlay, layPatch, made, madePaper, readPatch } from '../src/demo/maker/index.ts';
 import { printTable } from './measure.ts';
 
@@ -40,6 +46,7 @@ export async function benchCalibration(): Promise<void> {
   await fittingOwn();
   for (const paper of [WHITE, CREAM]) await fittingMaker(paper);
   await beyondCard();
+  await photographedCards();
 }
 
 /** Pencils laid by the model itself and read with noise: how well laydown and scattering are found again. */
@@ -149,6 +156,44 @@ async function beyondCard(): Promise<void> {
     }
   }
   printTable('Pencils and papers that a fit did not see (deltaE, median)', rows);
+}
+
+/** Filled cards photographed under three lamps: whether they are found, how far off the patches are read, how long it takes. */
+async function photographedCards(): Promise<void> {
+  const rows = [];
+  for (const [first, count] of [
+    [0, 18],
+    [80, 12],
+    [140, 4],
+  ]) {
+    const own = demoPencils().slice(first, first + count);
+    const name = { card: 9, page: 0 };
+    for (const quality of ['good', 'middling', 'bad'] as const) {
+      const look = () => swatchCard(own, WHITE, name);
+      const camera = simulatedCamera(async () => [{ id: 'card', title: 'Card', says: '', look }]);
+      const { bytes } = await camera.shoot({ subject: 'card', quality, seed: 3 }, quietRun);
+      const { data, info } = await sharp(bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+      const photo = { width: info.width, height: info.height, data: new Uint8ClampedArray(data) };
+      const start = performance.now();
+      const quad = findCard(greyOfRgba(photo));
+      const flat = quad && (await straightened(photo, quad, { width: 6 * CARD_MM.width, height: 6 * CARD_MM.height }));
+      const read = flat ? readCard(flat, layOutCard(count, name), paperById(WHITE)) : [];
+      const ms = performance.now() - start;
+      const off = read.map(({ row, over, patch, on, lab }) => {
+        const layers = [row, ...(over === null ? [] : [over])].map((i) => ({ pencil: made(own[i]), patch }));
+        return deltaE2000(lab, layOverlay(layers, madePaper(WHITE), on));
+      });
+      const sorted = [...off].sort((a, b) => a - b);
+      rows.push({
+        ...{ pencils: count, lamp: quality, found: quad ? 'yes' : 'no', patches: read.length },
+        'off, median deltaE': sorted[sorted.length >> 1],
+        'off, nine of ten': sorted[Math.floor(0.9 * (sorted.length - 1))],
+        'doubted though well laid': read.filter(({ doubt }) => doubt).length,
+        ms,
+      });
+    }
+  }
+  printTable('Filled swatch cards, photographed and read', rows);
 }
 
 function declaredOf({ colour, type, opacity }: DemoPencil): ReadPencil['declared'] {

@@ -83,6 +83,45 @@ describe('trays', () => {
       await near.waitFor({ state: 'detached' });
     });
 
+    it('finds pencils by a place on the wheel, and by a colour taken out of a photo', async () => {
+      await choose('A place on the wheel', 'blue-green');
+      await page.getByRole('heading', { name: /blue-green|green-blue|teal|blue/ }).waitFor();
+      await page.getByRole('button', { name: 'Put the colour away' }).click();
+      await page.getByRole('button', { name: 'from a photo' }).click();
+      await page.getByRole('button', { name: 'Photograph it' }).click();
+      const camera = page.getByRole('dialog', { name: 'Simulated camera' });
+      await camera.getByRole('button', { name: /^On the table/ }).click();
+      await page.getByRole('option', { name: /^Practice strip, F-133/ }).click();
+      await camera.getByRole('button', { name: 'Photograph it', exact: true }).click();
+      await camera.getByRole('button', { name: 'Take a colour from it' }).click({ timeout: 30_000 });
+      const sample = page.getByRole('dialog', { name: 'A colour to look for' });
+      await sample.getByRole('application').press('ArrowDown');
+      await sample.getByRole('radio', { name: 'the colour' }).check();
+      await sample.getByRole('application').press('ArrowRight');
+      await sample.getByRole('button', { name: 'Take this colour' }).click();
+      await page.getByRole('button', { name: 'Put the colour away' }).waitFor();
+      await page
+        .getByRole('region', { name: 'What comes near' })
+        .getByText(/apart|nearer|same/)
+        .first()
+        .waitFor();
+      await page.getByRole('button', { name: 'Put the colour away' }).click();
+    });
+
+    it('takes a colour that an instrument read, typed as three numbers, and nothing else', async () => {
+      await page.getByRole('button', { name: 'from a photo' }).click();
+      const sample = page.getByRole('dialog', { name: 'A colour to look for' });
+      const typed = sample.getByLabel(/Or type L\* a\* b\*/);
+      await typed.fill('62 18');
+      expect(await sample.getByRole('button', { name: 'Take it' }).isDisabled()).to.equal(true);
+      await typed.fill('162 18 -9');
+      expect(await sample.getByRole('button', { name: 'Take it' }).isDisabled()).to.equal(true);
+      await typed.fill('62 18 -9');
+      await typed.press('Enter');
+      await sample.waitFor({ state: 'detached' });
+      await page.getByRole('button', { name: 'Put the colour away' }).click();
+    });
+
     it('says so when nothing fits, and keeps what was typed in its address', async () => {
       await page.getByLabel('Search pencils').fill('pink with stripes');
       await page.getByText('No pencil here fits that').waitFor();

@@ -12,7 +12,7 @@ const LEAST = 0.008;
 const MOST = 0.06;
 /** Share of its box that a ring and a disc fill, and how far off is taken for one. */
 const FILLS = { ring: (Math.PI / 4) * (1 - (MARK_MM.inner / MARK_MM.outer) ** 2), disc: Math.PI / 4 };
-const OFF = 0.09;
+const OFF = 0.13;
 /** How far a mark may be from round, and marks from alike, in perspective. */
 const ROUND = 1.7;
 const ALIKE = 1.8;

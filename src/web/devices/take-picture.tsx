@@ -1,9 +1,8 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useEffect, useRef, useState } from 'react';
 import { DPIS, type Quality, type ScanRequest } from '../../contracts/index.ts';
 import { useSubjectsQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { Button, Notice, Pick, Progress } from '../parts/index.ts';
+import { CardOver, Button, Notice, Pick, Progress } from '../parts/index.ts';
 import { QualityPanel } from './quality-panel.tsx';
 import { takePicture } from './take.ts';
 
@@ -77,68 +76,62 @@ export function TakePicture({
   };
 
   return (
-    <Dialog open onClose={onClose} className="relative z-40">
-      <div className="fixed inset-0 bg-black/45" aria-hidden />
-      <div className="fixed inset-0 flex items-center justify-center p-6">
-        <DialogPanel className="flex max-h-full w-full max-w-4xl flex-col overflow-y-auto bg-card p-6 shadow-xl">
-          <DialogTitle className="text-2xl">{words.title}</DialogTitle>
-          <p className="mt-1 max-w-2xl text-[0.95rem] text-soft">{words.says}</p>
-          <div className="mt-4 grid gap-6 md:grid-cols-[20rem_1fr]">
-            <div className="flex flex-col gap-3">
-              {error && <Notice kind="refused">{sentenceOf(error)}</Notice>}
-              {subjects?.length === 0 && <Notice>Nothing lies there. Put the demo back in Settings.</Notice>}
-              {subjects && subject && (
-                <Pick
-                  label={words.lies}
-                  value={subject}
-                  options={subjects.map(({ id, title, says }) => ({ value: id, label: title, says }))}
-                  onChange={setChosen}
-                />
-              )}
-              {kind === 'scanner' && (
-                <Pick
-                  label="Resolution"
-                  value={String(dpi)}
-                  options={DPIS.map((each) => ({ value: String(each), label: `${each} dpi` }))}
-                  onChange={(value) => setDpi(Number(value) as ScanRequest['dpi'])}
-                />
-              )}
-              <QualityPanel quality={quality} seed={seed} onQuality={setQuality} onSeed={setSeed} />
-              {taking.state === 'refused' && (
-                <Notice kind="refused" title="No picture was taken.">
-                  {taking.sentence}
-                </Notice>
-              )}
-              {taking.state === 'working' ? (
-                <Progress share={taking.share} doing={`${taking.doing} …`} onCancel={() => abort.current?.abort()} />
-              ) : (
-                <Button look={picture ? 'plain' : 'strong'} disabled={!subject} onClick={() => void take()}>
-                  {picture ? words.again : words.verb}
-                </Button>
-              )}
-            </div>
-            <div className="flex min-h-72 flex-col items-center justify-center bg-ground p-3">
-              {picture ? (
-                <img
-                  src={picture.url}
-                  alt={`What came back: ${picture.file.name}`}
-                  className="max-h-96 max-w-full shadow-md"
-                />
-              ) : (
-                <p className="text-center text-ink">The picture will lie here.</p>
-              )}
-            </div>
-          </div>
-          <div className="mt-5 flex items-center justify-end gap-3">
-            {picture && <p className="mr-auto text-[0.95rem] text-soft">{sizeOf(picture.file)} JPEG, simulated</p>}
-            <Button onClick={onClose}>Put it away</Button>
-            <Button look="strong" disabled={!picture} onClick={() => picture && onFile(picture.file)}>
-              {does}
+    <CardOver title={words.title} width="middling" onClose={onClose}>
+      <p className="mt-1 max-w-2xl text-[0.95rem] text-soft">{words.says}</p>
+      <div className="mt-4 grid gap-6 md:grid-cols-[20rem_1fr]">
+        <div className="flex flex-col gap-3">
+          {error && <Notice kind="refused">{sentenceOf(error)}</Notice>}
+          {subjects?.length === 0 && <Notice>Nothing lies there. Put the demo back in Settings.</Notice>}
+          {subjects && subject && (
+            <Pick
+              label={words.lies}
+              value={subject}
+              options={subjects.map(({ id, title, says }) => ({ value: id, label: title, says }))}
+              onChange={setChosen}
+            />
+          )}
+          {kind === 'scanner' && (
+            <Pick
+              label="Resolution"
+              value={String(dpi)}
+              options={DPIS.map((each) => ({ value: String(each), label: `${each} dpi` }))}
+              onChange={(value) => setDpi(Number(value) as ScanRequest['dpi'])}
+            />
+          )}
+          <QualityPanel quality={quality} seed={seed} onQuality={setQuality} onSeed={setSeed} />
+          {taking.state === 'refused' && (
+            <Notice kind="refused" title="No picture was taken.">
+              {taking.sentence}
+            </Notice>
+          )}
+          {taking.state === 'working' ? (
+            <Progress share={taking.share} doing={`${taking.doing} …`} onCancel={() => abort.current?.abort()} />
+          ) : (
+            <Button look={picture ? 'plain' : 'strong'} disabled={!subject} onClick={() => void take()}>
+              {picture ? words.again : words.verb}
             </Button>
-          </div>
-        </DialogPanel>
+          )}
+        </div>
+        <div className="flex min-h-72 flex-col items-center justify-center bg-ground p-3">
+          {picture ? (
+            <img
+              src={picture.url}
+              alt={`What came back: ${picture.file.name}`}
+              className="max-h-96 max-w-full shadow-md"
+            />
+          ) : (
+            <p className="text-center text-ink">The picture will lie here.</p>
+          )}
+        </div>
       </div>
-    </Dialog>
+      <div className="mt-5 flex items-center justify-end gap-3">
+        {picture && <p className="mr-auto text-[0.95rem] text-soft">{sizeOf(picture.file)} JPEG, simulated</p>}
+        <Button onClick={onClose}>Put it away</Button>
+        <Button look="strong" disabled={!picture} onClick={() => picture && onFile(picture.file)}>
+          {does}
+        </Button>
+      </div>
+    </CardOver>
   );
 }
 

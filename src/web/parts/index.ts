@@ -1,6 +1,7 @@
 /** parts: the few controls that every stage is built from. */
 export { BELIEF_WORDS, BeliefMark } from './belief-mark.tsx';
 export { Button } from './button.tsx';
+export { CardOver } from './card-over.tsx';
 export { ChooseFile } from './choose-file.tsx';
 export { Choice } from './choice.tsx';
 export { Pick } from './pick.tsx';

@@ -1,8 +1,7 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PointPx, type Quad, isConvexQuad } from '../../core/straighten/index.ts';
 import { FORMATS } from '../page/formats.ts';
-import { Button, Notice, Pick, Progress } from '../parts/index.ts';
+import { CardOver, Button, Notice, Pick, Progress } from '../parts/index.ts';
 import { type Job, photoWorker, startJob } from '../workers/index.ts';
 import { straightSize } from './straight-size.ts';
 import { type PrintedPage } from './choose-pdf-page.tsx';
@@ -65,68 +64,62 @@ export function Straighten({
     if (outcome.kind === 'done') onPage({ picture: outcome.value, ...mm });
   };
   return (
-    <Dialog open onClose={onClose} className="relative z-40">
-      <div className="fixed inset-0 bg-black/45" aria-hidden />
-      <div className="fixed inset-0 flex items-center justify-center p-6">
-        <DialogPanel className="flex max-h-full w-full max-w-5xl flex-col overflow-y-auto bg-card p-6 shadow-xl">
-          <DialogTitle className="text-2xl">Lay the page straight</DialogTitle>
-          <p className="mt-1 text-[0.95rem] text-soft">
-            The corners of the page were found. Move any that is off, by dragging it or with the arrow keys.
-          </p>
-          <div className="mt-4 flex gap-6">
-            <div
-              className="relative shrink-0 bg-ground"
-              style={{ width: photo.width * scale, height: photo.height * scale }}
-            >
-              <img src={url} alt="The photograph" className="absolute inset-0 h-full w-full" draggable={false} />
-              <svg className="absolute inset-0 h-full w-full" aria-hidden>
-                <polygon points={asPoints(quad, scale)} fill="none" stroke="#fff" strokeWidth={5} />
-                <polygon points={asPoints(quad, scale)} fill="none" stroke="#000" strokeWidth={2} />
-              </svg>
-              {quad.map((corner, k) => (
-                <Corner
-                  key={CORNERS[k]}
-                  name={CORNERS[k]}
-                  corner={corner}
-                  scale={scale}
-                  onMove={(to) => moveTo(k, to)}
-                  onActive={(on) => setActive(on ? k : null)}
-                />
-              ))}
-            </div>
-            <div className="flex min-w-64 flex-1 flex-col gap-3">
-              <Magnifier url={url} photo={photo} at={quad[active ?? 0]} name={CORNERS[active ?? 0]} />
-              <Pick
-                label="Shape of the page"
-                value={format}
-                options={[
-                  { value: AS_SEEN, label: 'as it looks', says: 'its sides as they are in the photo' },
-                  ...FORMATS.map(({ id, name, width, height }) => ({
-                    value: id as string,
-                    label: `${name}, ${width} × ${height} mm`,
-                  })),
-                ]}
-                onChange={setFormat}
-              />
-              {!fits && <Notice>These corners are not those of a page: they must go round it without a dent.</Notice>}
-              {fault && <Notice kind="refused">{fault}</Notice>}
-              {working && <Progress {...working} onCancel={() => job.current?.cancel()} />}
-              <div className="mt-auto grid gap-2">
-                <Button look="strong" disabled={!fits || working !== null} onClick={() => void straighten()}>
-                  Lay it straight
-                </Button>
-                <Button disabled={working !== null} onClick={onWhole}>
-                  Take the whole picture
-                </Button>
-                <Button look="bare" onClick={onClose}>
-                  Put it away
-                </Button>
-              </div>
-            </div>
+    <CardOver title="Lay the page straight" width="wide" onClose={onClose}>
+      <p className="mt-1 text-[0.95rem] text-soft">
+        The corners of the page were found. Move any that is off, by dragging it or with the arrow keys.
+      </p>
+      <div className="mt-4 flex gap-6">
+        <div
+          className="relative shrink-0 bg-ground"
+          style={{ width: photo.width * scale, height: photo.height * scale }}
+        >
+          <img src={url} alt="The photograph" className="absolute inset-0 h-full w-full" draggable={false} />
+          <svg className="absolute inset-0 h-full w-full" aria-hidden>
+            <polygon points={asPoints(quad, scale)} fill="none" stroke="#fff" strokeWidth={5} />
+            <polygon points={asPoints(quad, scale)} fill="none" stroke="#000" strokeWidth={2} />
+          </svg>
+          {quad.map((corner, k) => (
+            <Corner
+              key={CORNERS[k]}
+              name={CORNERS[k]}
+              corner={corner}
+              scale={scale}
+              onMove={(to) => moveTo(k, to)}
+              onActive={(on) => setActive(on ? k : null)}
+            />
+          ))}
+        </div>
+        <div className="flex min-w-64 flex-1 flex-col gap-3">
+          <Magnifier url={url} photo={photo} at={quad[active ?? 0]} name={CORNERS[active ?? 0]} />
+          <Pick
+            label="Shape of the page"
+            value={format}
+            options={[
+              { value: AS_SEEN, label: 'as it looks', says: 'its sides as they are in the photo' },
+              ...FORMATS.map(({ id, name, width, height }) => ({
+                value: id as string,
+                label: `${name}, ${width} × ${height} mm`,
+              })),
+            ]}
+            onChange={setFormat}
+          />
+          {!fits && <Notice>These corners are not those of a page: they must go round it without a dent.</Notice>}
+          {fault && <Notice kind="refused">{fault}</Notice>}
+          {working && <Progress {...working} onCancel={() => job.current?.cancel()} />}
+          <div className="mt-auto grid gap-2">
+            <Button look="strong" disabled={!fits || working !== null} onClick={() => void straighten()}>
+              Lay it straight
+            </Button>
+            <Button disabled={working !== null} onClick={onWhole}>
+              Take the whole picture
+            </Button>
+            <Button look="bare" onClick={onClose}>
+              Put it away
+            </Button>
           </div>
-        </DialogPanel>
+        </div>
       </div>
-    </Dialog>
+    </CardOver>
   );
 }
 

@@ -1,4 +1,3 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { nanoid } from 'nanoid';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
@@ -8,7 +7,7 @@ import { PENCIL_TYPES, paperById } from '../../core/laydown/index.ts';
 import { type ChartCell, type ChartGrid, masstoneOfPatch } from '../../core/tray/index.ts';
 import { useAddPencilsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { Button, Notice, Pick, Progress } from '../parts/index.ts';
+import { CardOver, Button, Notice, Pick, Progress } from '../parts/index.ts';
 import { photoWorker, useJob } from '../workers/index.ts';
 import { codesIn } from './codes-in.ts';
 
@@ -54,94 +53,88 @@ export function ReadChart(props: { trayId: string; paper: string; picture: Blob;
     onClose();
   };
   return (
-    <Dialog open onClose={onClose} className="relative z-40">
-      <div className="fixed inset-0 bg-black/45" aria-hidden />
-      <div className="fixed inset-0 flex items-center justify-center p-6">
-        <DialogPanel className="flex max-h-full w-full max-w-5xl flex-col overflow-y-auto bg-card p-6 shadow-xl">
-          <DialogTitle className="text-2xl">Read the chart</DialogTitle>
-          <div className="mt-3 grid gap-6 md:grid-cols-[auto_1fr]">
-            <div style={{ width: SIZE }}>
-              <div className="relative bg-ground">
-                <img src={url} alt="The chart" className="block w-full" draggable={false} />
-                {grid && <GridOver grid={grid} cells={now.state === 'done' ? now.value.cells : []} />}
-              </div>
-              {now.state === 'working' && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}
-              {now.state === 'refused' && <Notice kind="refused">{now.sentence}</Notice>}
-              <p className="mt-2 text-sm text-soft">
-                The square in the middle of each cell shows what was read, once the paper between the patches is taken
-                for {paperById(paper).name}.
-              </p>
-            </div>
-            <div className="grid content-start gap-2">
-              <div className="grid grid-cols-2 gap-2">
-                <Count name="Rows" value={rows} onChange={setRows} />
-                <Count name="Columns" value={columns} onChange={setColumns} />
-                {grid &&
-                  EDGES.map((edge) => (
-                    <label key={edge} className="text-[0.95rem]">
-                      <span className="text-soft">{edge} edge</span>
-                      <input
-                        type="range"
-                        min={0}
-                        max={1}
-                        step={0.005}
-                        value={grid[edge]}
-                        className="w-full accent-neutral-800"
-                        onChange={(event) => setEdges({ ...grid, [edge]: Number(event.target.value) })}
-                      />
-                    </label>
-                  ))}
-              </div>
-              <label className="text-[0.95rem]">
-                <span className="text-soft">Set</span>
-                <input value={set} maxLength={60} className={FIELD} onChange={(event) => setSet(event.target.value)} />
-              </label>
-              <div className="grid grid-cols-2 gap-2">
-                <Pick
-                  label="Type of all"
-                  value={type}
-                  options={PENCIL_TYPES.map((each) => ({ value: each.id, label: each.name }))}
-                  onChange={setType}
-                />
-                <Pick<PatchKind>
-                  label="How the patches were laid"
-                  value={patch}
-                  options={PATCHES.map((value) => ({
-                    value,
-                    label: value === 'full' ? 'laid full' : `laid ${value}`,
-                  }))}
-                  onChange={setPatch}
-                />
-              </div>
-              <label className="text-[0.95rem]">
-                <span className="text-soft">
-                  Codes, row by row, with spaces, commas or on lines; F-101 to F-136 stands for all between
-                </span>
-                <textarea
-                  value={codes}
-                  rows={4}
-                  spellCheck={false}
-                  className="w-full border border-edge bg-leaf p-2 font-figure text-sm"
-                  onChange={(event) => setCodes(event.target.value)}
-                />
-              </label>
-              <p role="status" className="text-[0.95rem]">
-                {now.state === 'done' && patches.length === 0
-                  ? 'No patch is seen on this paper. Set rows, columns and edges so that each cell holds one.'
-                  : `${patches.length} patches, ${list.length} codes.`}
-                {twice && ` ${twice} stands twice.`}
-              </p>
-              <div className="flex gap-2">
-                <Button look="strong" className="flex-1" disabled={!fits || isLoading} onClick={() => void put()}>
-                  Put {patches.length} pencils in this tray
-                </Button>
-                <Button onClick={onClose}>Put it away</Button>
-              </div>
-            </div>
+    <CardOver title="Read the chart" width="wide" onClose={onClose}>
+      <div className="mt-3 grid gap-6 md:grid-cols-[auto_1fr]">
+        <div style={{ width: SIZE }}>
+          <div className="relative bg-ground">
+            <img src={url} alt="The chart" className="block w-full" draggable={false} />
+            {grid && <GridOver grid={grid} cells={now.state === 'done' ? now.value.cells : []} />}
           </div>
-        </DialogPanel>
+          {now.state === 'working' && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}
+          {now.state === 'refused' && <Notice kind="refused">{now.sentence}</Notice>}
+          <p className="mt-2 text-sm text-soft">
+            The square in the middle of each cell shows what was read, once the paper between the patches is taken for{' '}
+            {paperById(paper).name}.
+          </p>
+        </div>
+        <div className="grid content-start gap-2">
+          <div className="grid grid-cols-2 gap-2">
+            <Count name="Rows" value={rows} onChange={setRows} />
+            <Count name="Columns" value={columns} onChange={setColumns} />
+            {grid &&
+              EDGES.map((edge) => (
+                <label key={edge} className="text-[0.95rem]">
+                  <span className="text-soft">{edge} edge</span>
+                  <input
+                    type="range"
+                    min={0}
+                    max={1}
+                    step={0.005}
+                    value={grid[edge]}
+                    className="w-full accent-neutral-800"
+                    onChange={(event) => setEdges({ ...grid, [edge]: Number(event.target.value) })}
+                  />
+                </label>
+              ))}
+          </div>
+          <label className="text-[0.95rem]">
+            <span className="text-soft">Set</span>
+            <input value={set} maxLength={60} className={FIELD} onChange={(event) => setSet(event.target.value)} />
+          </label>
+          <div className="grid grid-cols-2 gap-2">
+            <Pick
+              label="Type of all"
+              value={type}
+              options={PENCIL_TYPES.map((each) => ({ value: each.id, label: each.name }))}
+              onChange={setType}
+            />
+            <Pick<PatchKind>
+              label="How the patches were laid"
+              value={patch}
+              options={PATCHES.map((value) => ({
+                value,
+                label: value === 'full' ? 'laid full' : `laid ${value}`,
+              }))}
+              onChange={setPatch}
+            />
+          </div>
+          <label className="text-[0.95rem]">
+            <span className="text-soft">
+              Codes, row by row, with spaces, commas or on lines; F-101 to F-136 stands for all between
+            </span>
+            <textarea
+              value={codes}
+              rows={4}
+              spellCheck={false}
+              className="w-full border border-edge bg-leaf p-2 font-figure text-sm"
+              onChange={(event) => setCodes(event.target.value)}
+            />
+          </label>
+          <p role="status" className="text-[0.95rem]">
+            {now.state === 'done' && patches.length === 0
+              ? 'No patch is seen on this paper. Set rows, columns and edges so that each cell holds one.'
+              : `${patches.length} patches, ${list.length} codes.`}
+            {twice && ` ${twice} stands twice.`}
+          </p>
+          <div className="flex gap-2">
+            <Button look="strong" className="flex-1" disabled={!fits || isLoading} onClick={() => void put()}>
+              Put {patches.length} pencils in this tray
+            </Button>
+            <Button onClick={onClose}>Put it away</Button>
+          </div>
+        </div>
       </div>
-    </Dialog>
+    </CardOver>
   );
 }
 

@@ -1,11 +1,10 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { Camera } from 'lucide-react';
 import { type KeyboardEvent, useEffect, useState } from 'react';
 import { type Lab, hexOfLab, wordsFor } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type Place, type Sample } from '../../core/tray/index.ts';
 import { TakePicture } from '../devices/index.ts';
-import { Button, ChooseFile, Notice, Progress } from '../parts/index.ts';
+import { CardOver, Button, ChooseFile, Notice, Progress } from '../parts/index.ts';
 import { photoWorker, useJob } from '../workers/index.ts';
 
 /** How far a key moves a mark, as a share of the picture. */
@@ -36,35 +35,30 @@ export function SampleColour({ title, paper, onColour, onClose }: Props) {
   };
   useEffect(() => () => URL.revokeObjectURL(photo?.url ?? ''), [photo]);
   return (
-    <Dialog open onClose={onClose} className="relative z-40">
-      <div className="fixed inset-0 bg-black/45" aria-hidden />
-      <div className="fixed inset-0 flex items-center justify-center p-6">
-        <DialogPanel className="flex max-h-full w-full max-w-4xl flex-col overflow-y-auto bg-card p-6 shadow-xl">
-          <DialogTitle className="text-2xl">{title}</DialogTitle>
-          {photo ? (
-            <Pointing key={photo.url} photo={photo} {...{ paper, onColour, onClose }} />
-          ) : (
-            <div className="mt-3 grid max-w-md gap-3">
-              <p className="text-[0.95rem] text-soft">
-                A photo or scan with bare paper beside the colour. The paper is taken for {paperById(paper).name}, so
-                the lamp does not matter.
-              </p>
-              <ChooseFile label="A picture with the colour" accept="image/*" onFile={open} />
-              <Button onClick={() => setCamera(true)}>
-                <Camera size={16} /> Photograph it
-              </Button>
-              <TypedColour onColour={onColour} />
-              <Button className="justify-self-end" onClick={onClose}>
-                Put it away
-              </Button>
-            </div>
-          )}
-        </DialogPanel>
-      </div>
+    <CardOver title={title} width="middling" onClose={onClose}>
+      {photo ? (
+        <Pointing key={photo.url} photo={photo} {...{ paper, onColour, onClose }} />
+      ) : (
+        <div className="mt-3 grid max-w-md gap-3">
+          <p className="text-[0.95rem] text-soft">
+            A photo or scan with bare paper beside the colour. The paper is taken for {paperById(paper).name}, so the
+            lamp does not matter.
+          </p>
+          <ChooseFile label="A picture with the colour" accept="image/*" onFile={open} />
+          <Button onClick={() => setCamera(true)}>
+            <Camera size={16} /> Photograph it
+          </Button>
+          <TypedColour onColour={onColour} />
+          <Button className="justify-self-end" onClick={onClose}>
+            Put it away
+          </Button>
+        </div>
+      )}
+
       {camera && (
         <TakePicture kind="camera" does="Take a colour from it" onFile={open} onClose={() => setCamera(false)} />
       )}
-    </Dialog>
+    </CardOver>
   );
 }
 

@@ -1,4 +1,3 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -8,7 +7,7 @@ import { pagesOf } from '../../../core/swatch-card/index.ts';
 import { useAddCardMutation } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { usePaper } from '../../api/use-paper.ts';
-import { Button, Pick } from '../../parts/index.ts';
+import { CardOver, Button, Pick } from '../../parts/index.ts';
 import { PdfOf } from './pdf-of.tsx';
 
 type For = 'shown' | 'not measured' | 'here' | 'empty';
@@ -56,71 +55,65 @@ export function PrintCard({ trayId, pencils, shown, paper, onClose }: Props) {
   };
   const pages = (count: number) => `${pagesOf(count)} ${pagesOf(count) === 1 ? 'page' : 'pages'}`;
   return (
-    <Dialog open onClose={onClose} className="relative z-40">
-      <div className="fixed inset-0 bg-black/45" aria-hidden />
-      <div className="fixed inset-0 flex items-center justify-center p-6">
-        <DialogPanel className="w-full max-w-lg bg-card p-6 shadow-xl">
-          <DialogTitle className="text-2xl">Print a swatch card</DialogTitle>
-          <p className="mt-2 text-[0.95rem] text-soft">
-            A row a pencil: light, medium and firm, full strength, one laid over the next, and three over a dark bar
-            that tell how much it covers. Print it on {paperById(paper).name}, or on what comes nearest.
+    <CardOver title="Print a swatch card" width="narrow" onClose={onClose}>
+      <p className="mt-2 text-[0.95rem] text-soft">
+        A row a pencil: light, medium and firm, full strength, one laid over the next, and three over a dark bar that
+        tell how much it covers. Print it on {paperById(paper).name}, or on what comes nearest.
+      </p>
+      {made ? (
+        <>
+          <p role="status" className="mt-4">
+            Card {made.number} is ready, {pages(made.pencilIds.length + made.emptyRows)}. Its number stands on it in
+            boxes, so a picture says by itself which card it is.
           </p>
-          {made ? (
-            <>
-              <p role="status" className="mt-4">
-                Card {made.number} is ready, {pages(made.pencilIds.length + made.emptyRows)}. Its number stands on it in
-                boxes, so a picture says by itself which card it is.
-              </p>
-              <div className="mt-4 flex items-center justify-between gap-2">
-                <PdfOf trayId={trayId} cardId={made.id} number={made.number} />
-                <Button look="strong" onClick={onClose}>
-                  Done
-                </Button>
-              </div>
-            </>
-          ) : (
-            <>
-              <div className="mt-4 grid gap-2">
-                <Pick<For>
-                  label="Pencils on the card"
-                  value={wanted}
-                  options={[
-                    { value: 'shown', label: `the ${lists.shown.length} that the search shows` },
-                    { value: 'not measured', label: `the ${unmeasured.length} not measured on this paper` },
-                    { value: 'here', label: `all ${here.length} that are here` },
-                    { value: 'empty', label: 'none yet: empty rows to write codes on' },
-                  ]}
-                  onChange={setWanted}
+          <div className="mt-4 flex items-center justify-between gap-2">
+            <PdfOf trayId={trayId} cardId={made.id} number={made.number} />
+            <Button look="strong" onClick={onClose}>
+              Done
+            </Button>
+          </div>
+        </>
+      ) : (
+        <>
+          <div className="mt-4 grid gap-2">
+            <Pick<For>
+              label="Pencils on the card"
+              value={wanted}
+              options={[
+                { value: 'shown', label: `the ${lists.shown.length} that the search shows` },
+                { value: 'not measured', label: `the ${unmeasured.length} not measured on this paper` },
+                { value: 'here', label: `all ${here.length} that are here` },
+                { value: 'empty', label: 'none yet: empty rows to write codes on' },
+              ]}
+              onChange={setWanted}
+            />
+            {wanted === 'empty' && (
+              <label className="flex items-center gap-2 text-[0.95rem]">
+                Rows
+                <input
+                  type="number"
+                  min={1}
+                  max={200}
+                  value={emptyRows}
+                  className="h-10 w-24 border border-edge bg-leaf px-3"
+                  onChange={(event) =>
+                    setEmptyRows(Math.min(200, Math.max(1, Math.round(Number(event.target.value)) || 1)))
+                  }
                 />
-                {wanted === 'empty' && (
-                  <label className="flex items-center gap-2 text-[0.95rem]">
-                    Rows
-                    <input
-                      type="number"
-                      min={1}
-                      max={200}
-                      value={emptyRows}
-                      className="h-10 w-24 border border-edge bg-leaf px-3"
-                      onChange={(event) =>
-                        setEmptyRows(Math.min(200, Math.max(1, Math.round(Number(event.target.value)) || 1)))
-                      }
-                    />
-                  </label>
-                )}
-                <p className="text-[0.95rem] text-soft">
-                  {rows === 0 ? 'No pencil is among these.' : `${rows} rows on ${pages(rows)} of A4 or letter paper.`}
-                </p>
-              </div>
-              <div className="mt-4 flex justify-end gap-2">
-                <Button onClick={onClose}>Put it away</Button>
-                <Button look="strong" disabled={rows === 0 || isLoading} onClick={() => void make()}>
-                  Make the card
-                </Button>
-              </div>
-            </>
-          )}
-        </DialogPanel>
-      </div>
-    </Dialog>
+              </label>
+            )}
+            <p className="text-[0.95rem] text-soft">
+              {rows === 0 ? 'No pencil is among these.' : `${rows} rows on ${pages(rows)} of A4 or letter paper.`}
+            </p>
+          </div>
+          <div className="mt-4 flex justify-end gap-2">
+            <Button onClick={onClose}>Put it away</Button>
+            <Button look="strong" disabled={rows === 0 || isLoading} onClick={() => void make()}>
+              Make the card
+            </Button>
+          </div>
+        </>
+      )}
+    </CardOver>
   );
 }

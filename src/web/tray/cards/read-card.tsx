@@ -1,4 +1,3 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { Camera, ScanLine } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useEffect, useMemo, useState } from 'react';
@@ -9,7 +8,7 @@ import { CARD_MM, type CardName, type CardReading, ROWS_ON_A_PAGE, pagesOf } fro
 import { useAddReadingsMutation } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { TakePicture } from '../../devices/index.ts';
-import { Button, ChooseFile, Notice, Pick, Progress } from '../../parts/index.ts';
+import { CardOver, Button, ChooseFile, Notice, Pick, Progress } from '../../parts/index.ts';
 import { photoWorker, useJob } from '../../workers/index.ts';
 import { codesIn } from '../codes-in.ts';
 import { useFit } from '../use-fit.ts';
@@ -38,44 +37,39 @@ export function ReadCard({ trayId, pencils, cards, onClose }: Props) {
     if (card) setFound(card);
   };
   return (
-    <Dialog open onClose={onClose} className="relative z-40">
-      <div className="fixed inset-0 bg-black/45" aria-hidden />
-      <div className="fixed inset-0 flex items-center justify-center p-6">
-        <DialogPanel className="flex max-h-full w-full max-w-5xl flex-col overflow-y-auto bg-card p-6 shadow-xl">
-          <DialogTitle className="text-2xl">Read a swatch card</DialogTitle>
-          {found ? (
-            <Patches
-              {...{ trayId, pencils, cards, found, onClose }}
-              onAnother={() => {
-                setFound(null);
-              }}
-            />
-          ) : (
-            <div className="mt-3 grid max-w-lg gap-3">
-              <p className="text-[0.95rem] text-soft">
-                All four round marks must lie in the picture. Which way round it lies, and what lamp it lies under, does
-                not matter; shadows of hands do.
-              </p>
-              <ChooseFile label="A picture of a swatch card" accept="image/*" onFile={(file) => void look(file)} />
-              <div className="flex gap-2">
-                <Button className="flex-1" onClick={() => setDevice('camera')}>
-                  <Camera size={16} /> Photograph it
-                </Button>
-                <Button className="flex-1" onClick={() => setDevice('scanner')}>
-                  <ScanLine size={16} /> Scan it
-                </Button>
-              </div>
-              {looking.now.state === 'working' && (
-                <Progress share={looking.now.share} doing={`${looking.now.doing} …`} onCancel={looking.cancel} />
-              )}
-              {looking.now.state === 'refused' && <Notice kind="refused">{looking.now.sentence}</Notice>}
-              <Button className="justify-self-end" onClick={onClose}>
-                Put it away
-              </Button>
-            </div>
+    <CardOver title="Read a swatch card" width="wide" onClose={onClose}>
+      {found ? (
+        <Patches
+          {...{ trayId, pencils, cards, found, onClose }}
+          onAnother={() => {
+            setFound(null);
+          }}
+        />
+      ) : (
+        <div className="mt-3 grid max-w-lg gap-3">
+          <p className="text-[0.95rem] text-soft">
+            All four round marks must lie in the picture. Which way round it lies, and what lamp it lies under, does not
+            matter; shadows of hands do.
+          </p>
+          <ChooseFile label="A picture of a swatch card" accept="image/*" onFile={(file) => void look(file)} />
+          <div className="flex gap-2">
+            <Button className="flex-1" onClick={() => setDevice('camera')}>
+              <Camera size={16} /> Photograph it
+            </Button>
+            <Button className="flex-1" onClick={() => setDevice('scanner')}>
+              <ScanLine size={16} /> Scan it
+            </Button>
+          </div>
+          {looking.now.state === 'working' && (
+            <Progress share={looking.now.share} doing={`${looking.now.doing} …`} onCancel={looking.cancel} />
           )}
-        </DialogPanel>
-      </div>
+          {looking.now.state === 'refused' && <Notice kind="refused">{looking.now.sentence}</Notice>}
+          <Button className="justify-self-end" onClick={onClose}>
+            Put it away
+          </Button>
+        </div>
+      )}
+
       {device && (
         <TakePicture
           kind={device}
@@ -84,7 +78,7 @@ export function ReadCard({ trayId, pencils, cards, onClose }: Props) {
           onClose={() => setDevice(null)}
         />
       )}
-    </Dialog>
+    </CardOver>
   );
 }
 

@@ -227,11 +227,12 @@ function KeepTrial({ trayId, paper, steps }: { trayId: string; paper: string; st
 function howSure(steps: readonly Step[], pencils: readonly Pencil[], use: PaperInUse): string {
   const ids = new Set(steps.flatMap((step) => ('pencil' in step ? [step.pencil] : [])));
   const own = pencils.filter(({ id }) => ids.has(id));
-  const belief = beliefOfAll(own.map(use.beliefIn));
+  const beliefs = own.map(use.beliefIn);
+  const belief = beliefOfAll(beliefs);
   if (!belief) return '';
-  const words =
-    own.length === 1 ? BELIEF_WORDS[belief.ground] : `the least sure of them is ${BELIEF_WORDS[belief.ground]}`;
-  return `What comes out may lie about ${belief.apart.toFixed(1)} from this: ${words}.`;
+  const alike = beliefs.every(({ ground }) => ground === belief.ground);
+  const which = own.length === 1 ? 'it is' : alike ? 'all are' : 'the least sure of them is';
+  return `What comes out may lie about ${belief.apart.toFixed(1)} from this: ${which} ${BELIEF_WORDS[belief.ground]}.`;
 }
 
 function plain({ key: _key, ...step }: Step): TrialStep {
