@@ -100,11 +100,7 @@ describe('trays', () => {
       await sample.getByRole('application').press('ArrowRight');
       await sample.getByRole('button', { name: 'Take this colour' }).click();
       await page.getByRole('button', { name: 'Put the colour away' }).waitFor();
-      await page
-        .getByRole('region', { name: 'What comes near' })
-        .getByText(/apart|nearer|same/)
-        .first()
-        .waitFor();
+      await page.getByRole('region', { name: 'What comes near' }).getByRole('listitem').first().waitFor();
       await page.getByRole('button', { name: 'Put the colour away' }).click();
     });
 
