@@ -33,5 +33,6 @@ export {
   handFromTrials,
   pencilFromTrial,
   predictedPatch,
+  sureDifference,
   typicalPencil,
 } from './calibration/index.ts';

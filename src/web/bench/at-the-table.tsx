@@ -10,7 +10,16 @@ import { useDesk } from '../desk/desk-context.ts';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { usePreview, useZoneVeil } from '../desk/use-preview.ts';
 import { PinnedBeside } from '../references/index.ts';
-import { Button, Laydown, PointMark, PressureMark, StrokeMark, ZoneBar, zoneWords } from '../parts/index.ts';
+import {
+  BeliefMark,
+  Button,
+  Laydown,
+  PointMark,
+  PressureMark,
+  StrokeMark,
+  ZoneBar,
+  zoneWords,
+} from '../parts/index.ts';
 import { about } from './about.ts';
 import { useAwake } from './use-awake.ts';
 import { useLaidByDone } from './use-laid-by-done.ts';
@@ -92,7 +101,9 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
                 <div className="font-figure text-6xl leading-none font-bold" data-testid="step-code">
                   {pencil?.code}
                 </div>
-                <div className="mt-1.5 text-lg">{pencil?.name}</div>
+                <div className="mt-1.5 flex items-center gap-2 text-lg">
+                  {pencil?.name} {present && <BeliefMark belief={use.beliefIn(present)} />}
+                </div>
               </div>
             </div>
             <h1 className="mt-4 text-3xl">{nameOf.get(step.thingId)}</h1>

@@ -4,6 +4,7 @@ import { SCHOOLS, schoolById } from '../../core/recipe/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { showUpTo } from '../desk/at-the-desk.ts';
+import { bodyColour } from '../desk/body-colour.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { useChosen } from '../desk/use-chosen.ts';
 import { Frame } from '../desk/frame.tsx';
@@ -17,7 +18,8 @@ import { ThingLayers } from './thing-layers.tsx';
 
 /** The Layers stage: how each thing is built from its family, layer by layer, and what will come out. */
 export function LayersStage() {
-  const { sheet, recipes, pencilById } = useDesk();
+  const desk = useDesk();
+  const { sheet, recipes } = desk;
   const { things, layers, page } = sheet.plan;
   const change = usePlanChange(sheet.id, 'layers');
   const dispatch = useAppDispatch();
@@ -84,7 +86,7 @@ export function LayersStage() {
                         <span
                           key={layer.id}
                           className="h-4 w-3"
-                          style={{ background: pencilById.get(layer.pencil)?.colour }}
+                          style={{ background: bodyColour(desk, layer.pencil) }}
                         />
                       ))}
                     </span>

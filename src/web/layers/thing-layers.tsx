@@ -7,6 +7,7 @@ import { type Finding, type Layer, type LayerEdit, type Recipe, SCHOOLS, schoolB
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import {
+  BeliefMark,
   Laydown,
   Notice,
   Pick,
@@ -121,7 +122,9 @@ function LayerRow({ layer, number, toothLeft, onEdit }: RowProps) {
       <div className="flex items-center gap-2">
         <span className="w-4 font-figure text-sm text-soft">{number}</span>
         {pencil && <Laydown pencil={pencil} use={use} width={46} height={26} />}
-        <span className="w-14 font-figure font-bold">{pencil?.code}</span>
+        <span className="w-18 font-figure font-bold whitespace-nowrap">
+          {pencil?.code} {pencil && <BeliefMark belief={use.beliefIn(pencil)} />}
+        </span>
         <PressureMark pressure={layer.pressure} size={36} />
         <StrokeMark stroke={layer.stroke} size={34} />
         <PointMark point={layer.point} size={34} />

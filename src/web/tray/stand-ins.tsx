@@ -6,7 +6,7 @@ import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { type Closeness } from '../../core/tray/index.ts';
 import { type PaperInUse } from '../../planning/index.ts';
 import { usePaper } from '../api/use-paper.ts';
-import { Button, Laydown, Notice, Pick, Progress } from '../parts/index.ts';
+import { BeliefMark, Button, Laydown, Notice, Pick, Progress } from '../parts/index.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';
 import { saveText } from './save-text.ts';
 
@@ -132,7 +132,8 @@ function PencilCell({ pencil, use }: { pencil: Pencil; use: PaperInUse | null })
       <span className="flex items-center gap-2">
         <Laydown pencil={pencil} use={use} width={64} height={28} />
         <span>
-          <span className="font-figure font-bold">{pencil.code}</span> {pencil.name}
+          <span className="font-figure font-bold">{pencil.code}</span>{' '}
+          {use && <BeliefMark belief={use.beliefIn(pencil)} />} {pencil.name}
         </span>
       </span>
     </td>

@@ -56,6 +56,10 @@ export function WhatComesNear({
     const pencil = codeOf(id);
     return pencil ? `${pencil.code} ${pencil.ownName || pencil.name}`.trim() : id;
   };
+  // How sure the colours found are, and whether any lies nearer than that.
+  const sureOf = (singles: Found['singles']) =>
+    Math.max(...singles.map(({ id }) => (codeOf(id) && use ? use.beliefIn(codeOf(id)!).apart : 0)));
+  const finer = (singles: Found['singles']) => singles.some(({ deltaE }) => deltaE < sureOf(singles));
   return (
     <section aria-label="What comes near" className="mt-4">
       <h3 className="mb-1.5 text-[1.02rem]">What comes near</h3>
@@ -93,6 +97,11 @@ export function WhatComesNear({
             />
           ))}
         </ul>
+      )}
+      {found && use && finer(found.near.singles) && (
+        <p className="mt-1.5 text-[0.9rem] text-soft">
+          Differences below about {sureOf(found.near.singles).toFixed(0)} are finer than these colours are known.
+        </p>
       )}
       {found && found.near.layerings.length > 0 && (
         <>

@@ -1,17 +1,20 @@
 import clsx from 'clsx';
 import { useMemo } from 'react';
-import { type Thing, isHere } from '../../contracts/index.ts';
+import { type Pencil, type Thing, isHere } from '../../contracts/index.ts';
 import { deltaE2000 } from '../../core/colour/index.ts';
+import { sureDifference } from '../../core/laydown/index.ts';
 import { type Role, ROLES } from '../../core/recipe/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { chooseThing } from '../desk/at-the-desk.ts';
+import { bodyColour } from '../desk/body-colour.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Laydown, Pick, Section } from '../parts/index.ts';
 
 /** Each thing with its family; the chosen one's pencils can be swapped. */
 export function Families() {
-  const { sheet, pencilById } = useDesk();
+  const desk = useDesk();
+  const { sheet, pencilById } = desk;
   const dispatch = useAppDispatch();
   const thingId = useAppSelector((state) => state.atTheDesk.thingId);
   const { things, families } = sheet.plan;
@@ -35,10 +38,7 @@ export function Families() {
                   <span className="flex gap-1.5 font-figure text-[0.8rem]">
                     {ROLES.map((role) => (
                       <span key={role} className="flex flex-col items-center leading-none">
-                        <span
-                          className="mb-0.5 h-3 w-11"
-                          style={{ background: pencilById.get(family[role])?.colour ?? 'none' }}
-                        />
+                        <span className="mb-0.5 h-3 w-11" style={{ background: bodyColour(desk, family[role]) }} />
                         {pencilById.get(family[role])?.code ?? 'gone'}
                       </span>
                     ))}
@@ -89,6 +89,8 @@ function PencilPick({ label, value, onChange }: { label: string; value: string; 
   const { use, pencils, laid } = useDesk();
   const options = useMemo(() => {
     const present = laid.get(value)?.body;
+    const own = pencils.find(({ id }) => id === value);
+    const sure = (pencil: Pencil) => (own ? sureDifference(use.beliefIn(own), use.beliefIn(pencil)) : 0);
     const away = (id: string) => (present && laid.has(id) ? deltaE2000(present, laid.get(id)!.body) : 0);
     return pencils
       .filter((pencil) => isHere(pencil) || pencil.id === value)
@@ -103,8 +105,15 @@ function PencilPick({ label, value, onChange }: { label: string; value: string; 
             <span className="truncate text-sm">{pencil.ownName || pencil.name}</span>
           </span>
         ),
-        says: present && pencil.id !== value ? `colour difference ${away.toFixed(1)}` : undefined,
+        says: present && pencil.id !== value ? differenceWords(away, sure(pencil)) : undefined,
       }));
   }, [value, pencils, laid, use]);
   return <Pick label={label} value={value} options={options} onChange={onChange} />;
+}
+
+/** A difference, or that it is finer than the two colours are known. */
+function differenceWords(away: number, sure: number): string {
+  return away > sure
+    ? `colour difference ${away.toFixed(1)}`
+    : `too near to be told for sure: both are known to about ±${sure.toFixed(0)}`;
 }

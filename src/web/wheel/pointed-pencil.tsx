@@ -1,6 +1,6 @@
 import { placeAt, wordsFor } from '../../core/colour/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Laydown } from '../parts/index.ts';
+import { BELIEF_WORDS, Laydown } from '../parts/index.ts';
 
 /** The pencil pointed at on the wheel, or how to read the wheel. */
 export function PointedPencil({ pencilId }: { pencilId: string | null }) {
@@ -20,6 +20,7 @@ export function PointedPencil({ pencilId }: { pencilId: string | null }) {
       </div>
     );
   }
+  const belief = use.beliefIn(pencil);
   return (
     <div className="max-xl:hidden">
       <Laydown pencil={pencil} use={use} width={240} height={76} />
@@ -29,7 +30,7 @@ export function PointedPencil({ pencilId }: { pencilId: string | null }) {
       </p>
       <p className="text-[0.95rem] text-soft">
         {wordsFor(on.body)}, L* {on.body[0].toFixed(0)}, nearest {placeAt(on.wheelAngle).name}. From{' '}
-        {pencil.set || 'no set'}; its colour is as declared, not measured.
+        {pencil.set || 'no set'}; {BELIEF_WORDS[belief.ground]}, about ±{belief.apart.toFixed(1)}.
       </p>
     </div>
   );

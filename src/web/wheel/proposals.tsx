@@ -1,8 +1,10 @@
 import { isHere } from '../../contracts/index.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { beliefOfAll } from '../../core/laydown/index.ts';
 import { type Proposal } from '../../core/palette/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
+import { bodyColour } from '../desk/body-colour.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';
 import { stageAddress } from '../desk/stages.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
@@ -86,7 +88,11 @@ function whyNot({ sheet, page, pencils }: Desk) {
 }
 
 function ProposalCard({ proposal, onTake }: { proposal: Proposal; onTake(): void }) {
-  const { sheet, page, pencilById } = useDesk();
+  const desk = useDesk();
+  const { sheet, page, pencilById, use } = desk;
+  const used = new Set(proposal.parts.flatMap(({ family }) => Object.values(family)));
+  const beliefs = [...used].flatMap((id) => pencilById.get(id) ?? []).map(use.beliefIn);
+  const sure = beliefOfAll(beliefs)?.apart ?? 0;
   const area = new Map(
     sheet.plan.things.map((thing) => [
       thing.id,
@@ -99,7 +105,10 @@ function ProposalCard({ proposal, onTake }: { proposal: Proposal; onTake(): void
       <div className="flex items-baseline justify-between">
         <h3 className="text-base">{proposal.name}</h3>
         <span className="text-sm text-soft">
-          {proposal.pencils} pencils <Why of={`palette ${proposal.name}`}>{proposal.reason}</Why>
+          {proposal.pencils} pencils{' '}
+          <Why of={`palette ${proposal.name}`}>
+            {proposal.reason} The colours of its pencils are known to about ±{sure.toFixed(0)}.
+          </Why>
         </span>
       </div>
       <div className="my-1.5 flex h-7 gap-px bg-ground p-1" aria-hidden>
@@ -110,7 +119,7 @@ function ProposalCard({ proposal, onTake }: { proposal: Proposal; onTake(): void
               key={part.thingId}
               style={{
                 flexGrow: Math.sqrt(area.get(part.thingId) ?? 1),
-                background: pencilById.get(part.family.mid)?.colour,
+                background: bodyColour(desk, part.family.mid),
               }}
             />
           ))}

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { WHEEL_PLACES, placeAt, turn } from '../../core/colour/index.ts';
+import { WHEEL_PLACES, hexOfLab, placeAt, turn } from '../../core/colour/index.ts';
 import { type Paper } from '../../core/laydown/index.ts';
 import { HUB, RIM_CHROMA } from '../../core/preview/index.ts';
 import type { Pencil } from '../../contracts/index.ts';
@@ -90,7 +90,7 @@ export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onP
               data-pencil={pencil.code}
             >
               <title>{`${pencil.code} ${pencil.ownName || pencil.name}`}</title>
-              <circle cx={x} cy={y} r={playing ? 3.4 : 2.1} fill={pencil.colour} stroke="#fff" strokeWidth="1.5" />
+              <circle cx={x} cy={y} r={playing ? 3.4 : 2.1} fill={hexOfLab(on.body)} stroke="#fff" strokeWidth="1.5" />
               <circle cx={x} cy={y} r={playing ? 4.1 : 2.8} fill="none" stroke="#000" strokeWidth={playing ? 1 : 0.5} />
             </g>
           );

@@ -31,6 +31,14 @@ export function beliefOn(ground: BeliefGround, apart = 0): Belief {
 }
 
 /**
+ * The least difference between two colours that is sure, CIEDE2000: both may be off, each its own way. Less than this no
+ * reason should be made of.
+ */
+export function sureDifference(a: Belief, b: Belief): number {
+  return Math.hypot(a.apart, b.apart);
+}
+
+/**
  * What a prediction from several pencils rests on: the least sure of their grounds, and their errors' root mean square.
  * @returns null for none
  */

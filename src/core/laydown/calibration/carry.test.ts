@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { paperById, whiteBook } from '../index.ts';
-import { BELIEFS, type PaperFit, beliefOfAll, beliefOn, carriedFit, typicalPencil } from './index.ts';
+import { BELIEFS, type PaperFit, beliefOfAll, beliefOn, carriedFit, sureDifference, typicalPencil } from './index.ts';
 
 const found: PaperFit = { rough: 0.5, tooth: 1.1, spread: 0.7, hand: { light: 0.6, firm: 0.9 }, slope: 0.5 };
 
@@ -52,5 +52,11 @@ describe('what a colour rests on', () => {
       }),
     );
     expect(beliefOfAll([])).to.equal(null);
+  });
+
+  it('makes a small difference unsure: two declared colours less than ones fitted', () => {
+    const [declared, fitted] = [beliefOn('declared'), beliefOn('fitted')];
+    expect(sureDifference(declared, declared)).to.be.above(sureDifference(fitted, declared));
+    expect(sureDifference(fitted, fitted)).to.be.closeTo(Math.SQRT2, 1e-9);
   });
 });

@@ -12,4 +12,4 @@ export {
 } from './fit-card.ts';
 export { type TrialReading, handFromTrials, pencilFromTrial } from './fit-trials.ts';
 export { type TypicalPencil, carriedFit, typicalPencil } from './carry.ts';
-export { BELIEFS, type Belief, type BeliefGround, beliefOfAll, beliefOn } from './belief.ts';
+export { BELIEFS, type Belief, type BeliefGround, beliefOfAll, beliefOn, sureDifference } from './belief.ts';

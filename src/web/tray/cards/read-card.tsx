@@ -88,7 +88,7 @@ function Patches(props: Omit<Props, 'onClose'> & { found: FoundCard; onClose(): 
   const url = useMemo(() => URL.createObjectURL(found.picture), [found.picture]);
   useEffect(() => () => URL.revokeObjectURL(url), [url]);
   const pages = pagesIn(cards);
-  const named = pages.find(({ card, page }) => card.number === found.name?.card && page === found.name.page);
+  const named = pages.findLast(({ card, page }) => card.number === found.name?.card && page === found.name.page);
   const [pageId, setPageId] = useState((named ?? pages.at(-1)!).id);
   const { card, page } = pages.find(({ id }) => id === pageId)!;
   const [codes, setCodes] = useState('');

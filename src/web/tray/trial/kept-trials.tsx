@@ -55,14 +55,18 @@ function KeptTrial({ trial, trayId, pencils, paper, use, onLay }: Props & { tria
     toast(`“${trial.title}” is put away.`, { action: { label: 'Bring it back', onClick: () => void keepIt({}) } });
   };
   const used = [...new Set(trial.steps.flatMap((step) => ('pencil' in step ? [step.pencil] : [])))];
+  const told = (refused: unknown) => {
+    toast.error(refused instanceof Error ? refused.message : sentenceOf(refused));
+  };
   const learn = async (from: string) => {
     try {
-      await teach(trial as SeenTrial, from === 'hand' ? 'hand' : { pencil: from });
-      toast(
-        `Learnt from “${trial.title}”: what is foretold of ${from === 'hand' ? 'your hand' : codeOf(from)} is new.`,
-      );
+      const takeBack = await teach(trial as SeenTrial, from === 'hand' ? 'hand' : { pencil: from });
+      const what = from === 'hand' ? 'your hand' : codeOf(from);
+      toast(`Learnt from “${trial.title}”: what is foretold of ${what} is new.`, {
+        action: { label: 'Take it back', onClick: () => void takeBack().catch(told) },
+      });
     } catch (refused) {
-      toast.error(refused instanceof Error ? refused.message : sentenceOf(refused));
+      told(refused);
     }
   };
   const off = foretold && trial.seen ? deltaE2000(foretold, trial.seen) : null;

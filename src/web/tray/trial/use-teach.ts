@@ -13,9 +13,12 @@ export type SeenTrial = TrialPatch & { seen: NonNullable<TrialPatch['seen']> };
 export function useTeach(trayId: string, paper: string, pencils: readonly Pencil[], use: PaperInUse | null) {
   const [store] = useStoreFitMutation();
   const [keep] = useKeepTrialMutation();
-  /** @throws Error with a sentence where nothing could be learnt, or what the server said */
-  return async (trial: SeenTrial, of: 'hand' | { pencil: string }): Promise<void> => {
-    if (!use) return;
+  /**
+   * @returns what takes it back
+   * @throws Error with a sentence where nothing could be learnt, or what the server said
+   */
+  return async (trial: SeenTrial, of: 'hand' | { pencil: string }): Promise<() => Promise<void>> => {
+    if (!use) throw new Error('The tray is still being looked at. Try again in a moment.');
     const here = use.carried ? null : use.fit;
     const before = { fit: use.found, learnt: here?.learnt ?? {}, pencils: here?.pencils ?? [] };
     const used = trial.steps.flatMap((step) => ('pencil' in step ? [step.pencil] : []));
@@ -41,6 +44,10 @@ export function useTeach(trayId: string, paper: string, pencils: readonly Pencil
     }
     const { trayId: _tray, origin: _origin, at: _at, ...content } = trial;
     await keep({ trayId, trial: { ...content, taught: of } }).unwrap();
+    return async () => {
+      await store({ trayId, paper, fit: before }).unwrap();
+      await keep({ trayId, trial: content }).unwrap();
+    };
   };
 }
 
