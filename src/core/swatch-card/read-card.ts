@@ -1,5 +1,5 @@
 import { type Lab, codeOf, deltaE2000, labOfHex, labOfRgb, lightOf, rgbOfLab } from '../colour/index.ts';
-import { type Paper } from '../laydown/index.ts';
+import { type Paper, type Patch } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import {
   CARD_MM,
@@ -33,8 +33,11 @@ const ASTRAY = { least: 4, times: 3 };
 const TOO_MANY_ASTRAY = 0.15;
 /** A patch whose blocks differ so much, CIEDE2000, was laid unevenly. */
 const UNEVEN = 4.5;
-/** A patch that differs less than this from the bare card, CIEDE2000 and beside its pencil's strongest, was not laid. */
-const BARE = { least: 0.9, share: 0.12 };
+/**
+ * A patch was not laid if it differs from the bare card by less than so much, CIEDE2000, or than so much of what a lighter
+ * patch of its pencil differs; but never where the pencil's strongest hardly shows itself.
+ */
+const BARE = { least: 0.9, beside: 0.4, share: 0.3, shows: 3 };
 /** Paper reflects more than this of a picture's light, or it is no paper. */
 const DARK = 0.04;
 /** A picture's tones are bent back by so much at most: printed greys are only as good as the printer. */
@@ -90,16 +93,20 @@ export function readCard(image: RgbaImage, layout: CardLayout, paper: Paper): Ca
   return read.map(({ fromBare, ...cell }) => {
     const row = read.filter((other) => other.row === cell.row && other.on === cell.on && other.over === null);
     const most = Math.max(...row.map((other) => other.fromBare));
-    return { ...cell, doubt: doubtOf(cell, fromBare, most) };
+    const lighter = row.filter(({ patch }) => HARDNESS.indexOf(patch) < HARDNESS.indexOf(cell.patch));
+    const least = Math.max(BARE.least, BARE.beside * Math.max(0, ...lighter.map((other) => other.fromBare)));
+    return { ...cell, doubt: doubtOf(cell, fromBare, most < BARE.shows ? 0 : Math.min(least, BARE.share * most)) };
   });
 }
 
+const HARDNESS: readonly Patch[] = ['light', 'medium', 'firm', 'full'];
+
 /**
  * @param fromBare how far a patch lies from what it lies on, CIEDE2000
- * @param most the same of the strongest patch of its pencil there: one that hardly shows at all cannot be told from bare
+ * @param least how far it lies at least if it was laid
  */
-function doubtOf({ spread, astray }: { spread: number; astray: number }, fromBare: number, most: number) {
-  if (fromBare < Math.min(BARE.least, BARE.share * most)) return 'not laid';
+function doubtOf({ spread, astray }: { spread: number; astray: number }, fromBare: number, least: number) {
+  if (fromBare < least) return 'not laid';
   if (astray > TOO_MANY_ASTRAY) return 'spoilt in part';
   return spread > UNEVEN ? 'uneven' : null;
 }

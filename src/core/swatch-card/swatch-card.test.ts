@@ -97,12 +97,24 @@ async function laidStraight(photo: RgbaImage): Promise<RgbaImage> {
   return straightened(photo, quad, { width: CARD_MM.width * PX, height: CARD_MM.height * PX });
 }
 
-function someColours(count: number): Lab[] {
+/** How much of a pencil's full colour its patches show. */
+const STRENGTH = { light: 0.3, medium: 0.5, firm: 0.8, full: 1 };
+
+/** The colours of a card's patches for a pencil of another colour in each row, on a paper. */
+function coloursOf(layout: CardLayout, paper: Paper): Lab[] {
   const random = seededRandom(4);
-  return Array.from({ length: count }, () => {
-    const [l, c, h] = [30 + 50 * random(), 35 * random(), 2 * Math.PI * random()];
+  const own = layout.labels.map((): Lab => {
+    const [l, c, h] = [30 + 40 * random(), 20 + 20 * random(), 2 * Math.PI * random()];
+    return [l, c * Math.cos(h), c * Math.sin(h)];
+  });
+  return layout.cells.map(({ row, patch, on, over }) => {
+    const ground = labOfHex(on === 'bar' ? BAR : paper.tint);
+    const mixed = [row, ...(over === null ? [] : [over])].reduce<Lab>((below, of) => {
+      const mix = (k: 0 | 1 | 2) => below[k] + (own[of][k] - below[k]) * STRENGTH[patch];
+      return [mix(0), mix(1), mix(2)];
+    }, ground);
     // As a screen shows it: some of these are clearer than that.
-    return labOfRgb(rgbOfLab([l, c * Math.cos(h), c * Math.sin(h)]));
+    return labOfRgb(rgbOfLab(mixed));
   });
 }
 
@@ -143,7 +155,7 @@ describe('a swatch card', () => {
 
 describe('the picture of a filled card', () => {
   const layout = layOutCard(6, NAME);
-  const colours = someColours(layout.cells.length);
+  const colours = coloursOf(layout, whiteBook);
 
   it('says which card it is, whichever way round it lies', async () => {
     const photo = filledCard(layout, (i) => colours[i], whiteBook, daylight);
@@ -154,10 +166,11 @@ describe('the picture of a filled card', () => {
 
   it('gives every patch its colour, under daylight and under a slanting yellow lamp, on every paper', async () => {
     for (const paper of PAPERS) {
+      const wanted = coloursOf(layout, paper);
       for (const lamp of [daylight, evening]) {
-        const photo = filledCard(layout, (i) => colours[i], paper, lamp);
+        const photo = filledCard(layout, (i) => wanted[i], paper, lamp);
         const read = readCard(await laidStraight(photo), layout, paper);
-        const off = read.map(({ lab }, i) => deltaE2000(lab, colours[i])).sort((a, b) => a - b);
+        const off = read.map(({ lab }, i) => deltaE2000(lab, wanted[i])).sort((a, b) => a - b);
         expect(off[off.length >> 1], `${paper.name}, median`).to.be.below(1);
         expect(off.at(-1), `${paper.name}, worst`).to.be.below(4);
         expect(read.filter(({ doubt }) => doubt)).to.deep.equal([]);

@@ -101,15 +101,19 @@ function Patches(props: Omit<Props, 'onClose'> & { found: FoundCard; onClose(): 
     void start((jobId, report) => photoWorker().readCard(jobId, picture, count, { card: number, page }, paper, report));
   }, [start, picture, count, number, page, paper]);
   const read = now.state === 'done' ? now.value : [];
-  const [kept, setKept] = useState<ReadonlySet<number>>(new Set());
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+  const [kept, setKept] = useState(0);
   const [add, { isLoading }] = useAddReadingsMutation();
   const fitting = useFit(trayId, paper);
   const [done, setDone] = useState<NewTrayFit | null>(null);
   const doubtful = read.flatMap((reading, i) => (reading.doubt ? [{ ...reading, i }] : []));
-  const keep = readingsToKeep(read, kept, rows, paper, nanoid);
+  const keep = readingsToKeep(read, chosen, rows, paper, nanoid);
   const keepAndFit = async () => {
-    const { error } = await add({ trayId, readings: keep });
-    if (error) return void toast.error(sentenceOf(error));
+    if (!kept) {
+      const { error } = await add({ trayId, readings: keep });
+      if (error) return void toast.error(sentenceOf(error));
+      setKept(keep.length);
+    }
     try {
       setDone(await fitting.fit());
     } catch (refused) {
@@ -131,7 +135,11 @@ function Patches(props: Omit<Props, 'onClose'> & { found: FoundCard; onClose(): 
             value: id,
             label: `Card ${each.number}${pagesOf(each.pencilIds.length + each.emptyRows) > 1 ? `, page ${at + 1}` : ''}`,
           }))}
-          onChange={setPageId}
+          onChange={(id) => {
+            setPageId(id);
+            setKept(0);
+            setDone(null);
+          }}
         />
         <p className="text-[0.95rem] text-soft">
           {named
@@ -152,7 +160,10 @@ function Patches(props: Omit<Props, 'onClose'> & { found: FoundCard; onClose(): 
         )}
         {now.state === 'working' && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}
         {now.state === 'refused' && <Notice kind="refused">{now.sentence}</Notice>}
-        {read.length > 0 && !done && (
+        {kept > 0 && !done && fitting.now.state !== 'working' && (
+          <p role="status">{kept} readings are kept; they are not fitted yet.</p>
+        )}
+        {read.length > 0 && kept === 0 && (
           <>
             <p role="status">
               {read.length} patches read, {doubtful.length === 0 ? 'all even' : `${doubtful.length} doubtful`}
@@ -175,11 +186,11 @@ function Patches(props: Omit<Props, 'onClose'> & { found: FoundCard; onClose(): 
                         <input
                           type="checkbox"
                           className="h-4 w-4 accent-neutral-800"
-                          checked={kept.has(reading.i)}
+                          checked={chosen.has(reading.i)}
                           onChange={() => {
-                            const next = new Set(kept);
+                            const next = new Set(chosen);
                             if (!next.delete(reading.i)) next.add(reading.i);
-                            setKept(next);
+                            setChosen(next);
                           }}
                         />
                         keep
@@ -201,10 +212,10 @@ function Patches(props: Omit<Props, 'onClose'> & { found: FoundCard; onClose(): 
             <Button
               look="strong"
               className="flex-1"
-              disabled={keep.length === 0 || isLoading || fitting.now.state === 'working'}
+              disabled={(keep.length === 0 && kept === 0) || isLoading || fitting.now.state === 'working'}
               onClick={() => void keepAndFit()}
             >
-              Keep {keep.length} readings and fit
+              {kept > 0 ? 'Fit to what is kept' : `Keep ${keep.length} readings and fit`}
             </Button>
           )}
           {done && (
