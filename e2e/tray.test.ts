@@ -374,6 +374,16 @@ describe('trays', () => {
         .waitFor();
     });
 
+    it('brings a pencil into view however far down the side table was read', async () => {
+      await page.getByRole('complementary', { name: 'Trays' }).evaluate((side) => side.scrollTo(0, side.scrollHeight));
+      await page.getByRole('button', { name: 'Look at QS05' }).click();
+      const top = await page
+        .getByRole('region', { name: 'About QS05' })
+        .evaluate((facts) => facts.getBoundingClientRect().top);
+      expect(top).to.be.within(0, 200);
+      await page.getByRole('button', { name: 'Put QS05 back' }).click();
+    });
+
     it('says what the tray lacks and has twice', async () => {
       await page.getByText('What this tray lacks').waitFor();
       await page.getByText(/\d+ pairs hardly differ/).waitFor();

@@ -10,6 +10,7 @@ import { Laydown, Notice, Why } from '../parts/index.ts';
 import { ChangePencil } from './change-pencil.tsx';
 import { lengthWords } from './shopping.tsx';
 import { ReadPatch } from './read-patch.tsx';
+import { intoView } from './into-view.ts';
 import { hardnessWords } from './pencil-words.ts';
 import { predictedPatch } from './predicted-patch.ts';
 import { WhatComesNear } from './what-comes-near.tsx';
@@ -22,7 +23,7 @@ export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper:
   const use = usePaper(pencil.trayId, paper);
   const { code, name, ownName, set, barrel, note } = pencil;
   return (
-    <section aria-label={`About ${code}`} className="border-b border-rule pb-4">
+    <section ref={intoView} aria-label={`About ${code}`} className="border-b border-rule pb-4">
       <div className="flex items-start justify-between gap-2">
         <h2 className="text-xl">
           <span className="font-figure">{code}</span> {ownName ? `“${ownName}”` : name || 'no name'}

@@ -15,6 +15,7 @@ import { FitSwatches } from './fit-swatches.tsx';
 import { SwatchCards } from './cards/swatch-cards.tsx';
 import { FromAChart } from './from-a-chart.tsx';
 import { LaidOut } from './laid-out.tsx';
+import { intoView } from './into-view.ts';
 import { LookForColour } from './look-for-colour.tsx';
 import { PencilTable } from './pencil-table.tsx';
 import { PencilFacts } from './pencil-facts.tsx';
@@ -167,7 +168,7 @@ export function TrayScreen() {
           tabIndex={0}
         >
           {picked && (
-            <section className="border-b border-rule pb-4">
+            <section ref={intoView} className="border-b border-rule pb-4">
               <div className="flex items-center gap-3">
                 <span className="h-9 w-14 border border-rule" style={{ background: picked }} aria-hidden />
                 <h2 className="flex-1 text-[1.05rem]">{wordsFor(labOfHex(picked))}</h2>
