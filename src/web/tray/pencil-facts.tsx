@@ -23,7 +23,7 @@ export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper:
   const use = usePaper(pencil.trayId, paper);
   const { code, name, ownName, set, barrel, note } = pencil;
   return (
-    <section ref={intoView} aria-label={`About ${code}`} className="border-b border-rule pb-4">
+    <section ref={intoView} aria-label={`About ${code}`} className="scroll-mt-3 border-b border-rule pb-4">
       <div className="flex items-start justify-between gap-2">
         <h2 className="text-xl">
           <span className="font-figure">{code}</span> {ownName ? `“${ownName}”` : name || 'no name'}
