@@ -2,7 +2,7 @@
 export { BANDS } from './observer.ts';
 export { type Lab, type Spectrum, labOfSpectrum } from './lab.ts';
 export { type Oklch, labOfOklch, oklchOfLab, turn, turnBetween } from './oklch.ts';
-export { type Rgb, codeOf, hexOfLab, labOfHex, labOfRgb, lightOf, rgbOfLab } from './srgb.ts';
+export { LIGHTS, type Rgb, codeOf, hexOfLab, labOfHex, labOfRgb, lightOf, rgbOfLab } from './srgb.ts';
 export { deltaE2000, deltasE2000 } from './difference.ts';
 export { spectrumOfLab } from './spectrum.ts';
 export { type WheelPlace, WHEEL_PLACES, hueOfWheel, isWarm, placeAt, wheelOfHue } from './painters-wheel.ts';

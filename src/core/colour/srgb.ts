@@ -21,6 +21,9 @@ export function lightOf(value: number): number {
   return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
 }
 
+/** {@link lightOf} for every whole channel value: what millions of pixels are looked up in. */
+export const LIGHTS = Float64Array.from({ length: 256 }, (_, value) => lightOf(value));
+
 /** The channel value 0..255 that stands for a light of 0..1; the other way round from {@link lightOf}. */
 export function codeOf(light: number): number {
   return 255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);

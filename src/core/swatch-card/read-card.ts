@@ -1,4 +1,4 @@
-import { type Lab, codeOf, deltaE2000, labOfHex, labOfRgb, lightOf, rgbOfLab } from '../colour/index.ts';
+import { LIGHTS, type Lab, codeOf, deltaE2000, labOfHex, labOfRgb, lightOf, rgbOfLab } from '../colour/index.ts';
 import { type Paper, type Patch } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import {
@@ -189,8 +189,6 @@ function spanOf(from: number, to: number, size: number): [number, number] {
   const first = Math.min(size - 1, Math.max(0, Math.ceil(from - 0.5)));
   return [first, Math.max(first, Math.min(size - 1, Math.floor(to - 0.5)))];
 }
-
-const LIGHTS = Float64Array.from({ length: 256 }, (_, value) => lightOf(value));
 
 function greenOf(light: Light): number {
   return light[1];

@@ -1,4 +1,4 @@
-import { codeOf, lightOf } from '../colour/index.ts';
+import { LIGHTS, codeOf } from '../colour/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 
 /** A part of a picture, pixels. */
@@ -35,8 +35,6 @@ export function lightsIn(
 
 /** So many pixels of a box say enough of it. */
 const PIXELS = 700;
-const LIGHTS = Float64Array.from({ length: 256 }, (_, value) => lightOf(value));
-
 export function medianOf(lights: readonly Light[]): Light {
   const middle = (k: 0 | 1 | 2) => lights.map((light) => light[k]).sort((a, b) => a - b)[lights.length >> 1];
   return [middle(0), middle(1), middle(2)];
