@@ -366,6 +366,10 @@ describe('trays', () => {
       await near.getByRole('button', { name: /^Among/ }).click();
       await page.getByRole('option', { name: 'Fenland Oil' }).click();
       await near.getByRole('listitem').filter({ hasText: 'F-1' }).first().waitFor();
+      await near
+        .getByText(/covers (a little |much )?less/)
+        .first()
+        .waitFor();
       await near.getByRole('radio', { name: 'firm' }).click();
       await near.getByText('Nearer still, laid over each other').waitFor();
       await near
@@ -482,6 +486,7 @@ describe('trays', () => {
       const lines = Buffer.concat(chunks).toString('utf8').trim().split(/\r?\n/);
       expect(lines).to.have.length(25);
       expect(lines[0]).to.contain('stand-in');
+      expect(lines.join('\n')).to.match(/covers (a little |much )?more/);
     });
   });
 });

@@ -2,6 +2,7 @@ import { type Pressure } from '../laydown/index.ts';
 import { type Closeness, closenessOf, differenceInWords } from './closeness.ts';
 import { type LaidTray, type Near, labAt, nearestPencils } from './laid-tray.ts';
 import { type Layering, layeringsNear } from './layerings.ts';
+import { opacityOf } from './on-paper.ts';
 
 /** What stands in for one pencil in another set. */
 export interface Conversion {
@@ -35,7 +36,9 @@ export function* convertSet(from: LaidTray, to: LaidTray, pressure: Pressure): G
       from: i,
       near,
       closeness: closenessOf(apart),
-      differs: near ? differenceInWords(near.lab, wanted) : '',
+      differs: near
+        ? differenceInWords(near.lab, wanted, [opacityOf(to.pencils[near.index]), opacityOf(from.pencils[i])])
+        : '',
       layering: layering && layering.deltaE < CLEARLY_NEARER * apart ? layering : null,
     };
   }

@@ -1,5 +1,5 @@
 /** tray: the pencils at hand, as they come out on a paper, and which of them comes nearest to a colour. */
-export { type PencilOnPaper, type TrayPencil, onPaper } from './on-paper.ts';
+export { type PencilOnPaper, type TrayPencil, onPaper, opacityOf } from './on-paper.ts';
 export { type Match, matchPencils } from './match-pencils.ts';
 export { type LaidTray, type Near, labAt, layTray, nearestAtBest, nearestPencils } from './laid-tray.ts';
 export { type Layering, layeringsNear } from './layerings.ts';

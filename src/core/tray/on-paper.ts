@@ -6,12 +6,18 @@ import {
   bareGround,
   layPasses,
   pencilOptics,
+  pencilTypeById,
 } from '../laydown/index.ts';
 
 /** A pencil that a tray holds. */
 export interface TrayPencil extends PencilDeclaration {
   id: string;
   code: string;
+}
+
+/** How far a pencil covers what lies under it, 0 translucent to 1 covering: its own, or what its type usually does. */
+export function opacityOf({ opacity, type }: Pick<TrayPencil, 'opacity' | 'type'>): number {
+  return opacity ?? pencilTypeById(type).opacity;
 }
 
 /** A pencil as it comes out on one paper. */

@@ -43,7 +43,7 @@ export function WhatComesNear({
     const look = async () => {
       const colour =
         target ?? (await pencilWorker.laidAt(use.trayPencil(of!), use.paper, pressure === 'any' ? 'medium' : pressure));
-      const near = await pencilWorker.near(colour, some, use.paper, pressure, 4);
+      const near = await pencilWorker.near(colour, of && use.trayPencil(of), some, use.paper, pressure, 4);
       if (wanted) setFound({ for: key, near, target: colour });
     };
     if (target ?? of) void look();

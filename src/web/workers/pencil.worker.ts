@@ -35,6 +35,7 @@ import {
   mostHelpful,
   nearestAtBest,
   onPaper,
+  opacityOf,
   whatIsMissing,
 } from '../../core/tray/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
@@ -128,13 +129,24 @@ const api = {
     return layPasses(bareGround(paper), [{ pencil: opticsOf(pencil), pressure }]).lab;
   },
 
-  /** The pencils nearest to a colour at a pressure or at any, and layerings that come nearer than any of them. */
-  near(target: Lab, pencils: readonly TrayPencil[], paper: Paper, pressure: Pressure | 'any', limit: number) {
+  /**
+   * The pencils nearest to a colour at a pressure or at any, and layerings that come nearer than any of them.
+   * @param of the pencil whose colour it is, so that what covers more or less is told too
+   */
+  near(
+    target: Lab,
+    of: TrayPencil | null,
+    pencils: readonly TrayPencil[],
+    paper: Paper,
+    pressure: Pressure | 'any',
+    limit: number,
+  ) {
     const tray = layTray(pencils, paper, solved(pencils));
     const singles = nearestAtBest(target, tray, pressure === 'any' ? PRESSURES : [pressure], limit).map(
-      ({ index, lab, deltaE, pressure: at }) => ({
-        ...{ id: pencils[index].id, pressure: at, lab, deltaE, differs: differenceInWords(lab, target) },
-      }),
+      ({ index, lab, deltaE, pressure: at }) => {
+        const covers = of ? ([opacityOf(pencils[index]), opacityOf(of)] as const) : undefined;
+        return { id: pencils[index].id, pressure: at, lab, deltaE, differs: differenceInWords(lab, target, covers) };
+      },
     );
     const least = singles[0]?.deltaE ?? Infinity;
     const layerings = layeringsNear(target, tray, limit)
