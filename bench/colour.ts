@@ -11,7 +11,7 @@ import {
 } from '../src/core/laydown/index.ts';
 import { toneTables } from '../src/core/preview/index.ts';
 import { seededRandom } from '../src/core/random/index.ts';
-import { compileRecipe } from '../src/core/recipe/index.ts';
+import { compileRecipe, familyOf } from '../src/core/recipe/index.ts';
 import { type LaidTray, layTray, layeringsNear, nearestPencils } from '../src/core/tray/index.ts';
 import { demoPencils } from '../src/demo/index.ts';
 import { benchCalibration } from './calibration.ts';
@@ -29,12 +29,9 @@ async function speed(): Promise<void> {
   const colours = ['#3d2a22', '#c6913a', '#f3e7b9'];
   const optics = new Map(colours.map((hex) => [hex, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]));
   const six = [...colours, ...colours].map((hex): Pass => ({ pencil: optics.get(hex)!, pressure: 'light' }));
-  const recipe = compileRecipe(
-    'blend',
-    'base-coat-first',
-    { dark: colours[0], mid: colours[1], light: colours[2] },
-    { regions: [{ usableWidthMm: 6, areaMm2: 40 }] },
-  );
+  const recipe = compileRecipe('blend', 'base-coat-first', familyOf(colours), {
+    regions: [{ usableWidthMm: 6, areaMm2: 40 }],
+  });
   const tray = sixHundred();
   const random = seededRandom(5);
   const targets = Array.from({ length: 1000 }, (): Lab => [

@@ -3,7 +3,8 @@ import sharp from 'sharp';
 import { type RegionMap, distanceToLines, findRegions, growLabels } from '../src/core/lineart/index.ts';
 import { labOfHex } from '../src/core/colour/index.ts';
 import { whiteBook } from '../src/core/laydown/index.ts';
-import { type SheetSummary } from '../src/core/palette/index.ts';
+import { type PageSummary } from '../src/core/palette/index.ts';
+import { usualWidth } from '../src/core/recipe/index.ts';
 import { onPaper } from '../src/core/tray/index.ts';
 import { demoPageById, demoPencils, markOf } from '../src/demo/index.ts';
 
@@ -29,16 +30,22 @@ export async function ferryPage() {
 }
 
 /** Its things by the key: name and region ids. */
-export async function ferryThings(map: RegionMap) {
-  const { data } = await sharp(await drawing('ferry-steps.key.png'))
+export function ferryThings(map: RegionMap) {
+  return thingsByKey(map, 'ferry-steps');
+}
+
+/** The things of a sheet of the booklet by its key. */
+async function thingsByKey(map: RegionMap, sheet: string) {
+  const { data, info } = await sharp(await drawing(`${sheet}.key.png`))
     .removeAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true });
-  const page = demoPageById('ferry-steps');
+  const page = demoPageById(sheet);
+  const scale = info.width / page.widthMm;
   return page.things.flatMap(({ name, natural, focus = false }) => {
     const mark = markOf(page, name.toLowerCase());
     const own = map.regions.filter(({ pole }) => {
-      const at = 3 * (Math.floor(pole.y * map.pixelsPerMm) * map.width + Math.floor(pole.x * map.pixelsPerMm));
+      const at = 3 * (Math.floor(pole.y * scale) * info.width + Math.floor(pole.x * scale));
       return mark === '#' + data.subarray(at, at + 3).toString('hex');
     });
     return own.length
@@ -55,17 +62,36 @@ export async function ferryThings(map: RegionMap) {
   });
 }
 
-export function ferrySummary(map: RegionMap, things: Awaited<ReturnType<typeof ferryThings>>): SheetSummary {
+/** What a palette must know of a sheet of the booklet. */
+export async function sheetSummary(sheet: string): Promise<PageSummary> {
+  const page = demoPageById(sheet);
+  const { data, info } = await sharp(await drawing(`${sheet}.png`))
+    .toColourspace('b-w')
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const grey = { width: info.width, height: info.height, data: new Uint8Array(data) };
+  const map = await findRegions(grey, { pixelsPerMm: info.width / page.widthMm });
+  return ferrySummary(map, await thingsByKey(map, sheet), page);
+}
+
+export function ferrySummary(
+  map: RegionMap,
+  things: Awaited<ReturnType<typeof ferryThings>>,
+  { widthMm, heightMm } = demoPageById('ferry-steps'),
+): PageSummary {
   const thingOf = new Map(things.flatMap(({ id, regions }) => regions.map((region) => [region.id, id] as const)));
   const borders = map.neighbours.flatMap(({ a, b, lengthMm }) => {
     const [p, q] = [thingOf.get(a), thingOf.get(b)];
     return p && q && p !== q ? [{ a: p, b: q, lengthMm }] : [];
   });
   return {
-    things: things.map(({ regions, ...thing }) => ({
-      ...thing,
-      areaMm2: regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0),
-    })),
+    things: things.map(({ regions, ...thing }) => {
+      const areaMm2 = regions.reduce((sum, region) => sum + region.areaMm2, 0);
+      const mean = (axis: 'x' | 'y') =>
+        regions.reduce((sum, region) => sum + region.areaMm2 * region.centroid[axis], 0) / areaMm2;
+      const at = { x: mean('x') / widthMm, y: mean('y') / heightMm };
+      return { ...thing, areaMm2, at, widthMm: usualWidth({ regions }), laid: null, alike: null };
+    }),
     borders,
   };
 }

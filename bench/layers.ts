@@ -2,7 +2,7 @@ import { labOfHex, rgbOfLab } from '../src/core/colour/index.ts';
 import { bareGround, pencilOptics, whiteBook } from '../src/core/laydown/index.ts';
 import { pageTone } from '../src/core/light/index.ts';
 import { laydownStrip, renderPreview, toneTables } from '../src/core/preview/index.ts';
-import { compileRecipe } from '../src/core/recipe/index.ts';
+import { compileRecipe, familyOf } from '../src/core/recipe/index.ts';
 import { ferryPage } from './ferry.ts';
 import { printTable, timed } from './measure.ts';
 
@@ -11,12 +11,9 @@ export async function benchLayers(): Promise<void> {
   const ground = bareGround(whiteBook);
   const colours = ['#3d2a22', '#c6913a', '#f3e7b9'];
   const optics = new Map(colours.map((hex) => [hex, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]));
-  const recipe = compileRecipe(
-    'blend',
-    'base-coat-first',
-    { dark: colours[0], mid: colours[1], light: colours[2] },
-    { regions: [{ usableWidthMm: 6, areaMm2: 40 }] },
-  );
+  const recipe = compileRecipe('blend', 'base-coat-first', familyOf(colours), {
+    regions: [{ usableWidthMm: 6, areaMm2: 40 }],
+  });
   const page = await ferryPage();
   const tone = pageTone(page, [], { kind: 'ambient' });
   const table = toneTables(recipe.layers, optics, ground, recipe.halfWidthMm).at(-1)!;

@@ -1,6 +1,7 @@
 import { type Step, makeSteps, sequence, validateSequence } from '../src/core/bench/index.ts';
 import { proposePalettes } from '../src/core/palette/index.ts';
 import { compileRecipe } from '../src/core/recipe/index.ts';
+import { whiteBook } from '../src/core/laydown/index.ts';
 import { demoTray, ferryPage, ferrySummary, ferryThings } from './ferry.ts';
 import { printTable, timed } from './measure.ts';
 
@@ -30,7 +31,10 @@ async function ferrySteps(): Promise<Step[]> {
   const page = await ferryPage();
   const things = await ferryThings(page);
   const tray = demoTray();
-  const [{ parts }] = await proposePalettes(ferrySummary(page, things), tray, { anchor: 60, scheme: 'complementary' });
+  const [{ parts }] = await proposePalettes(ferrySummary(page, things), tray, whiteBook, {
+    anchor: 60,
+    scheme: 'complementary',
+  });
   const familyOf = new Map(parts.map((part) => [part.thingId, part.family]));
   const planned = things.map(({ id, regions }) => {
     return { id, regions, recipe: compileRecipe('blend', 'base-coat-first', familyOf.get(id)!, { regions }) };

@@ -1,3 +1,4 @@
+import { bodyOf, pencilsOf } from '../src/core/recipe/index.ts';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -151,7 +152,7 @@ describe('the way through the stages', () => {
       );
       expect(Object.keys(plan.families)).to.have.length(plan.things.length);
       for (const family of Object.values(plan.families))
-        for (const id of Object.values(family)) expect(here.has(id), id).to.equal(true);
+        for (const id of pencilsOf(family)) expect(here.has(id), id).to.equal(true);
       const bodies = new Map(
         onPaper(
           [...here.values()].map((pencil) => ({
@@ -163,19 +164,19 @@ describe('the way through the stages', () => {
         ).map((on) => [on.id, on.body]),
       );
       const lanterns = plan.families[plan.things.find((thing) => thing.name === 'Paper lanterns')!.id];
-      expect(deltaE2000(bodies.get(lanterns.mid)!, labOfHex('#f08a24'))).to.be.below(25);
-      for (const { dark, light } of Object.values(plan.families))
-        expect(bodies.get(light)![0]).to.be.above(bodies.get(dark)![0]);
+      expect(deltaE2000(bodies.get(bodyOf(lanterns))!, labOfHex('#f08a24'))).to.be.below(25);
+      for (const { pencils: own } of Object.values(plan.families))
+        if (own.length > 1) expect(bodies.get(own.at(-1)!)![0]).to.be.above(bodies.get(own[0])![0]);
     });
 
     it('Wheel: any pencil of a family can be swapped', async () => {
       await page.getByRole('list', { name: 'Families' }).getByText('Brass bell').click();
-      await page.getByRole('button', { name: 'Dark of Brass bell' }).click();
+      await page.getByRole('button', { name: 'Darkest of Brass bell' }).click();
       await page.getByRole('option', { name: /QS46/ }).click();
       await settleSaved(page);
       const { plan } = await stored<SheetState>('/sheets/ferry-steps');
       const bell = plan.things.find((thing) => thing.name === 'Brass bell')!;
-      expect(plan.families[bell.id].dark).to.equal('demo-qs46');
+      expect(plan.families[bell.id].pencils[0]).to.equal('demo-qs46');
     });
 
     it('Light: a direction is set and stored, and the page shows it in greys', async () => {

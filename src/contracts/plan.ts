@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { PRESSURES, TOOTH_LEFT } from '../core/laydown/index.ts';
+import { FREE_MOOD, MOST_HANDS, USUAL_SHARES } from '../core/palette/index.ts';
+import { MOST_PENCILS } from '../core/recipe/index.ts';
 import { Hex, Id, Millimetres, Name } from './primitives.ts';
 
 export const RegionId = z.number().int().min(1).max(65_535);
@@ -98,7 +100,28 @@ export const UNKNOWN_PAPER: PaperFacts = {
 export const Page = z.object({ widthMm: Millimetres, heightMm: Millimetres, paper: z.string().max(40) });
 export type Page = z.infer<typeof Page>;
 
-export const Family = z.object({ dark: Id, mid: Id, light: Id });
+/** Families of before named a dark, a mid and a light pencil. */
+const ThreePencils = z.object({ dark: Id, mid: Id, light: Id });
+const ExtraPencil = Id.nullable().default(null);
+
+/** The ordered pencils given to a thing, from dark to light, and what may stand beside them. */
+export const Family = z.preprocess(
+  (family) => {
+    const three = ThreePencils.safeParse(family);
+    return three.success ? { pencils: [three.data.dark, three.data.mid, three.data.light] } : family;
+  },
+  z.object({
+    pencils: z
+      .array(Id)
+      .min(1, 'A family holds at least one pencil.')
+      .max(MOST_PENCILS, `A family holds at most ${MOST_PENCILS} pencils.`)
+      .readonly(),
+    blender: ExtraPencil,
+    depth: ExtraPencil,
+    accent: ExtraPencil,
+    neutral: ExtraPencil,
+  }),
+);
 
 export const LightPlan = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('ambient') }),
@@ -110,6 +133,22 @@ export const LightPlan = z.discriminatedUnion('kind', [
 ]);
 
 export const LayerEdit = z.object({ pressure: z.enum(PRESSURES).optional(), passes: z.int().min(1).max(6).optional() });
+
+const Axis = z.number().min(-1).max(1).nullable();
+const Percent = z.number().min(0).max(100);
+
+/** What a person wants of a palette, beside the scheme and what is said of single things. */
+export const Wishes = z.object({
+  must: z.array(Id).max(60),
+  mustNot: z.array(Id).max(1000),
+  atMost: z.int().min(1, 'A palette has at least one pencil.').max(200).nullable(),
+  mood: z.object({ light: Axis, clear: Axis, warm: Axis, contrast: Axis }),
+  /** Percent of the area for what rules, supports and accents. */
+  shares: z.tuple([Percent, Percent, Percent]).readonly(),
+});
+export type Wishes = z.infer<typeof Wishes>;
+
+export const NO_WISHES: Wishes = { must: [], mustNot: [], atMost: null, mood: FREE_MOOD, shares: USUAL_SHARES };
 
 const byThing = <T extends z.ZodType>(value: T) => z.record(Id, value);
 
@@ -131,7 +170,24 @@ const sections = {
       const ids = things.flatMap((thing) => thing.regionIds);
       return new Set(ids).size === ids.length;
     }, 'A region can belong to one thing only.'),
-  wheel: z.object({ anchor: z.number().min(0).max(360), scheme: z.string().max(40) }),
+  wheel: z.object({
+    anchor: z.number().min(0).max(360),
+    scheme: z.string().max(40),
+    /** Which wheel angles are measured on. */
+    wheel: z.enum(['painters', 'perceptual']).default('painters'),
+    /** Hands of a free scheme, degrees from the anchor; none: the scheme's own. */
+    hands: z.array(z.number().min(-360).max(360)).max(MOST_HANDS).default([]),
+  }),
+  wishes: Wishes,
+  /** Things whose families stay as they are when palettes are proposed. */
+  pinned: z.array(Id).max(5000),
+  /** How much time the page may take. */
+  hours: z.object({
+    /** Evenings of one sitting each that it is to be done in; null: as long as it takes. */
+    evenings: z.int().min(1).max(100).nullable(),
+    /** Whether firm pressure is avoided. */
+    gentle: z.boolean(),
+  }),
   families: byThing(Family),
   light: LightPlan,
   forms: byThing(z.string().max(40)),
@@ -153,6 +209,9 @@ export const Plan = z.object({
   uses: sections.uses.default({}),
   grounds: sections.grounds.default({}),
   textures: sections.textures.default({}),
+  wishes: sections.wishes.default(NO_WISHES),
+  pinned: sections.pinned.default([]),
+  hours: sections.hours.default({ evenings: null, gentle: false }),
 });
 export type Plan = z.infer<typeof Plan>;
 
@@ -186,7 +245,10 @@ export function emptyPlan(page: Page): Plan {
     grounds: {},
     textures: {},
     things: [],
-    wheel: { anchor: 60, scheme: 'complementary' },
+    wheel: { anchor: 60, scheme: 'complementary', wheel: 'painters', hands: [] },
+    wishes: NO_WISHES,
+    pinned: [],
+    hours: { evenings: null, gentle: false },
     families: {},
     light: { kind: 'ambient' },
     forms: {},

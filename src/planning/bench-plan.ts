@@ -2,7 +2,7 @@ import type { BenchState, NewBenchPlan, Pencil, Plan } from '../contracts/index.
 import { type Sequence, type Step, makeSteps } from '../core/bench/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type Recipe } from '../core/recipe/index.ts';
-import { regionsOfThings } from './derive.ts';
+import { regionsOfThings } from './things-regions.ts';
 
 /** The layer model and rates that plans are made with; stored with each plan. */
 const MODEL = 'layers 1, rates 1';

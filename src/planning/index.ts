@@ -1,7 +1,9 @@
 /** planning: from a stored plan and its tray to what core computes with, and back; pure, used by the desk and by the demo. */
 export { type StoredPencil, asTrayPencil } from './as-tray-pencil.ts';
 export { benchPlanFrom, openSteps } from './bench-plan.ts';
-export { deriveForms, deriveRecipes, regionsOfThings } from './derive.ts';
+export { deriveForms, deriveHours, deriveRecipes } from './derive.ts';
+export { type Hours, withinHours } from './hours.ts';
+export { regionsOfThings } from './things-regions.ts';
 export { type KeyedGround, groundFinder, groundsOf } from './grounds.ts';
 export { laidLayers } from './laid-layers.ts';
 export { type LaidThing, regionTables } from './region-tables.ts';
@@ -10,5 +12,5 @@ export { type TrayReadings, readingsOf } from './read-pencils.ts';
 export { plannedWear } from './planned-wear.ts';
 export { type ShoppingItem, type ShoppingReason, shoppingList } from './shopping-list.ts';
 export { regionsKey } from './regions-key.ts';
-export { summariseSheet } from './summarise-sheet.ts';
+export { pinnedFamilies, summariseSheet } from './summarise-sheet.ts';
 export { withGuesses } from './with-guesses.ts';

@@ -4,7 +4,8 @@ import { type Region } from '../core/lineart/index.ts';
 import { type Layer } from '../core/recipe/index.ts';
 import { type Wear, wearOf } from '../core/tray/index.ts';
 import { asTrayPencil } from './as-tray-pencil.ts';
-import { deriveRecipes, regionsOfThings } from './derive.ts';
+import { deriveRecipes } from './derive.ts';
+import { regionsOfThings } from './things-regions.ts';
 
 type WornPencil = Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity' | 'hardness'>;
 

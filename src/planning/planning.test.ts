@@ -10,6 +10,7 @@ import {
   newThing,
 } from '../contracts/index.ts';
 import { labOfHex } from '../core/colour/index.ts';
+import { familyOf } from '../core/recipe/index.ts';
 import { sequence, validateSequence } from '../core/bench/index.ts';
 import { paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
@@ -42,7 +43,7 @@ const pencil = (code: string, colour: string, ownName = '') =>
   ({ ...{ id: `pencil-${code}`, code, colour, ownName, name: `lead ${code}` }, type: 'wax', opacity: null }) as Pencil;
 const pencils = [pencil('K1', '#5e3a26'), pencil('K2', '#c6913a', 'bell'), pencil('K3', '#f2c21d')];
 const byId = new Map(pencils.map((each) => [each.id, each]));
-const family = { dark: 'pencil-K1', mid: 'pencil-K2', light: 'pencil-K3' };
+const family = familyOf(['pencil-K1', 'pencil-K2', 'pencil-K3']);
 const plan: Plan = {
   ...emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }),
   things: [
@@ -323,7 +324,7 @@ describe('what is planned', () => {
   const planned = {
     ...emptyPlan({ widthMm: 100, heightMm: 100, paper: 'white-book' }),
     things: [newThing({ id: 'thing-boat', name: 'Boat', regionIds: [1, 3] })],
-    families: { 'thing-boat': { dark: pencils[0].id, mid: pencils[1].id, light: pencils[1].id } },
+    families: { 'thing-boat': familyOf([pencils[0].id, pencils[1].id]) },
   };
   const wear = (plan: Plan, laid = 0) => plannedWear(plan, regions, pencils, () => laid);
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { CancelledError, quietRun } from '../run/index.ts';
-import { compileRecipe } from '../recipe/index.ts';
+import { compileRecipe, familyOf } from '../recipe/index.ts';
 import { type Step, makeSteps, minutesFor, sequence, validateSequence } from './index.ts';
 
 const step = (thingId: string, layerId: string, pencil: string, after: string[] = [], minutes = 2): Step => ({
@@ -51,12 +51,9 @@ const region = (id: number, usableWidthMm: number, areaMm2: number) => ({
 });
 
 describe('steps', () => {
-  const recipe = compileRecipe(
-    'blend',
-    'base-coat-first',
-    { dark: 'd', mid: 'm', light: 'l' },
-    { regions: [region(1, 1, 4), region(2, 8, 60)] },
-  );
+  const recipe = compileRecipe('blend', 'base-coat-first', familyOf(['d', 'm', 'l']), {
+    regions: [region(1, 1, 4), region(2, 8, 60)],
+  });
 
   it('are one for each layer that some region has room for, each after the one before it', () => {
     const steps = makeSteps([{ id: 'bell', regions: [region(1, 1, 4), region(2, 8, 60)], recipe }], () => 50);

@@ -1,6 +1,6 @@
 import { type Lab } from './lab.ts';
 import { oklchOfLab } from './oklch.ts';
-import { placeAt, wheelOfHue } from './painters-wheel.ts';
+import { placeAt, wheelOfHue } from './wheels/index.ts';
 
 /** Below this OKLCH chroma a colour reads as grey beside coloured pencils. */
 const GREY_CHROMA = 0.022;

@@ -1,60 +1,163 @@
-import { type Lab, deltaE2000 } from '../colour/index.ts';
-import { type Family } from '../recipe/index.ts';
-import { type PencilOnPaper, matchPencils } from '../tray/index.ts';
+import { type ColourWheel, type Lab, deltaE2000, deltasE2000, labOfOklch, oklchOfLab } from '../colour/index.ts';
+import { type Ground, type Paper, bareGround } from '../laydown/index.ts';
+import { type Family, bodyOf, familyOf } from '../recipe/index.ts';
+import { type PencilOnPaper, overlapOf } from '../tray/index.ts';
+import { blenderFor } from './blender.ts';
 import { type Part, targetsOf } from './part.ts';
 
-/** A family found for a part, and how far it is from what was asked. */
+/** A family found for a part, and how well it does. */
 export interface FoundFamily {
   family: Family;
-  /** Mean CIEDE2000 between what was asked and what the three pencils give on this paper. */
+  /** Mean CIEDE2000 between what was asked and what its pencils give on this paper. */
   miss: number;
-  /** Body colours on this paper. */
-  dark: Lab;
-  mid: Lab;
-  light: Lab;
+  /** How hard it blends, CIEDE2000: what its largest step and its worst mud go beyond what blends easily. */
+  rough: number;
+  /** The colour that the thing takes from it. */
+  body: Lab;
 }
 
-const CANDIDATES = 9;
-/** L* that should lie between dark and mid, and mid and light, for the form to read. */
+/** So many pencils nearest to each colour asked for are tried. */
+const CANDIDATES = 8;
+/** L* that should lie between neighbours in a family of three for the form to read; more pencils lie closer. */
 const VALUE_GAP = 11;
+const GAP_WEIGHT = 0.8;
+/** A step up to this blends easily, CIEDE2000 of laydowns. */
+const EASY_STEP = 20;
+const ROUGH_WEIGHT = 0.25;
 
-/**
- * Finds the dark, mid and light pencil of a tray that come nearest to a part, judged by the colour they give on the
- * paper, and that lie far enough apart in value. A tray of one or two pencils gives families that repeat a pencil.
- * @throws RangeError when the tray is empty
- */
-export function familyFor(part: Part, tray: readonly PencilOnPaper[]): FoundFamily {
-  if (tray.length === 0) throw new RangeError('The tray is empty: no pencil is here to choose from.');
-  const targets = targetsOf(part);
-  const near = (target: Lab) =>
-    matchPencils(target, tray, tray.length)
-      .map(({ pencil }) => ({ pencil, miss: deltaE2000(target, pencil.body) }))
-      .sort((p, q) => p.miss - q.miss)
-      .slice(0, CANDIDATES);
-  const [darks, mids, lights] = [near(targets.dark), near(targets.mid), near(targets.light)];
-  let best: FoundFamily | null = null;
-  let bestCost = Infinity;
-  for (const dark of darks) {
-    for (const mid of mids) {
-      const lower = gapCost(dark.pencil, mid.pencil);
-      for (const light of lights) {
-        const miss = (dark.miss + mid.miss + light.miss) / 3;
-        const cost = miss + lower + gapCost(mid.pencil, light.pencil);
-        if (cost >= bestCost) continue;
-        bestCost = cost;
-        best = {
-          family: { dark: dark.pencil.id, mid: mid.pencil.id, light: light.pencil.id },
-          miss,
-          dark: dark.pencil.body,
-          mid: mid.pencil.body,
-          light: light.pencil.body,
-        };
+/** Families of one tray on one paper; overlaps of its pencils are laid once each. */
+export class FamilyBook {
+  readonly tray: readonly PencilOnPaper[];
+  readonly byId: ReadonlyMap<string, PencilOnPaper>;
+  readonly #ground: Ground;
+  readonly #bodies: Float64Array;
+  readonly #pairs = new Map<number, number>();
+  readonly #found = new Map<string, FoundFamily[]>();
+
+  /**
+   * @param tray pencils on the paper
+   * @throws RangeError when the tray is empty
+   */
+  constructor(tray: readonly PencilOnPaper[], paper: Paper) {
+    if (tray.length === 0) throw new RangeError('The tray is empty: no pencil is here to choose from.');
+    this.tray = tray;
+    this.byId = new Map(tray.map((pencil) => [pencil.id, pencil]));
+    this.#ground = bareGround(paper);
+    this.#bodies = Float64Array.from(tray.flatMap(({ body }) => body));
+  }
+
+  /**
+   * The families of so many pencils that come nearest to a part, best first: near the colours asked for, far enough
+   * apart in value to show a form, and easy to blend.
+   * @param count 1 to 5; a tray of fewer pencils gives smaller families
+   * @param among places in the tray that may be used; default all
+   * @param limit how many at most
+   */
+  nearest(part: Part, wheel: ColourWheel, count: number, limit: number, among?: readonly number[]): FoundFamily[] {
+    const key = `${wheel.id} ${part.angle} ${part.clarity} ${part.key} ${count} ${limit} ${among?.join() ?? ''}`;
+    let found = this.#found.get(key);
+    if (!found) {
+      found = this.along(targetsOf(part, wheel, Math.min(count, among?.length ?? this.tray.length)), limit, among);
+      this.#found.set(key, found);
+    }
+    return found;
+  }
+
+  /**
+   * The families that come nearest to a row of colours from dark to light, best first, no two with the same body.
+   * @param targets one to five colours
+   */
+  along(targets: readonly Lab[], limit: number, among?: readonly number[]): FoundFamily[] {
+    const gap = (VALUE_GAP * 2) / Math.max(2, targets.length - 1);
+    const near = targets.map((target) => this.#near(target, among));
+    interface Way {
+      at: number[];
+      cost: number;
+      miss: number;
+      rough: number;
+    }
+    let ways: Way[] = near[0].map(({ at, miss }) => ({ at: [at], cost: miss, miss, rough: 0 }));
+    for (const next of near.slice(1)) {
+      // Each way is kept for each pencil it can end on, so that a dear start can still be a good whole.
+      ways = next.flatMap(({ at, miss }) => {
+        const longer = ways.flatMap((way) => {
+          if (way.at.includes(at)) return [];
+          const last = way.at.at(-1)!;
+          const lack = Math.max(0, gap - (this.tray[at].body[0] - this.tray[last].body[0]));
+          const rough = Math.max(way.rough, this.roughness(last, at));
+          const cost = way.cost + miss + targets.length * (GAP_WEIGHT * lack + ROUGH_WEIGHT * rough);
+          return [{ at: [...way.at, at], cost, miss: way.miss + miss, rough }];
+        });
+        return longer.sort((p, q) => p.cost - q.cost).slice(0, 2);
+      });
+    }
+    const found = new Map<string, FoundFamily>();
+    for (const { at, miss, rough } of ways.sort((p, q) => p.cost - q.cost)) {
+      const family = this.complete(at, among);
+      const body = bodyOf(family);
+      if (found.size < limit && !found.has(body)) {
+        found.set(body, { family, miss: miss / targets.length, rough, body: this.byId.get(body)!.body });
       }
     }
+    return [...found.values()];
   }
-  return best as FoundFamily;
+
+  /**
+   * The family round one pencil that has it: its own hue from dark to light.
+   * @param place of the pencil in the tray
+   */
+  around(place: number, count: number, among?: readonly number[]): FoundFamily {
+    const { body } = this.tray[place];
+    const rest = (among ?? this.tray.map((_, i) => i)).filter((i) => i !== place);
+    const row = rowAround(body, Math.min(count, rest.length + 1));
+    const misses = row.map((target) => deltaE2000(target, body));
+    const own = misses.indexOf(Math.min(...misses));
+    const others = row.filter((_, i) => i !== own);
+    const [found] = others.length > 0 ? this.along(others, 1, rest) : [];
+    const at = [place, ...(found?.family.pencils ?? []).map((id) => this.tray.findIndex((each) => each.id === id))];
+    const family = this.complete(at, among);
+    return { family, miss: found?.miss ?? 0, rough: found?.rough ?? 0, body: this.byId.get(bodyOf(family))!.body };
+  }
+
+  /** A family of these places in the tray, from dark to light, with the blender that the craft wants. */
+  complete(at: readonly number[], among?: readonly number[]): Family {
+    const pencils = [...at].map((i) => this.tray[i]).sort((p, q) => p.body[0] - q.body[0]);
+    return familyOf(
+      pencils.map(({ id }) => id),
+      { blender: blenderFor(pencils, among ? among.map((i) => this.tray[i]) : this.tray)?.id ?? null },
+    );
+  }
+
+  /** How hard two pencils of the tray blend beyond what is easy, CIEDE2000, by their places. */
+  roughness(p: number, q: number): number {
+    const key = p * this.tray.length + q;
+    let known = this.#pairs.get(key);
+    if (known === undefined) {
+      const [a, b] = [this.tray[p], this.tray[q]];
+      const band = ({ optics }: PencilOnPaper) => ({ optics, pressure: 'medium' as const });
+      const { step, dip, darkening } = overlapOf(this.#ground, band(a), band(b), [a.body, b.body]);
+      known = Math.max(0, step - EASY_STEP) + 0.5 * (dip + darkening);
+      this.#pairs.set(key, known);
+    }
+    return known;
+  }
+
+  #near(target: Lab, among?: readonly number[]): { at: number; miss: number }[] {
+    const misses = deltasE2000(target, this.#bodies);
+    const places = among ?? this.tray.map((_, i) => i);
+    return places
+      .map((at) => ({ at, miss: misses[at] }))
+      .sort((p, q) => p.miss - q.miss)
+      .slice(0, CANDIDATES);
+  }
 }
 
-function gapCost(darker: PencilOnPaper, lighter: PencilOnPaper): number {
-  return 0.8 * Math.max(0, VALUE_GAP - (lighter.body[0] - darker.body[0]));
+/** Colours from dark to light round a colour that a thing must keep: the row that a natural colour asks for. */
+export function rowAround(natural: Lab, count: number): Lab[] {
+  const { l, c, h } = oklchOfLab(natural);
+  return Array.from({ length: count }, (_, i) => {
+    const out = count === 1 ? 0 : count === 2 ? i - 0.5 : (2 * i) / (count - 1) - 1;
+    if (out === 0) return natural;
+    return labOfOklch({ l: Math.min(0.95, Math.max(0.2, l + 0.2 * out)), c: c * (1 - 0.25 * Math.abs(out)), h });
+  });
 }

@@ -1,11 +1,18 @@
 /** palette: schemes on the wheel, families of pencils for each thing, and whole-page proposals with their reasons. */
-export { type Scheme, SCHEMES, schemeById } from './schemes/index.ts';
-export { type Clarity, type Key, type Part, CLARITIES, KEYS, targetsOf } from './part.ts';
-export { type FoundFamily, familyFor } from './families.ts';
-export {
-  type Preferences,
-  type Proposal,
-  type ProposedPart,
-  type SheetSummary,
-  proposePalettes,
-} from './propose-palettes.ts';
+export { type Scheme, MOST_HANDS, SCHEMES, handsOf, schemeById } from './schemes/index.ts';
+export { type Clarity, type Key, type Part, CLARITIES, KEYS, partOf, targetsOf } from './part.ts';
+export { type FoundFamily, FamilyBook, rowAround } from './families.ts';
+export { blenderFor, blenderReason } from './blender.ts';
+export { type PageSummary, type PageThing, type Pinned } from './page.ts';
+export { type Mood, type MoodAxis, type Wishes, FREE_MOOD, MOOD_AXES, USUAL_SHARES } from './wishes.ts';
+export { type TermId, TERM, TERMS } from './terms.ts';
+export { type Option, type Plot, type Problem, type Voice, VOICES, compileProblem } from './problem.ts';
+export { Objective, PARTED } from './objective.ts';
+export { type Answer, type Search, exactly, greedy, startSearch } from './search.ts';
+export { plotsFor } from './plots.ts';
+export { type Proposal, type ProposedPart } from './proposal.ts';
+export { type SolveOptions, proposePalettes } from './propose-palettes.ts';
+export { apartInAll, clearlyDifferent } from './differ.ts';
+export { type Audit, type Facts, type Finding, CHECKS, auditPage } from './audit/index.ts';
+export { type FamilyFacts, type Swap, factsOfFamily, swapsFor } from './family-facts.ts';
+export { type PhotoColour, coloursOfPhoto } from './photo-colours.ts';

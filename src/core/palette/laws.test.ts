@@ -1,9 +1,25 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { hueOfWheel, labOfHex, labOfOklch, oklchOfLab, turnBetween } from '../colour/index.ts';
+import { hueOfWheel, labOfHex, labOfOklch, oklchOfLab, turn, turnBetween, wheelById } from '../colour/index.ts';
 import { whiteBook } from '../laydown/index.ts';
+import { seededRandom } from '../random/index.ts';
 import { onPaper } from '../tray/index.ts';
-import { CLARITIES, KEYS, SCHEMES, type SheetSummary, familyFor, proposePalettes, targetsOf } from './index.ts';
+import {
+  CLARITIES,
+  FamilyBook,
+  KEYS,
+  Objective,
+  type PageSummary,
+  type Plot,
+  SCHEMES,
+  type Wishes,
+  compileProblem,
+  exactly,
+  handsOf,
+  proposePalettes,
+  startSearch,
+  targetsOf,
+} from './index.ts';
 
 /** A tray that goes round the wheel in three values and two chromas, with greys. */
 const tray = onPaper(
@@ -15,81 +31,31 @@ const tray = onPaper(
     .map((oklch, i) => ({ id: `pencil-${i}`, code: `T${i}`, masstone: labOfOklch(oklch), type: 'wax' })),
   whiteBook,
 );
-const part = fc.record({
-  angle: fc.integer({ min: 0, max: 359 }),
-  clarity: fc.constantFrom(...CLARITIES),
-  key: fc.constantFrom(...KEYS),
-});
+const book = new FamilyBook(tray, whiteBook);
+const wheel = fc.constantFrom(wheelById('painters'), wheelById('perceptual'));
+const angle = fc.integer({ min: 0, max: 359 });
+const part = fc.record({ angle, clarity: fc.constantFrom(...CLARITIES), key: fc.constantFrom(...KEYS) });
+const plot: Plot = { ruler: 0, lean: {}, says: '' };
 
-describe('parts of a palette', () => {
-  it('ask for a dark, a mid and a light in that order', () => {
-    fc.assert(
-      fc.property(part, (each) => {
-        const { dark, mid, light } = targetsOf(each);
-        expect(dark[0]).to.be.below(mid[0]);
-        expect(mid[0]).to.be.below(light[0]);
-      }),
-    );
-  });
-
-  it('ask for more chroma the clearer they are, and for more light the paler their key', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 0, max: 359 }), (angle) => {
-        const chroma = CLARITIES.map((clarity) => oklchOfLab(targetsOf({ angle, clarity, key: 'middle' }).mid).c);
-        expect(chroma).to.deep.equal([...chroma].sort((a, b) => b - a));
-        const value = KEYS.map((key) => targetsOf({ angle, clarity: 'quiet', key }).mid[0]);
-        expect(value).to.deep.equal([...value].sort((a, b) => a - b));
-      }),
-    );
-  });
-});
-
-describe('families from a tray that goes round the wheel', () => {
-  it('are three pencils of the tray in order of value, near the hue that was asked for', () => {
-    const ids = new Set(tray.map((pencil) => pencil.id));
-    fc.assert(
-      fc.property(part, (each) => {
-        const { family, dark, mid, light, miss } = familyFor(each, tray);
-        expect(Object.values(family).every((id) => ids.has(id))).to.equal(true);
-        expect(dark[0]).to.be.below(mid[0]);
-        expect(mid[0]).to.be.below(light[0]);
-        expect(miss).to.be.below(25);
-        if (each.clarity === 'clear')
-          expect(Math.abs(turnBetween(oklchOfLab(mid).h, hueOfWheel(each.angle)))).to.be.below(40);
-      }),
-      { numRuns: 60 },
-    );
-  });
-
-  it('are never better from a part of the tray than from all of it', () => {
-    fc.assert(
-      fc.property(part, (each) => {
-        const gapless = { ...each, clarity: 'quiet' as const };
-        expect(familyFor(gapless, tray).miss).to.be.at.most(familyFor(gapless, tray.slice(0, 20)).miss + 6);
-      }),
-      { numRuns: 40 },
-    );
-  });
-});
-
-describe('palettes of any page', () => {
-  const sheet = fc.integer({ min: 1, max: 9 }).chain((count) =>
+const pageOf = (most: number) =>
+  fc.integer({ min: 1, max: most }).chain((count) =>
     fc.record({
       things: fc.tuple(
         ...Array.from({ length: count }, (_, i) =>
-          fc
-            .record({
-              area: fc.integer({ min: 5, max: 9000 }),
-              focus: fc.boolean(),
-              natural: fc.constantFrom(null, '#6d8a3c', '#c8962e'),
-            })
-            .map(({ area, focus, natural }) => ({
-              id: `thing-${i}`,
-              name: `Thing ${i}`,
-              areaMm2: area,
-              focus,
-              natural: natural ? labOfHex(natural) : null,
-            })),
+          fc.record({
+            id: fc.constant(`thing-${i}`),
+            name: fc.constant(`Thing ${i}`),
+            areaMm2: fc.integer({ min: 5, max: 9000 }),
+            widthMm: fc.double({ min: 0.4, max: 40, noNaN: true }),
+            at: fc.record({
+              x: fc.double({ min: 0, max: 1, noNaN: true }),
+              y: fc.double({ min: 0, max: 1, noNaN: true }),
+            }),
+            focus: fc.boolean(),
+            natural: fc.constantFrom(null, null, labOfHex('#6d8a3c'), labOfHex('#c8962e')),
+            laid: fc.constantFrom(null, null, null, labOfHex('#4f6bb0')),
+            alike: fc.constantFrom(null, null, 'a', 'b'),
+          }),
         ),
       ),
       borders: fc
@@ -98,39 +64,168 @@ describe('palettes of any page', () => {
           list.filter(([a, b]) => a !== b).map(([a, b, lengthMm]) => ({ a: `thing-${a}`, b: `thing-${b}`, lengthMm })),
         ),
     }),
-  );
+  ) as fc.Arbitrary<PageSummary>;
+const scheme = fc.constantFrom(...SCHEMES);
 
-  it('give every thing a part, whatever the page and the scheme, with scores from 0 to 100 and a reason', async () => {
+describe('parts of a palette', () => {
+  it('ask for colours from dark to light, as many as there are pencils', () => {
+    fc.assert(
+      fc.property(part, wheel, fc.integer({ min: 1, max: 5 }), (each, on, count) => {
+        const values = targetsOf(each, on, count).map(([l]) => l);
+        expect(values).to.have.length(count);
+        expect(values).to.deep.equal([...values].sort((a, b) => a - b));
+      }),
+    );
+  });
+
+  it('ask for more chroma the clearer they are, and for more light the paler their key', () => {
+    fc.assert(
+      fc.property(angle, wheel, (at, on) => {
+        const chroma = CLARITIES.map(
+          (clarity) => oklchOfLab(targetsOf({ angle: at, clarity, key: 'middle' }, on, 1)[0]).c,
+        );
+        expect(chroma).to.deep.equal([...chroma].sort((a, b) => b - a));
+        const value = KEYS.map((key) => targetsOf({ angle: at, clarity: 'quiet', key }, on, 1)[0][0]);
+        expect(value).to.deep.equal([...value].sort((a, b) => a - b));
+      }),
+    );
+  });
+});
+
+describe('families from a tray that goes round the wheel', () => {
+  it('are pencils of the tray in order of value, near the hue that was asked for', () => {
+    fc.assert(
+      fc.property(part, wheel, fc.integer({ min: 1, max: 5 }), (each, on, count) => {
+        const [{ family, body, miss }] = book.nearest(each, on, count, 1);
+        const values = family.pencils.map((id) => book.byId.get(id)!.body[0]);
+        expect(values).to.deep.equal([...values].sort((a, b) => a - b));
+        expect(miss).to.be.below(25);
+        if (each.clarity === 'clear') {
+          expect(Math.abs(turnBetween(oklchOfLab(body).h, on.hueOf(each.angle)))).to.be.below(45);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('hands', () => {
+  it('turn with the anchor: turning it turns all of them by as much', () => {
+    fc.assert(
+      fc.property(scheme, angle, angle, ({ id }, anchor, by) => {
+        const before = handsOf(id, anchor);
+        handsOf(id, anchor + by).forEach((hand, i) =>
+          expect(turnBetween(turn(before[i] + by), hand)).to.be.closeTo(0, 1e-9),
+        );
+      }),
+    );
+  });
+});
+
+describe('the objective', () => {
+  it('is the same whether things were changed one by one or set at once, and is its terms weighed', () => {
+    fc.assert(
+      fc.property(pageOf(8), scheme, angle, fc.integer(), (page, { id }, anchor, seed) => {
+        const problem = compileProblem(page, book, { anchor, scheme: id }, plot);
+        const random = seededRandom(seed);
+        const now = new Objective(problem);
+        for (let k = 0; k < 60; k++) {
+          const i = Math.floor(random() * problem.things.length);
+          now.set(i, Math.floor(random() * problem.options[i].length));
+        }
+        expect(now.value).to.be.closeTo(new Objective(problem, now.chosen).value, 1e-6);
+        expect([...now.terms()].every((term) => term >= 0 && Number.isFinite(term))).to.equal(true);
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
+describe('the search', () => {
+  it('never gives its best up, however often it is gone on with', () => {
+    fc.assert(
+      fc.property(pageOf(8), angle, fc.integer(), (page, anchor, seed) => {
+        const search = startSearch(compileProblem(page, book, { anchor, scheme: 'triad' }, plot), seededRandom(seed));
+        let before = Infinity;
+        for (let k = 0; k < 12; k++) {
+          expect(search.best.objective).to.be.at.most(before);
+          before = search.best.objective;
+          search.goOn(200);
+        }
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('finds on small pages what looking at every way finds', () => {
+    fc.assert(
+      fc.property(pageOf(3), angle, (page, anchor) => {
+        const problem = compileProblem(page, book, { anchor, scheme: 'complementary' }, plot);
+        const search = startSearch(problem, seededRandom(1));
+        search.goOn(30_000);
+        expect(search.best.objective).to.be.closeTo(exactly(problem).objective, 0.02);
+      }),
+      { numRuns: 12 },
+    );
+  }).timeout(60_000);
+
+  it('with every single pencil as a family, a pencil more never makes the best worse', () => {
+    fc.assert(
+      fc.property(pageOf(3), angle, fc.integer({ min: 2, max: 30 }), (page, anchor, count) => {
+        const narrow = { ...page, things: page.things.map((each) => ({ ...each, widthMm: 0.5, natural: null })) };
+        const best = (some: typeof tray) => {
+          const own = new FamilyBook(some, whiteBook);
+          // Each pencil may come in: every one is offered to every thing.
+          const must: Wishes['must'] = some.map(({ id }) => id);
+          const problem = compileProblem(narrow, own, { anchor, scheme: 'one-hue', must }, plot);
+          const offered = problem.options.map((own) =>
+            own.filter((option) => option.offered || option.family === null),
+          );
+          return exactly({ ...problem, options: offered, must: [] }).objective;
+        };
+        expect(best(tray.slice(0, count))).to.be.at.most(best(tray.slice(0, count - 1)) + 1e-9);
+      }),
+      { numRuns: 15 },
+    );
+  }).timeout(60_000);
+});
+
+describe('palettes of every page', () => {
+  it('give every thing a part or leave it as it is, with scores from 0 to 100 and a reason', async () => {
     await fc.assert(
-      fc.asyncProperty(
-        sheet,
-        fc.constantFrom(...SCHEMES),
-        fc.integer({ min: 0, max: 359 }),
-        async (page, scheme, anchor) => {
-          for (const { parts, scores, reason, pencils } of await proposePalettes(page as SheetSummary, tray, {
-            anchor,
-            scheme: scheme.id,
-          })) {
-            expect(parts).to.have.length(page.things.length);
-            for (const score of Object.values(scores)) expect(score).to.be.within(0, 100);
-            expect(reason).to.contain(`${pencils} pencils`);
-          }
-        },
-      ),
+      fc.asyncProperty(pageOf(9), scheme, angle, async (page, { id }, anchor) => {
+        for (const { parts, scores, reason, pencils } of await proposePalettes(
+          page,
+          tray,
+          whiteBook,
+          { anchor, scheme: id },
+          { moves: 500 },
+        )) {
+          parts.forEach(({ thingId, family, body }, i) => {
+            expect(thingId).to.equal(page.things[i].id);
+            if (page.things[i].laid) expect([family, body]).to.deep.equal([null, page.things[i].laid]);
+          });
+          for (const { score } of scores) expect(score).to.be.within(0, 100);
+          expect(reason).to.contain(`${pencils} pencils`);
+        }
+      }),
       { numRuns: 25 },
     );
   }).timeout(60_000);
 
-  it('never change the natural colour that a thing must keep', async () => {
+  it('turn with the wheel: the parts of the turned page keep to the turned hands', async () => {
     await fc.assert(
-      fc.asyncProperty(sheet, async (page) => {
-        const [{ parts }] = await proposePalettes(page as SheetSummary, tray, { anchor: 60, scheme: 'triad' });
-        page.things.forEach((thing, i) => {
-          if (!thing.natural) return;
-          expect(Math.abs(turnBetween(hueOfWheel(parts[i].angle), oklchOfLab(thing.natural).h))).to.be.below(3);
-        });
+      fc.asyncProperty(pageOf(6), angle, fc.integer({ min: 1, max: 11 }), async (page, anchor, twelfths) => {
+        const free = { ...page, things: page.things.map((each) => ({ ...each, natural: null, laid: null })) };
+        const at = async (from: number) =>
+          (await proposePalettes(free, tray, whiteBook, { anchor: from, scheme: 'triad' }, { moves: 500 })).map(
+            ({ parts }) => parts.map((each) => turn(each.angle - from)),
+          );
+        for (const angles of [...(await at(anchor)), ...(await at(turn(anchor + 30 * twelfths)))]) {
+          for (const each of angles) expect([0, 120, 240]).to.include(each);
+        }
       }),
-      { numRuns: 15 },
+      { numRuns: 8 },
     );
   }).timeout(60_000);
 });

@@ -1,4 +1,4 @@
-import { type Lab, hueOfWheel, labOfOklch } from '../colour/index.ts';
+import { type ColourWheel, type Lab, labOfOklch, wheelOfHue } from '../colour/index.ts';
 
 /** How clear a colour is meant to be. */
 export const CLARITIES = ['clear', 'quiet', 'grey'] as const;
@@ -7,9 +7,9 @@ export type Clarity = (typeof CLARITIES)[number];
 export const KEYS = ['deep', 'middle', 'pale'] as const;
 export type Key = (typeof KEYS)[number];
 
-/** The part that a thing plays in the palette. */
+/** The part that a thing plays in the palette: its hue, chroma and value. */
 export interface Part {
-  /** Place on the painter's wheel, degrees. */
+  /** Place on the wheel in use, degrees. */
   angle: number;
   clarity: Clarity;
   key: Key;
@@ -17,19 +17,38 @@ export interface Part {
 
 const CHROMA: Record<Clarity, number> = { clear: 0.15, quiet: 0.08, grey: 0.025 };
 const SHIFT: Record<Key, number> = { deep: -0.13, middle: 0, pale: 0.13 };
+/** OKLCH lightness from the middle of a family to each of its ends. */
+const REACH = 0.22;
 
 /**
- * The colours a part asks for. A hue is dark or light by nature (yellow is pale, violet deep), so the middle value
- * follows the hue; darks lean towards violet and lights towards yellow by a few degrees, as shadow and light do.
+ * The colours that a part asks for, from dark to light. A hue is dark or light by nature (yellow is pale, violet
+ * deep), so the middle value follows the hue; darks lean towards violet and lights towards yellow by a few degrees, as
+ * shadow and light do.
+ * @param count how many pencils, 1 to 5; one asks for the middle alone
  */
-export function targetsOf({ angle, clarity, key }: Part): { dark: Lab; mid: Lab; light: Lab } {
-  const c = CHROMA[clarity];
-  const fromYellow = Math.cos((angle * Math.PI) / 180);
-  const l = 0.6 + 0.09 * fromYellow + SHIFT[key];
-  const lean = 10 * Math.sin((angle * Math.PI) / 180);
+export function targetsOf({ angle, clarity, key }: Part, wheel: ColourWheel, count: number): Lab[] {
+  const hue = wheel.hueOf(angle);
+  const round = (wheelOfHue(hue) * Math.PI) / 180;
+  const l = 0.6 + 0.09 * Math.cos(round) + SHIFT[key];
+  const lean = 10 * Math.sin(round);
+  return Array.from({ length: count }, (_, i) => {
+    // -1 at the dark end, 0 in the middle, 1 at the light end; two pencils stand half way out.
+    const out = count === 1 ? 0 : count === 2 ? i - 0.5 : (2 * i) / (count - 1) - 1;
+    const chroma = CHROMA[clarity] * (out < 0 ? 1 + 0.25 * out : 1 - 0.3 * out);
+    return labOfOklch({
+      l: Math.min(0.95, Math.max(0.24, l + REACH * out)),
+      c: chroma,
+      h: wheel.hueOf(angle - lean * out),
+    });
+  });
+}
+
+/** The part that a colour plays by nature. */
+export function partOf({ l, c, h }: { l: number; c: number; h: number }, wheel: ColourWheel): Part {
+  const nature = 0.6 + 0.09 * Math.cos((wheelOfHue(h) * Math.PI) / 180);
   return {
-    dark: labOfOklch({ l: Math.max(0.24, l - 0.22), c: c * 0.75, h: hueOfWheel(angle + lean) }),
-    mid: labOfOklch({ l, c, h: hueOfWheel(angle) }),
-    light: labOfOklch({ l: Math.min(0.95, l + 0.22), c: c * 0.7, h: hueOfWheel(angle - lean) }),
+    angle: Math.round(wheel.angleOf(h)) % 360,
+    clarity: c < 0.045 ? 'grey' : c < 0.11 ? 'quiet' : 'clear',
+    key: l < nature - 0.08 ? 'deep' : l > nature + 0.08 ? 'pale' : 'middle',
   };
 }

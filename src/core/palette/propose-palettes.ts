@@ -1,254 +1,206 @@
-import { type Lab, deltaE2000, oklchOfLab, placeAt, turn, turnBetween, wheelOfHue } from '../colour/index.ts';
-import { type Family } from '../recipe/index.ts';
+import { wheelById } from '../colour/index.ts';
+import { type Paper } from '../laydown/index.ts';
+import { seededRandom } from '../random/index.ts';
 import { type Run, breather, quietRun } from '../run/index.ts';
 import { type PencilOnPaper } from '../tray/index.ts';
-import { type FoundFamily, familyFor } from './families.ts';
-import { CLARITIES, type Clarity, KEYS, type Key, type Part } from './part.ts';
-import { seededRandom } from '../random/index.ts';
-import { schemeById } from './schemes/index.ts';
+import { apartInAll, clearlyDifferent } from './differ.ts';
+import { FamilyBook } from './families.ts';
+import { type PageSummary } from './page.ts';
+import { plotsFor } from './plots.ts';
+import { type Plot, type Problem, compileProblem } from './problem.ts';
+import { type Proposal, describe } from './proposal.ts';
+import { handsOf } from './schemes/index.ts';
+import { type Search, startSearch } from './search.ts';
+import { unmetBeforehand } from './unmet.ts';
+import { FREE_MOOD, type Wishes } from './wishes.ts';
 
-/** What the palette must know of a page: its things and who borders on whom. */
-export interface SheetSummary {
-  things: readonly {
-    id: string;
-    name: string;
-    areaMm2: number;
-    /** Whether the eye should go here first. */
-    focus: boolean;
-    /** The natural colour that it must keep, if any. */
-    natural: Lab | null;
-  }[];
-  /** Shared border between two things, by id. */
-  borders: readonly { a: string; b: string; lengthMm: number }[];
-}
-
-export interface Preferences {
-  /** Anchor on the painter's wheel, degrees. */
-  anchor: number;
-  /** Id of a scheme. */
-  scheme: string;
-  /** How many proposals at most. Default 3. */
+export interface SolveOptions {
+  /** How many proposals at most. Default 4. */
   count?: number;
   /** Default 1. */
   seed?: number;
+  /** Moves of the search for each plot; with the seed they settle the answer. Default 60,000. */
+  moves?: number;
+  /** For live use: stop after so many ms and answer with the best so far. */
+  deadlineMs?: number;
+  /** Told of what stands so far, a few times a second. */
+  found?(proposals: Proposal[]): void;
 }
 
-export interface ProposedPart extends Part {
-  thingId: string;
-  family: Family;
-  /** Mean CIEDE2000 from the colours asked for. */
-  miss: number;
-}
+const USUAL_MOVES = 60_000;
+const MOVES_AT_ONCE = 1000;
+const TELL_EVERY_MS = 350;
+/** With a limit, so much of the work goes before the first pencil is put away. */
+const BEFORE_LIMIT = 0.3;
+/** Pencils are put away in rounds, down to this share of those in use at once. */
+const KEPT_EACH_ROUND = 0.72;
 
-/** One palette for the whole page. Scores run from 0 to 100, more is better. */
-export interface Proposal {
-  name: string;
-  parts: ProposedPart[];
-  scores: {
-    /** Share of the border length at which neighbours part clearly in colour. */
-    parting: number;
-    /** How near the tray comes to the colours asked for. */
-    fit: number;
-    /** How near the shares of the hands are to those aimed at. */
-    shares: number;
-  };
-  /** Number of different pencils. */
-  pencils: number;
-  /** Why, from its own numbers. */
-  reason: string;
+interface Played {
+  plot: Plot;
+  problem: Problem;
+  search: Search;
 }
-
-/** Neighbours whose mid colours differ by this much (CIEDE2000) part clearly. */
-const PARTED = 16;
-const ROUNDS = 6;
-/** What a hand may carry of the area: the first rules, the second supports, the rest accents. */
-const SHARES = [0.6, 0.3, 0.1];
 
 /**
- * Proposes palettes for a page: each thing gets a place in the scheme, a clarity and a key, and the family of pencils
- * that comes nearest. Proposals differ in which hand of the scheme rules the page; the best by the sum of its scores comes first. The search is greedy from the
- * largest thing down, then improves one thing at a time until nothing gets better; the same seed gives the same result.
- * @throws RangeError for an empty tray, a page without things or an unknown scheme
+ * Proposes clearly different palettes for a page, the best first: every thing gets a part (hue, chroma, value) and a
+ * real family of pencils, as many as its width holds. The scheme is played in several plots (which hand rules, on what
+ * ground); each is searched by annealing under the objective of {@link TERMS}. Pencils that must not come in, families
+ * that are pinned and things that are laid are never touched; with a limit, pencils are put away in rounds, the least
+ * used first, until it holds. What cannot be met is said in each proposal's `unmet`.
+ * @param paper the one that `tray` was laid on
+ * @throws RangeError for an empty tray, a page without things, an unknown wheel or scheme
  * @throws CancelledError when the run is cancelled
  */
 export async function proposePalettes(
-  sheet: SheetSummary,
+  page: PageSummary,
   tray: readonly PencilOnPaper[],
-  preferences: Preferences,
+  paper: Paper,
+  wishes: Wishes,
+  options: SolveOptions = {},
   run: Run = quietRun,
 ): Promise<Proposal[]> {
-  if (tray.length === 0)
-    throw new RangeError('The tray is empty: bring at least one pencil before planning a palette.');
-  if (sheet.things.length === 0)
-    throw new RangeError('Name at least one thing on the sheet before planning a palette.');
-  const hands = schemeById(preferences.scheme).hands.map((offset) => turn(preferences.anchor + offset));
+  const { count = 4, seed = 1, moves = USUAL_MOVES, deadlineMs = Infinity, found } = options;
+  const began = run.now();
+  const late = () => run.now() - began > deadlineMs;
   const breathe = breather(run);
-  await breathe(0, 'finding families in the tray');
-  const palette = new FamilyBook(tray);
-  const random = seededRandom(preferences.seed ?? 1);
-  const proposals: Proposal[] = [];
-  const rulers = hands.length === 1 ? [0] : hands.map((_, i) => i);
-  for (const [n, ruler] of rulers.slice(0, preferences.count ?? 3).entries()) {
-    const order = [ruler, ...rulers.filter((i) => i !== ruler)].map((i) => hands[i]);
-    await breathe(0.1 + (0.9 * n) / rulers.length, `trying ${placeAt(order[0]).name} as the ruling colour`);
-    proposals.push(await solve(sheet, order, palette, random, breathe));
+  await breathe(0, 'looking at the tray');
+  const away = new Set(wishes.mustNot);
+  const book = new FamilyBook(
+    tray.filter(({ id }) => !away.has(id)),
+    paper,
+  );
+  const unmet = unmetBeforehand(wishes, tray);
+  const wheel = wheelById(wishes.wheel ?? 'painters');
+  const plots = plotsFor(handsOf(wishes.scheme, wishes.anchor, wishes.hands), wheel, wishes.mood ?? FREE_MOOD);
+  const played: Played[] = [];
+  let told = began;
+  const tell = (always = false) => {
+    if (!found || (!always && run.now() - told < TELL_EVERY_MS)) return;
+    told = run.now();
+    found(
+      chosenFrom(played, count).map(({ plot, problem, search }) =>
+        describe(plot, problem, search.best, page, unmet, wishes.atMost),
+      ),
+    );
+  };
+  for (const plot of plots) {
+    await breathe((0.15 * played.length) / plots.length, `trying: ${plot.says}`);
+    const problem = compileProblem(page, book, wishes, plot);
+    played.push({ plot, problem, search: startSearch(problem, seededRandom(seed + 7919 * played.length)) });
+    if (!wishes.atMost) tell(played.length === 1);
+  }
+  const limited = wishes.atMost ? BEFORE_LIMIT : 1;
+  for (
+    let done = 0;
+    done < limited * moves && !(late() || (wishes.atMost && run.now() - began > BEFORE_LIMIT * deadlineMs));
+    done += MOVES_AT_ONCE
+  ) {
+    for (const each of played) {
+      each.search.goOn(Math.min(MOVES_AT_ONCE, limited * moves - done));
+      const share = Math.max(done / moves, Math.min(1, (run.now() - began) / deadlineMs));
+      await breathe(0.15 + 0.85 * share, `weighing: ${each.plot.says}`);
+    }
+    if (!wishes.atMost) tell();
+  }
+  if (wishes.atMost) {
+    for (const [i, each] of played.entries()) {
+      await breathe(BEFORE_LIMIT + ((1 - BEFORE_LIMIT) * i) / played.length, `putting pencils away: ${each.plot.says}`);
+      const until = began + deadlineMs * (BEFORE_LIMIT + ((1 - BEFORE_LIMIT) * (i + 1)) / played.length);
+      await limit(
+        each,
+        book,
+        page,
+        wishes,
+        { moves: (1 - limited) * moves, seed: seed + i, late: () => run.now() > until },
+        () =>
+          breathe(
+            BEFORE_LIMIT + ((1 - BEFORE_LIMIT) * (i + 0.5)) / played.length,
+            `putting pencils away: ${each.plot.says}`,
+          ),
+      );
+    }
   }
   run.progress(1, 'done');
-  return proposals.sort((p, q) => total(q.scores) - total(p.scores));
+  const best = chosenFrom(played, count);
+  const proposals = best.map(({ plot, problem, search }) =>
+    describe(plot, problem, search.best, page, unmet, wishes.atMost),
+  );
+  return proposals.map((proposal) => ({ ...proposal, tradesAway: tradeOf(proposal, proposals) }));
 }
 
-function total({ parting, fit, shares }: Proposal['scores']): number {
-  return parting + fit + shares;
-}
-
-/** Families by part, each looked for once. */
-class FamilyBook {
-  readonly #tray: readonly PencilOnPaper[];
-  readonly #found = new Map<string, FoundFamily>();
-  constructor(tray: readonly PencilOnPaper[]) {
-    this.#tray = tray;
-  }
-  get(part: Part): FoundFamily {
-    const key = `${Math.round(part.angle)} ${part.clarity} ${part.key}`;
-    let found = this.#found.get(key);
-    if (!found) this.#found.set(key, (found = familyFor(part, this.#tray)));
-    return found;
-  }
-}
-
-type Choice = Part & { hand: number; found: FoundFamily };
-
-async function solve(
-  sheet: SheetSummary,
-  hands: number[],
+/** Puts the least used pencils away in rounds until no more than the wished number are in use. */
+async function limit(
+  each: Played,
   book: FamilyBook,
-  random: () => number,
-  breathe: (share: number, doing: string) => Promise<void>,
-): Promise<Proposal> {
-  const things = [...sheet.things].sort((p, q) => q.areaMm2 - p.areaMm2 || (p.id < q.id ? -1 : 1));
-  const options = new Map(things.map((thing) => [thing.id, optionsFor(thing, hands, book)]));
-  const chosen = new Map<string, Choice>();
-  const cost = pageCost(sheet, chosen);
-  for (const thing of things) pick(thing.id);
-  for (let round = 0; round < ROUNDS; round++) {
-    let changed = false;
-    const order = things.map((t) => ({ t, r: random() })).sort((p, q) => p.r - q.r);
-    for (const { t } of order) {
-      if (pick(t.id)) changed = true;
-      await breathe(0.5, `weighing ${t.name}`);
+  page: PageSummary,
+  wishes: Wishes,
+  { moves, seed, late }: { moves: number; seed: number; late: () => boolean },
+  breathe: () => Promise<void>,
+): Promise<void> {
+  const most = wishes.atMost!;
+  const rounds = Math.max(1, Math.ceil(Math.log(most / usedBy(each).length) / Math.log(KEPT_EACH_ROUND)));
+  for (let round = 0; ; round++) {
+    const used = usedBy(each);
+    if (used.length <= most) break;
+    const kept = used.slice(0, Math.max(most, Math.floor(KEPT_EACH_ROUND * used.length)));
+    each.problem = compileProblem(
+      page,
+      book,
+      wishes,
+      each.plot,
+      kept.map(({ pencil }) => pencil),
+    );
+    each.search = startSearch(each.problem, seededRandom(seed + 31 * round));
+    for (let done = 0; done < moves / rounds && !late(); done += MOVES_AT_ONCE) {
+      each.search.goOn(MOVES_AT_ONCE);
+      await breathe();
     }
-    if (!changed) break;
+    // Pinned families may need more than was wished; that is said, not gone round for ever.
+    if (usedBy(each).length >= used.length) break;
   }
-  return describe(sheet, hands, chosen);
+}
 
-  function pick(id: string): boolean {
-    const before = chosen.get(id);
-    let best = before;
-    let bestCost = before ? cost(id) : Infinity;
-    for (const option of options.get(id) ?? []) {
-      chosen.set(id, option);
-      const c = cost(id);
-      if (c < bestCost - 1e-9) [best, bestCost] = [option, c];
+/** The pencils in use by place, those that must stay first, then the most used. */
+function usedBy({ problem, search }: Played): { pencil: number; weight: number }[] {
+  const weights = new Map<number, number>();
+  problem.things.forEach((_, i) => {
+    for (const pencil of problem.options[i][search.best.chosen[i]].pencils) {
+      weights.set(pencil, (weights.get(pencil) ?? 0) + problem.share[i] + 1 / problem.things.length);
     }
-    chosen.set(id, best as Choice);
-    return best !== before;
-  }
-}
-
-function optionsFor(thing: SheetSummary['things'][number], hands: number[], book: FamilyBook): Choice[] {
-  const make = (angle: number, clarity: Clarity, key: Key, hand: number): Choice => {
-    const part = { angle, clarity, key };
-    return { ...part, hand, found: book.get(part) };
-  };
-  if (thing.natural) {
-    const { l, c, h } = oklchOfLab(thing.natural);
-    const clarity = c < 0.045 ? 'grey' : c < 0.11 ? 'quiet' : 'clear';
-    const angle = Math.round(wheelOfHue(h));
-    const nearest = hands.reduce((best, hand, i) => (apart(hand, angle) < apart(hands[best], angle) ? i : best), 0);
-    const natural = 0.6 + 0.09 * Math.cos((angle * Math.PI) / 180);
-    const key: Key = l < natural - 0.08 ? 'deep' : l > natural + 0.08 ? 'pale' : 'middle';
-    return [make(angle, clarity, key, nearest)];
-  }
-  return hands.flatMap((angle, hand) =>
-    CLARITIES.flatMap((clarity) => KEYS.map((key) => make(angle, clarity, key, hand))),
-  );
-}
-
-function apart(a: number, b: number): number {
-  return Math.abs(turnBetween(a, b));
-}
-
-/** The cost of the whole page as far as one thing has a say in it; lower is better. */
-function pageCost(sheet: SheetSummary, chosen: Map<string, Choice>): (id: string) => number {
-  const total = sheet.things.reduce((sum, thing) => sum + thing.areaMm2, 0);
-  const thingOf = new Map(sheet.things.map((thing) => [thing.id, thing]));
-  const beside = new Map<string, { other: string; lengthMm: number }[]>();
-  for (const { a, b, lengthMm } of sheet.borders) {
-    beside.set(a, [...(beside.get(a) ?? []), { other: b, lengthMm }]);
-    beside.set(b, [...(beside.get(b) ?? []), { other: a, lengthMm }]);
-  }
-  return (id) => {
-    const thing = thingOf.get(id)!;
-    const own = chosen.get(id)!;
-    const borders = (beside.get(id) ?? []).filter(({ other }) => chosen.has(other));
-    const around = borders.reduce((sum, border) => sum + border.lengthMm, 0);
-    const merge = borders.reduce((sum, { other, lengthMm }) => {
-      const away = deltaE2000(own.found.mid, chosen.get(other)!.found.mid);
-      return sum + (lengthMm / around) * Math.max(0, 1 - away / PARTED);
-    }, 0);
-    const share = thing.areaMm2 / total;
-    // Large areas stay quiet; small ones and the focus may be clear.
-    const loud = own.clarity === 'clear' ? share * 4 : own.clarity === 'grey' ? 0.25 : 0;
-    const focus = thing.focus ? (own.clarity === 'clear' ? 0 : 1) + (own.key === 'pale' ? 0 : 0.3) : 0;
-    return 2.5 * merge + own.found.miss / 14 + loud + focus + 3 * sharesMiss(sheet, chosen, total);
-  };
-}
-
-function sharesMiss(sheet: SheetSummary, chosen: Map<string, Choice>, total: number): number {
-  const hands = Math.max(...[...chosen.values()].map((c) => c.hand)) + 1;
-  if (hands === 1) return 0;
-  const carried = new Array<number>(SHARES.length).fill(0);
-  for (const thing of sheet.things) {
-    const choice = chosen.get(thing.id);
-    if (choice) carried[Math.min(choice.hand, SHARES.length - 1)] += thing.areaMm2 / total;
-  }
-  return carried.reduce((sum, share, i) => sum + Math.abs(share - SHARES[i]), 0) / 2;
-}
-
-function describe(sheet: SheetSummary, hands: number[], chosen: Map<string, Choice>): Proposal {
-  const parts = sheet.things.map((thing): ProposedPart => {
-    const { angle, clarity, key, found } = chosen.get(thing.id)!;
-    return { thingId: thing.id, angle, clarity, key, family: found.family, miss: found.miss };
   });
-  const length = sheet.borders.reduce((sum, border) => sum + border.lengthMm, 0);
-  const parted = sheet.borders.filter(
-    ({ a, b }) => deltaE2000(chosen.get(a)!.found.mid, chosen.get(b)!.found.mid) >= PARTED,
-  );
-  const parting = length === 0 ? 1 : parted.reduce((sum, border) => sum + border.lengthMm, 0) / length;
-  const total = sheet.things.reduce((sum, thing) => sum + thing.areaMm2, 0);
-  const miss = parts.reduce((sum, part, i) => sum + (part.miss * sheet.things[i].areaMm2) / total, 0);
-  const pencils = new Set(parts.flatMap((part) => Object.values(part.family))).size;
-  const ruling = sheet.things.filter((thing) => chosen.get(thing.id)!.hand === 0);
-  const carried = ruling.reduce((sum, thing) => sum + thing.areaMm2, 0) / total;
-  const ruler = placeAt(hands[0]).name;
-  const others = hands.slice(1).map((angle) => placeAt(angle).name);
-  return {
-    name: `${ruler} rules`,
-    parts,
-    scores: {
-      parting: Math.round(100 * parting),
-      fit: Math.round(Math.max(0, 100 - 5 * miss)),
-      shares: Math.round(100 * (1 - sharesMiss(sheet, chosen, total))),
-    },
-    pencils,
-    reason:
-      `${capital(ruler)} carries ${Math.round(100 * carried)}% of the area` +
-      (others.length ? `, set against ${others.join(' and ')}. ` : '. ') +
-      `Neighbours part clearly (a colour difference of ${PARTED} or more) along ${Math.round(100 * parting)}% of their shared borders. ` +
-      `The pencils here come within ${miss.toFixed(1)} of the colours asked for, on average by area, with ${pencils} pencils.`,
-  };
+  for (const pencil of problem.must) weights.set(pencil, Infinity);
+  return [...weights]
+    .map(([pencil, weight]) => ({ pencil, weight }))
+    .sort((p, q) => q.weight - p.weight || p.pencil - q.pencil);
 }
 
-function capital(text: string): string {
-  return text[0].toUpperCase() + text.slice(1);
+/** The best first, then the next best that is clearly different from all before it; the most different where none is. */
+function chosenFrom(played: readonly Played[], count: number): Played[] {
+  const bodies = ({ problem, search }: Played) =>
+    problem.options.map((options, i) => options[search.best.chosen[i]].body);
+  const left = [...played].sort((p, q) => p.search.best.objective - q.search.best.objective);
+  const chosen: Played[] = [];
+  const nearest = (each: Played) =>
+    Math.min(Infinity, ...chosen.map((other) => apartInAll(bodies(each), bodies(other), each.problem.share)));
+  while (chosen.length < count && left.length > 0) {
+    const apart = left.map(nearest);
+    const clear = apart.findIndex(clearlyDifferent);
+    const [next] = left.splice(clear >= 0 ? clear : apart.indexOf(Math.max(...apart)), 1);
+    if (clear < 0 && Math.max(...apart) < 1) break;
+    chosen.push(next);
+  }
+  return chosen;
+}
+
+/** Where a proposal falls behind most, in a sentence. */
+function tradeOf(proposal: Proposal, all: readonly Proposal[]): string {
+  const behind = proposal.scores.flatMap(({ id, name, score }) => {
+    const best = all
+      .map((other) => ({ name: other.name, score: other.scores.find((each) => each.id === id)!.score }))
+      .reduce((p, q) => (q.score > p.score ? q : p));
+    return best.score - score >= 3 ? [{ name, score, best, by: best.score - score }] : [];
+  });
+  const worst = behind.sort((p, q) => q.by - p.by).at(0);
+  if (!worst) return 'It falls behind the others in nothing that can be measured here.';
+  return `It trades away “${worst.name}”: ${worst.score} of 100, where “${worst.best.name}” has ${worst.best.score}.`;
 }

@@ -4,4 +4,5 @@ export { type PreviewSource, type PreviewWindow, renderPreview } from './render-
 export { rampStrip } from './ramp-strip.ts';
 export { groundPatch } from './ground-patch.ts';
 export { laydownStrip } from './laydown-strip.ts';
-export { HUB, RIM_CHROMA, wheelDisc } from './wheel-disc.ts';
+export { HUB, RIM_CHROMA, ringRadius, wheelDisc } from './wheel-disc.ts';
+export { type View, VIEWS, viewById } from './views/index.ts';

@@ -1,14 +1,14 @@
 import { expect } from 'chai';
 import { type Lab, deltaE2000, labOfHex, labOfRgb, rgbOfLab } from '../colour/index.ts';
 import { bareGround, layPasses, pencilOptics, whiteBook } from '../laydown/index.ts';
-import { compileRecipe } from '../recipe/index.ts';
+import { compileRecipe, familyOf } from '../recipe/index.ts';
 import { paperGrain } from './grain.ts';
 import { pigmentShare } from './shade.ts';
 import { TONE_STEPS, laydownStrip, renderPreview, toneTables, wheelDisc } from './index.ts';
 
 const blue = pencilOptics({ masstone: labOfHex('#2b4fa3'), type: 'oil' });
 const optics = new Map([['blue', blue]]);
-const family = { dark: 'blue', mid: 'blue', light: 'blue' };
+const family = familyOf(['blue', 'blue', 'blue']);
 const recipe = compileRecipe('blend', 'base-coat-first', family, { regions: [{ usableWidthMm: 6, areaMm2: 40 }] });
 const ground = bareGround(whiteBook);
 const paper = rgbOfLab(labOfHex(whiteBook.tint));

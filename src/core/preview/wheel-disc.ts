@@ -1,5 +1,14 @@
-import { hueOfWheel, labOfOklch, labOfSpectrum, rgbOfLab } from '../colour/index.ts';
-import { type Paper, bareGround, layPasses, pencilOptics } from '../laydown/index.ts';
+import {
+  type ColourWheel,
+  type Ring,
+  RINGS,
+  labOfOklch,
+  labOfSpectrum,
+  rgbOfLab,
+  wheelById,
+  wheelOfHue,
+} from '../colour/index.ts';
+import { type Paper, type Pass, bareGround, layPasses, pencilOptics } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import { TILE, paperGrain } from './grain.ts';
 import { type Shade, pigmentShare, shadeOf } from './shade.ts';
@@ -9,32 +18,62 @@ export const RIM_CHROMA = 0.2;
 /** Bare paper is left within this share of the radius. */
 export const HUB = 0.14;
 const SECTORS = 72;
-const RINGS = 24;
+const STEPS = 24;
+
+/** How much of each ring's width is left bare between it and the next. */
+const BETWEEN = 0.06;
+
+export interface DiscOptions {
+  /** Default the painter's. */
+  wheel?: ColourWheel;
+  /** Rings of tints, full colours, tones and shades instead of one passage from paper to full colour. */
+  rings?: boolean;
+}
+
+/** Where a ring lies, as shares of the disc's radius. */
+export function ringRadius(ring: Ring): { from: number; to: number } {
+  const width = (1 - HUB) / RINGS.length;
+  const from = HUB + RINGS.indexOf(ring) * width;
+  return { from, to: from + width * (1 - BETWEEN) };
+}
 
 /**
- * The painter's wheel as it would be laid with pencils on this paper: a notional pencil for every five degrees,
- * pressed harder from the middle to the rim, yellow at the top, running clockwise through orange to red.
+ * A wheel as it would be laid with pencils on this paper, yellow at the top, running clockwise through orange to red:
+ * a notional pencil for every five degrees, pressed harder from the middle to the rim; or in rings, laid lightly for
+ * tints, fully, with a grey for tones and with a black for shades.
  * @param size side in pixels; outside the disc is transparent
  */
-export function wheelDisc(paper: Paper, size: number): RgbaImage {
+export function wheelDisc(
+  paper: Paper,
+  size: number,
+  { wheel = wheelById('painters'), rings = false }: DiscOptions = {},
+): RgbaImage {
   const ground = bareGround(paper);
   const bare = rgbOfLab(labOfSpectrum(ground.bare));
+  const [grey, black] = [0.62, 0.16].map((l) =>
+    pencilOptics({ masstone: labOfOklch({ l, c: 0, h: 0 }), type: 'wax', opacity: 0.35 }),
+  );
+  const laid = (passes: Pass[]) => shadeOf(layPasses(ground, passes).ground, bare);
   const shades: Shade[][] = Array.from({ length: SECTORS }, (_, sector) => {
-    const angle = (360 / SECTORS) * sector;
-    const hue = hueOfWheel(angle);
-    const l = 0.62 + 0.2 * Math.cos((angle * Math.PI) / 180);
+    const hue = wheel.hueOf((360 / SECTORS) * sector);
+    const l = 0.62 + 0.2 * Math.cos((wheelOfHue(hue) * Math.PI) / 180);
     const pencil = pencilOptics({ masstone: labOfOklch({ l, c: 0.19, h: hue }), type: 'wax', opacity: 0.35 });
-    return Array.from({ length: RINGS }, (_, ring) => {
-      const pressure = 0.06 + 0.94 * (ring / (RINGS - 1)) ** 1.3;
-      return shadeOf(
-        layPasses(ground, [
-          { pencil, pressure },
-          { pencil, pressure },
-        ]).ground,
-        bare,
-      );
-    });
+    const twice = (pressure: number): Pass[] => [
+      { pencil, pressure },
+      { pencil, pressure },
+    ];
+    if (!rings) {
+      return Array.from({ length: STEPS }, (__, step) => laid(twice(0.06 + 0.94 * (step / (STEPS - 1)) ** 1.3)));
+    }
+    const made: Record<Ring, Pass[]> = {
+      tint: twice(0.28),
+      full: twice(0.9),
+      tone: [...twice(0.55), { pencil: grey, pressure: 0.6 }],
+      shade: [...twice(0.75), { pencil: black, pressure: 0.45 }],
+    };
+    return RINGS.map((ring) => laid(made[ring]));
   });
+  const edges = RINGS.map(ringRadius);
   const data = new Uint8ClampedArray(4 * size * size);
   const mask = TILE - 1;
   const middle = size / 2;
@@ -49,9 +88,11 @@ export function wheelDisc(paper: Paper, size: number): RgbaImage {
       const out = (radius - HUB) / (1 - HUB);
       // The rim is ragged as a hand leaves it: what the last strokes miss there is not paper but nothing.
       if (out > 0.975 && grain < (out - 0.975) * 10000) continue;
-      const ring = Math.min(RINGS - 1, Math.max(0, Math.floor(out * RINGS)));
-      const shade = shades[Math.round((angle / 360) * SECTORS) % SECTORS][ring];
-      const share = out < 0 ? 0 : pigmentShare(grain, shade.specks);
+      const step = rings
+        ? edges.findIndex(({ from, to }) => radius >= from && radius <= to)
+        : Math.min(STEPS - 1, Math.max(0, Math.floor(out * STEPS)));
+      const shade = shades[Math.round((angle / 360) * SECTORS) % SECTORS][Math.max(0, step)];
+      const share = out < 0 || step < 0 ? 0 : pigmentShare(grain, shade.specks);
       for (let c = 0; c < 3; c++) data[p + c] = bare[c] + (shade.covered[c] - bare[c]) * share;
       data[p + 3] = 255;
     }

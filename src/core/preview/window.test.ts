@@ -2,14 +2,12 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { labOfHex, rgbOfLab } from '../colour/index.ts';
 import { PAPERS, bareGround, pencilOptics, whiteBook } from '../laydown/index.ts';
-import { compileRecipe, layersFor } from '../recipe/index.ts';
+import { compileRecipe, familyOf, layersFor } from '../recipe/index.ts';
 import { type PreviewSource, TONE_STEPS, rampStrip, renderPreview, toneTables } from './index.ts';
 
-const hexes = { dark: '#3d2a22', mid: '#c6913a', light: '#f3e7b9' };
-const optics = new Map(
-  Object.values(hexes).map((hex) => [hex, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]),
-);
-const recipe = compileRecipe('blend', 'dark-first', hexes, { regions: [{ usableWidthMm: 8, areaMm2: 60 }] });
+const hexes = ['#3d2a22', '#c6913a', '#f3e7b9'];
+const optics = new Map(hexes.map((hex) => [hex, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]));
+const recipe = compileRecipe('blend', 'dark-first', familyOf(hexes), { regions: [{ usableWidthMm: 8, areaMm2: 60 }] });
 const paper = rgbOfLab(labOfHex(whiteBook.tint));
 const tables = toneTables(recipe.layers, optics, bareGround(whiteBook), recipe.halfWidthMm);
 

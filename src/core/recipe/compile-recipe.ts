@@ -1,12 +1,13 @@
 import { type RegionContext, effectById, usualWidth } from './effects/index.ts';
-import { type Family, type Layer, type Recipe } from './layer.ts';
+import { type Family } from './family.ts';
+import { type Layer, type Recipe } from './layer.ts';
 import { schoolById } from './schools/index.ts';
 
 /**
  * Compiles an effect, in the order of a school, to the layers of one thing.
  * @param effectId id of an effect
  * @param schoolId id of a school
- * @param family dark, mid and light pencil; the same pencil may stand in two roles
+ * @param family one to five pencils from dark to light, with or without blender, depth, accent and neutral
  * @param context the widths and areas of the thing's regions
  * @throws RangeError for an unknown effect or school, or when there is no region
  */

@@ -1,6 +1,6 @@
 /** recipe: effects and schools compiled to ordered layers for one thing, and checks of what comes out. */
+export { type Extra, type Family, EXTRAS, MOST_PENCILS, bodyOf, familyOf, pencilsFor, pencilsOf } from './family.ts';
 export {
-  type Family,
   type Layer,
   type Point,
   type Recipe,
@@ -17,5 +17,6 @@ export { type Effect, type RegionContext, EFFECTS, effectById, usualWidth } from
 export { compileRecipe, layersFor } from './compile-recipe.ts';
 export { type Finding, checkRecipe } from './check-recipe.ts';
 export { type LayerEdit, withEdits } from './edits.ts';
+export { type LostLayer, type TrimmedThing, gentleRecipe, trimToMinutes } from './trim.ts';
 export { toothAfter } from './tooth-after.ts';
 export { shareInZone } from './zone.ts';

@@ -6,6 +6,7 @@ import {
   POINT_MM,
   SCHOOLS,
   compileRecipe,
+  familyOf,
   layersFor,
   shareInZone,
   toothAfter,
@@ -13,7 +14,7 @@ import {
   withEdits,
 } from './index.ts';
 
-const family = { dark: 'dark', mid: 'mid', light: 'light' };
+const family = familyOf(['dark', 'mid', 'light']);
 const optics = new Map(
   Object.entries({ dark: '#22315f', mid: '#4f6bb0', light: '#b5d4ea' }).map(([id, hex]) => [
     id,
@@ -36,7 +37,7 @@ describe('every recipe', () => {
       fc.property(regions, school, (own, { id, sketch }) => {
         const { layers } = compileRecipe('blend', id, family, { regions: own });
         expect(layers.map((layer) => layer.id)).to.deep.equal(sketch.map((layer) => layer.id));
-        for (const layer of layers) expect(layer.pencil).to.equal(family[layer.role]);
+        for (const layer of layers) expect(layer.pencil).to.equal(layer.role);
       }),
     );
   });

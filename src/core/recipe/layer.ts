@@ -1,4 +1,5 @@
 import { type Pressure } from '../laydown/index.ts';
+import { EXTRAS } from './family.ts';
 
 /** How the pencil moves. */
 export const STROKES = ['small circles', 'one direction', 'hatching', 'following the contour'] as const;
@@ -21,12 +22,9 @@ export interface Zone {
   softnessMm: number;
 }
 
-/** Who a pencil is in its family. */
-export const ROLES = ['dark', 'mid', 'light'] as const;
+/** Who a pencil is in its family: its own from dark to light, and what may stand beside them. */
+export const ROLES = ['dark', 'mid', 'light', ...EXTRAS] as const;
 export type Role = (typeof ROLES)[number];
-
-/** The ordered pencils given to a thing, by id. */
-export type Family = Readonly<Record<Role, string>>;
 
 /** One pencil laid in one zone. */
 export interface Layer {

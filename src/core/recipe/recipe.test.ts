@@ -3,20 +3,27 @@ import fc from 'fast-check';
 import { labOfHex } from '../colour/index.ts';
 import { bareGround, pencilOptics, whiteBook } from '../laydown/index.ts';
 import {
+  type Family,
   SCHOOLS,
+  bodyOf,
+  familyOf,
+  gentleRecipe,
+  pencilsFor,
+  pencilsOf,
   checkRecipe,
   compileRecipe,
   layersFor,
   schoolById,
   shareInZone,
   toothAfter,
+  trimToMinutes,
   withEdits,
 } from './index.ts';
 
 const ofWidths = (widthsMm: number[]) => ({
   regions: widthsMm.map((usableWidthMm) => ({ usableWidthMm, areaMm2: 10 })),
 });
-const family = { dark: 'peat', mid: 'ochre', light: 'lamp' };
+const family = familyOf(['peat', 'ochre', 'lamp']);
 const optics = new Map(
   Object.entries({ peat: '#3d2a22', ochre: '#c6913a', lamp: '#f2c21d' }).map(([id, hex]) => [
     id,
@@ -57,7 +64,7 @@ describe('recipes', () => {
       for (const layer of compileRecipe('blend', id, family, wide).layers) {
         expect(layer.purpose).to.match(/\.$/);
         expect(layer.zone.to).to.be.above(layer.zone.from);
-        expect(Object.values(family)).to.include(layer.pencil);
+        expect(pencilsOf(family)).to.include(layer.pencil);
       }
     }
   });
@@ -111,8 +118,101 @@ describe('recipes', () => {
   });
 });
 
+describe('families of one to five pencils', () => {
+  const laidBy = (own: Family) => compileRecipe('blend', 'base-coat-first', own, wide).layers;
+  const ids = ['peat', 'brown', 'ochre', 'sand', 'lamp'];
+
+  it('lay each pencil, the middle ones from the shadow outwards in order of value', () => {
+    for (let count = 1; count <= 5; count++) {
+      const own = familyOf(ids.slice(0, count));
+      expect(new Set(laidBy(own).map(({ pencil }) => pencil))).to.deep.equal(new Set(pencilsOf(own)));
+    }
+    const middles = laidBy(familyOf(ids)).filter(({ role }) => role === 'mid');
+    expect(middles.map(({ pencil }) => pencil)).to.deep.equal(['brown', 'ochre', 'sand']);
+    expect(middles.map(({ zone }) => zone.to)).to.deep.equal([0.45, 0.57, 0.68]);
+    expect(new Set(laidBy(familyOf(ids)).map(({ id }) => id)).size).to.equal(laidBy(familyOf(ids)).length);
+  });
+
+  it('of a single pencil have nothing to unify; a blender of their own does it in place of the lightest', () => {
+    expect(laidBy(familyOf(['peat'])).some(({ id }) => id === 'unify')).to.equal(false);
+    expect(laidBy(familyOf(['peat', 'ochre', 'lamp'], { blender: 'pink' })).at(-1)).to.include({
+      role: 'blender',
+      pencil: 'pink',
+    });
+  });
+
+  it('calm the shadow with a neutral before colour goes over it, and deepen it before it is unified', () => {
+    const layers = laidBy(familyOf(['peat', 'ochre', 'lamp'], { neutral: 'grey', depth: 'night', accent: 'rust' }));
+    const at = (id: string) => layers.findIndex((layer) => layer.id === id);
+    expect(at('neutral'))
+      .to.equal(at('shadow') + 1)
+      .and.to.be.below(at('middle'));
+    expect(at('depth')).to.be.above(at('deepen')).and.to.be.below(at('unify'));
+    expect(layers[at('accent')].zone.from).to.be.above(0);
+  });
+
+  it('take their colour from the middle pencil, the darker of two', () => {
+    expect([1, 2, 3, 4, 5].map((count) => bodyOf(familyOf(ids.slice(0, count))))).to.deep.equal([
+      'peat',
+      'peat',
+      'brown',
+      'brown',
+      'ochre',
+    ]);
+  });
+
+  it('hold one to five pencils, the more the wider the shape', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 100, noNaN: true }), (width) => {
+        expect(pencilsFor(width))
+          .to.be.within(1, 5)
+          .and.to.be.at.most(pencilsFor(2 * width));
+      }),
+    );
+    expect(() => familyOf([])).to.throw(RangeError, 'one to 5');
+    expect(() => familyOf([...ids, 'more'])).to.throw(RangeError, 'not 6');
+  });
+});
+
+describe('fewer hours', () => {
+  const own = ['bell', 'sky'].map((id, i) => {
+    const recipe = compileRecipe('blend', 'base-coat-first', family, wide);
+    return { id, recipe, worth: i === 0 ? 4 : 1, minutes: new Map(recipe.layers.map((layer) => [layer.id, 10])) };
+  });
+
+  it('leave out what is worth least first, and never the shadow or the last layer beside it', () => {
+    const { lost } = trimToMinutes(own, 80);
+    expect(lost.map(({ thingId, layer }) => `${thingId} ${layer.id}`)).to.deep.equal(['sky deepen', 'sky middle']);
+    const { recipes } = trimToMinutes(own, 0);
+    for (const { layers } of recipes.values()) {
+      expect(layers).to.have.length(2);
+      expect(layers.some(({ id }) => id === 'shadow')).to.equal(true);
+    }
+  });
+
+  it('more minutes never lose a layer that fewer keep, and enough lose none', () => {
+    const gone = (budget: number) => trimToMinutes(own, budget).lost.map(({ thingId, layer }) => thingId + layer.id);
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 120 }), fc.integer({ min: 0, max: 120 }), (a, b) => {
+        expect(gone(Math.min(a, b))).to.include.members(gone(Math.max(a, b)));
+      }),
+    );
+    expect(gone(100)).to.deep.equal([]);
+  });
+
+  it('a gentle hand lays nothing firmer than medium, and goes over it once more', () => {
+    const recipe = compileRecipe('blend', 'dark-first', family, wide);
+    const gentle = gentleRecipe(recipe);
+    gentle.layers.forEach((layer, i) => {
+      expect(['whisper', 'light', 'medium']).to.include(layer.pressure);
+      const was = recipe.layers[i];
+      expect(layer.passes).to.equal(was.passes + Number(['firm', 'burnish'].includes(was.pressure)));
+    });
+  });
+});
+
 describe('checking a recipe', () => {
-  const check = (family: { dark: string; mid: string; light: string }, widthsMm = [8], edits = {}) => {
+  const check = (family: Family, widthsMm = [8], edits = {}) => {
     const recipe = withEdits(compileRecipe('blend', 'base-coat-first', family, ofWidths(widthsMm)), edits);
     return checkRecipe(recipe, ofWidths(widthsMm), optics, ground).map((finding) => finding.kind);
   };
@@ -125,7 +225,7 @@ describe('checking a recipe', () => {
   });
 
   it('says when shadow and light are too alike', () => {
-    expect(check({ dark: 'lamp', mid: 'lamp', light: 'lamp' })).to.include('no value step');
+    expect(check(familyOf(['lamp', 'lamp', 'lamp']))).to.include('no value step');
   });
 
   it('says how many regions are too narrow for all layers', () => {
@@ -147,7 +247,12 @@ describe('checking a recipe', () => {
     expect(() => compileRecipe('glow', 'base-coat-first', family, wide)).to.throw(RangeError, 'no effect');
     expect(() => schoolById('backwards')).to.throw(RangeError, 'no school');
     expect(() =>
-      checkRecipe(compileRecipe('blend', 'dark-first', { ...family, dark: 'lost' }, wide), wide, optics, ground),
+      checkRecipe(
+        compileRecipe('blend', 'dark-first', familyOf(['lost', 'ochre', 'lamp']), wide),
+        wide,
+        optics,
+        ground,
+      ),
     ).to.throw(RangeError, 'not in the tray');
   });
 });

@@ -6,6 +6,18 @@ export { type Layering, layeringsNear } from './layerings.ts';
 export { type Closeness, closenessOf, differenceInWords } from './closeness.ts';
 export { type Conversion, convertSet } from './convert-set.ts';
 export { type Missing, whatIsMissing, mostHelpful } from './missing.ts';
+export {
+  type Band,
+  type Overlap,
+  type Ramp,
+  type RampBand,
+  type RampOptions,
+  MOST_IN_RAMP,
+  costOfOverlap,
+  labOfBand,
+  overlapOf,
+  planRamp,
+} from './ramp/index.ts';
 export { type Wear, lengthLeftMm, pressOfLength, wearOf } from './wear.ts';
 export { type Place, type Sample, sampleBeside } from './sample-beside.ts';
 export { type ChartCell, type ChartGrid, fitGrid, masstoneOfPatch, readChart } from './read-chart.ts';

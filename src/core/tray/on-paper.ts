@@ -31,6 +31,8 @@ export interface PencilOnPaper {
   body: Lab;
   /** Place of the body on the painter's wheel, degrees; of no meaning for greys. */
   wheelAngle: number;
+  /** OKLCH hue of the body, degrees; of no meaning for greys. */
+  hue: number;
   /** OKLCH chroma of the body. */
   chroma: number;
 }
@@ -54,6 +56,6 @@ export function onPaper(
       { pencil: optics, pressure: 'firm' },
     ]).lab;
     const { c, h } = oklchOfLab(body);
-    return { id: pencil.id, code: pencil.code, optics, tint, body, wheelAngle: wheelOfHue(h), chroma: c };
+    return { id: pencil.id, code: pencil.code, optics, tint, body, wheelAngle: wheelOfHue(h), hue: h, chroma: c };
   });
 }

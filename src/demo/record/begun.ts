@@ -2,6 +2,7 @@ import type { LogEntry, NewBenchPlan, Plan, RegionsMeta } from '../../contracts/
 import { type Step, sequence } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { proposePalettes } from '../../core/palette/index.ts';
+import { familyOf } from '../../core/recipe/index.ts';
 import { onPaper } from '../../core/tray/index.ts';
 import { asTrayPencil, benchPlanFrom, deriveRecipes, openSteps, summariseSheet } from '../../planning/index.ts';
 import { type DemoPencil } from '../pencils/index.ts';
@@ -9,6 +10,8 @@ import { EVENINGS, OWN_FAMILIES } from './evenings.ts';
 
 /** Orders that are tried for the begun sheet: enough for a sensible one, few enough to lay the demo out quickly. */
 const TRIES = 12;
+/** Moves of the search for its palette. */
+const MOVES = 6000;
 /** How long steps took against what was planned, in turn. */
 const PACES = [1.15, 0.9, 1.3, 1, 0.85, 1.05, 1.4];
 const BETWEEN_STEPS_MINUTES = 0.4;
@@ -19,22 +22,22 @@ export async function beginPalette(
   meta: RegionsMeta,
   pencils: readonly DemoPencil[],
 ): Promise<Pick<Plan, 'wheel' | 'families'>> {
-  const wheel = { anchor: 240, scheme: 'split-complementary' };
+  const wheel = { ...plan.wheel, anchor: 240, scheme: 'split-complementary' };
   const here = pencils.filter(
     ({ whereabouts, type }) => whereabouts !== 'missing' && (type === 'wax' || type === 'oil'),
   );
+  const paper = paperById(plan.page.paper);
   const laid = onPaper(
     here.map((pencil) => asTrayPencil(pencil)),
-    paperById(plan.page.paper),
+    paper,
   );
-  const [best] = await proposePalettes(summariseSheet(plan, meta), laid, { ...wheel, count: 1 });
+  const [best] = await proposePalettes(summariseSheet(plan, meta), laid, paper, wheel, { count: 1, moves: MOVES });
   const idOf = new Map(pencils.map(({ code, id }) => [code, id]));
   const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
-  const families = best.parts.map(({ thingId, family }) => {
+  const families = best.parts.flatMap(({ thingId, family }) => {
     const own = OWN_FAMILIES[nameOf.get(thingId) ?? ''];
-    if (!own) return [thingId, family] as const;
-    const [dark, mid, light] = own.map((code) => idOf.get(code)!);
-    return [thingId, { dark, mid, light }] as const;
+    if (!own) return family ? [[thingId, family] as const] : [];
+    return [[thingId, familyOf(own.map((code) => idOf.get(code)!))] as const];
   });
   return { wheel, families: Object.fromEntries(families) };
 }

@@ -5,7 +5,7 @@ import { setOut, withChangesUnderWay } from './changes-under-way.ts';
 
 const sheet = (id: string) =>
   ({ id, plan: emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }), revision: 3 }) as SheetState;
-const wheel = (anchor: number) => ({ wheel: { anchor, scheme: 'triad' } });
+const wheel = (anchor: number) => ({ wheel: { anchor, scheme: 'triad', wheel: 'painters' as const, hands: [] } });
 
 describe('changes that are under way', () => {
   it('stay on top of what the server tells, the latest last, until they are answered', () => {

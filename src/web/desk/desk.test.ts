@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { type Plan, emptyPlan, newThing } from '../../contracts/index.ts';
 import { NO_REGION, type Region } from '../../core/lineart/index.ts';
+import { familyOf } from '../../core/recipe/index.ts';
 import { atTheDesk, chooseRegions, chooseThing, sitDownAt, toggleRegion, zoomTo } from './at-the-desk.ts';
 import { deriveForms, deriveRecipes, regionsOfThings, summariseSheet } from '../../planning/index.ts';
 import { type PageRegions } from './desk-context.ts';
@@ -14,7 +15,7 @@ const region = (id: number, usableWidthMm: number, areaMm2: number, y = 150): Re
   box: { left: 40, top: y - 10, right: 60, bottom: y + 10 },
 });
 const regions = [region(1, 40, 9000, 40), region(2, 6, 60), region(3, 1, 4)];
-const family = { dark: 'pencil-1', mid: 'pencil-2', light: 'pencil-3' };
+const family = familyOf(['pencil-1', 'pencil-2', 'pencil-3']);
 const plan: Plan = {
   ...emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }),
   things: [

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PreviewRequest, pageWorker } from '../workers/index.ts';
 import { type Step } from '../../core/bench/index.ts';
 import { type Light } from '../../core/light/index.ts';
+import { type Recipe } from '../../core/recipe/index.ts';
 import { type Desk, useDesk } from './desk-context.ts';
 
 interface Pixels {
@@ -22,10 +23,16 @@ function stepFor({ picture }: Desk): number {
  * What will come out on the page, as a canvas; null until it is there or while nothing has a family and all is bare.
  * @param upTo layers laid so far by thing id; things that are not named show all of theirs
  * @param fine at the full resolution of the working picture, for looking closely
+ * @param others recipes by thing id to show instead of the sheet's own; null shows nothing
  */
-export function usePreview(upTo: Readonly<Record<string, number>>, fine = false): HTMLCanvasElement | null {
+export function usePreview(
+  upTo: Readonly<Record<string, number>>,
+  fine = false,
+  others?: ReadonlyMap<string, Recipe> | null,
+): HTMLCanvasElement | null {
   const desk = useDesk();
-  const { sheet, page, grounds, recipes, forms, pencilById, use } = desk;
+  const { sheet, page, grounds, forms, pencilById, use } = desk;
+  const recipes = others ?? desk.recipes;
   const request = useMemo((): PreviewRequest => {
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
@@ -43,7 +50,7 @@ export function usePreview(upTo: Readonly<Record<string, number>>, fine = false)
     };
   }, [sheet.plan.things, sheet.plan.light, use, grounds, recipes, forms, pencilById, upTo]);
   const step = fine ? 1 : stepFor(desk);
-  const wanted = page !== null && (recipes.size > 0 || grounds.size > 0);
+  const wanted = page !== null && others !== null && (recipes.size > 0 || grounds.size > 0);
   const size = { width: page?.width ?? 0, height: page?.height ?? 0 };
   const key = page?.key ?? '';
   return usePixels(wanted, () => pageWorker.preview(key, { ...request, window: { left: 0, top: 0, ...size, step } }), [
@@ -104,7 +111,11 @@ function useFormedThings() {
 }
 
 /** The newest pixels asked for: while one request is under way only the latest of the following is kept. */
-function usePixels(wanted: boolean, ask: () => Promise<Pixels>, inputs: readonly unknown[]): HTMLCanvasElement | null {
+export function usePixels(
+  wanted: boolean,
+  ask: () => Promise<Pixels>,
+  inputs: readonly unknown[],
+): HTMLCanvasElement | null {
   const [canvas, setCanvas] = useState<HTMLCanvasElement | null>(null);
   const waiting = useRef<(() => Promise<Pixels>) | null>(null);
   const busy = useRef(false);

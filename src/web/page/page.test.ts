@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { Plan, USUAL_FINDING, emptyPlan, newThing } from '../../contracts/index.ts';
+import { familyOf } from '../../core/recipe/index.ts';
 import { FORMATS, formatOf, outOfShape } from './formats.ts';
 import { resized } from './resized.ts';
 import { without } from './without.ts';
@@ -33,7 +34,7 @@ describe('page formats', () => {
 });
 
 describe('taking a thing apart', () => {
-  const pencils = { dark: 'pencil-1', mid: 'pencil-2', light: 'pencil-3' };
+  const pencils = familyOf(['pencil-1', 'pencil-2', 'pencil-3']);
   const plan: Plan = {
     ...emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }),
     things: [

@@ -3,7 +3,15 @@ import { useDesk } from '../desk/desk-context.ts';
 import { BELIEF_WORDS, Laydown } from '../parts/index.ts';
 
 /** The pencil pointed at on the wheel, or how to read the wheel. */
-export function PointedPencil({ pencilId }: { pencilId: string | null }) {
+export function PointedPencil({
+  pencilId,
+  rings,
+  ofPage,
+}: {
+  pencilId: string | null;
+  rings: boolean;
+  ofPage: boolean;
+}) {
   const { pencilById, laid, use } = useDesk();
   const pencil = pencilById.get(pencilId ?? '');
   const on = laid.get(pencilId ?? '');
@@ -11,12 +19,15 @@ export function PointedPencil({ pencilId }: { pencilId: string | null }) {
     return (
       <div className="text-[0.95rem] text-soft max-xl:hidden">
         <p>
-          Each mark is a pencil of the tray where it really falls on this paper: round the wheel by hue, outwards by
-          chroma. Large marks are in the palette.
+          {ofPage
+            ? 'Each mark is a thing of the page in its colour, the larger the more of the area it has: '
+            : 'Each mark is a pencil of the tray where it really falls on this paper: '}
+          {rings
+            ? 'inside to outside tints, full colours, tones and shades.'
+            : 'round the wheel by hue, outwards by chroma.'}
+          {!ofPage && ' Large marks are in the palette.'}
         </p>
-        <p className="mt-2">
-          Turn the hands by the ring at the end of the first one, by the arrow keys, or by clicking a pencil.
-        </p>
+        <p className="mt-2">Turn the hands by the ring at the end, by the arrow keys, or by clicking a pencil.</p>
       </div>
     );
   }

@@ -1,58 +1,92 @@
-import { isHere } from '../../contracts/index.ts';
+import { proxy } from 'comlink';
+import { Pin } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { isHere } from '../../contracts/index.ts';
+import { hexOfLab } from '../../core/colour/index.ts';
 import { beliefOfAll } from '../../core/laydown/index.ts';
-import { type Proposal } from '../../core/palette/index.ts';
+import { type PageSummary, type Proposal } from '../../core/palette/index.ts';
+import { pencilsOf } from '../../core/recipe/index.ts';
+import { pinnedFamilies } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
-import { bodyColour } from '../desk/body-colour.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';
 import { stageAddress } from '../desk/stages.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';
-import { summariseSheet } from '../../planning/index.ts';
 
 /** Palettes for the whole page from the pencils that are here, each with its reason. */
-export function Proposals() {
+export function Proposals({
+  summary,
+  compared,
+  onCompare,
+}: {
+  summary: PageSummary | null;
+  /** Name of the proposal that is held against the page. */
+  compared: string | null;
+  onCompare(proposal: Proposal | null): void;
+}) {
   const desk = useDesk();
-  const { sheet, page, pencils } = desk;
-  const { wheel, things } = sheet.plan;
+  const { sheet, pencils } = desk;
+  const { plan } = sheet;
   const { now, start, cancel } = useJob<Proposal[]>(pencilWorker, 'looking at the tray');
-  const [proposedFor, setProposedFor] = useState('');
+  const [soFar, setSoFar] = useState<readonly Proposal[]>([]);
+  const [asked, setAsked] = useState({ for: '', seed: 0 });
   const change = usePlanChange(sheet.id, 'wheel');
-  const askedFor = `${Math.round(wheel.anchor)} ${wheel.scheme}`;
+  const askedFor = JSON.stringify([plan.wheel, plan.wishes, plan.pinned]);
+  const shown = now.state === 'done' ? now.value : now.state === 'working' ? soFar : [];
+  const stale = asked.for !== askedFor;
   const propose = () => {
-    if (!page) return;
+    if (!summary) return;
+    // Asked again for the same, the search sets out from another seed.
+    const seed = stale ? 1 : asked.seed + 1;
     const here = pencils.filter(isHere).map(desk.use.trayPencil);
-    const summary = summariseSheet(sheet.plan, page);
-    setProposedFor(askedFor);
-    void start((jobId, report) => pencilWorker.propose(jobId, summary, here, desk.use.paper, { ...wheel }, report));
+    setAsked({ for: askedFor, seed });
+    setSoFar([]);
+    onCompare(null);
+    const wishes = { ...plan.wheel, ...plan.wishes, pinned: pinnedFamilies(plan) };
+    void start((jobId, report) =>
+      pencilWorker.propose(jobId, summary, here, desk.use.paper, wishes, seed, proxy(setSoFar), report),
+    );
   };
-  const take = (proposal: Proposal) =>
+  const take = (proposal: Proposal) => {
+    const families = proposal.parts.flatMap(({ thingId, family }) => (family ? [[thingId, family] as const] : []));
+    onCompare(null);
     void change(`take the palette “${proposal.name}”`, {
-      families: {
-        ...sheet.plan.families,
-        ...Object.fromEntries(proposal.parts.map((part) => [part.thingId, part.family])),
-      },
+      families: { ...plan.families, ...Object.fromEntries(families) },
     });
-  const unready = whyNot(desk);
+  };
+  const unready = whyNot(desk, summary);
   return (
     <Section title="Palettes for this page">
       {unready}
       {!unready && now.state !== 'working' && (
-        <Button
-          look={now.state === 'done' && proposedFor === askedFor ? 'plain' : 'strong'}
-          className="w-full"
-          onClick={propose}
-        >
-          {now.state === 'done' ? 'Propose again' : `Propose palettes for ${things.length} things`}
+        <Button look={shown.length > 0 && !stale ? 'plain' : 'strong'} className="w-full" onClick={propose}>
+          {shown.length > 0 ? 'Propose again' : `Propose palettes for ${summary?.things.length ?? 0} things`}
         </Button>
+      )}
+      {plan.pinned.length > 0 && !unready && (
+        <p className="mt-1.5 flex items-center gap-1 text-sm text-soft">
+          <Pin size={14} aria-hidden />
+          {plan.pinned.length === 1
+            ? '1 family is pinned and stays'
+            : `${plan.pinned.length} families are pinned and stay`}{' '}
+          as {plan.pinned.length === 1 ? 'it is' : 'they are'}.
+        </p>
       )}
       {now.state === 'working' && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}
       {now.state === 'refused' && <Notice kind="refused">{now.sentence}</Notice>}
-      {now.state === 'done' && (
-        <ul className="mt-2 grid gap-2">
-          {now.value.map((proposal) => (
-            <ProposalCard key={proposal.name} proposal={proposal} onTake={() => take(proposal)} />
+      {shown.length > 0 && (
+        <ul className="mt-2 grid gap-2" aria-label="Proposed palettes" aria-busy={now.state === 'working'}>
+          {shown.map((proposal) => (
+            <ProposalCard
+              key={proposal.name}
+              proposal={proposal}
+              summary={summary!}
+              compared={compared === proposal.name}
+              final={now.state === 'done'}
+              onTake={() => take(proposal)}
+              onCompare={() => onCompare(compared === proposal.name ? null : proposal)}
+            />
           ))}
         </ul>
       )}
@@ -60,9 +94,9 @@ export function Proposals() {
   );
 }
 
-function whyNot({ sheet, page, pencils }: Desk) {
+function whyNot({ sheet, pencils, page }: Desk, summary: PageSummary | null) {
   const link = 'font-semibold underline underline-offset-4';
-  if (!page || sheet.plan.things.length === 0) {
+  if (!page || !summary || summary.things.length === 0) {
     return (
       <Notice>
         Name at least one thing first, at the{' '}
@@ -87,55 +121,68 @@ function whyNot({ sheet, page, pencils }: Desk) {
   return null;
 }
 
-function ProposalCard({ proposal, onTake }: { proposal: Proposal; onTake(): void }) {
-  const desk = useDesk();
-  const { sheet, page, pencilById, use } = desk;
-  const used = new Set(proposal.parts.flatMap(({ family }) => Object.values(family)));
+function ProposalCard(props: {
+  proposal: Proposal;
+  summary: PageSummary;
+  compared: boolean;
+  /** Whether the search is over; until then it may still get better. */
+  final: boolean;
+  onTake(): void;
+  onCompare(): void;
+}) {
+  const { proposal, summary, compared, final, onTake, onCompare } = props;
+  const { pencilById, use } = useDesk();
+  const used = new Set(proposal.parts.flatMap(({ family }) => (family ? pencilsOf(family) : [])));
   const beliefs = [...used].flatMap((id) => pencilById.get(id) ?? []).map(use.beliefIn);
   const sure = beliefOfAll(beliefs)?.apart ?? 0;
-  const area = new Map(
-    sheet.plan.things.map((thing) => [
-      thing.id,
-      thing.regionIds.reduce((sum, id) => sum + (page?.regions[id - 1]?.areaMm2 ?? 0), 0),
-    ]),
-  );
-  const { parting, fit, shares } = proposal.scores;
+  const area = new Map(summary.things.map((thing) => [thing.id, thing.areaMm2]));
+  const areaOf = (thingId: string) => area.get(thingId) ?? 0;
   return (
     <li className="bg-leaf p-2.5">
-      <div className="flex items-baseline justify-between">
+      <div className="flex items-baseline justify-between gap-2">
         <h3 className="text-base">{proposal.name}</h3>
-        <span className="text-sm text-soft">
+        <span className="shrink-0 text-sm text-soft">
           {proposal.pencils} pencils{' '}
           <Why of={`palette ${proposal.name}`}>
-            {proposal.reason} The colours of its pencils are known to about ±{sure.toFixed(0)}.
+            {proposal.reason} {proposal.tradesAway} The colours of its pencils are known to about ±{sure.toFixed(0)}.
+            <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-3">
+              {proposal.scores.map(({ id, name, score }) => (
+                <div key={id} className="contents">
+                  <dt className="text-soft">{name}</dt>
+                  <dd className="text-right font-figure">{score}</dd>
+                </div>
+              ))}
+            </dl>
+            <p className="mt-1 text-soft">of 100 each; objective {proposal.objective.toFixed(2)}, lower is better.</p>
           </Why>
         </span>
       </div>
       <div className="my-1.5 flex h-7 gap-px bg-ground p-1" aria-hidden>
         {[...proposal.parts]
-          .sort((p, q) => (area.get(q.thingId) ?? 0) - (area.get(p.thingId) ?? 0))
+          .sort((p, q) => areaOf(q.thingId) - areaOf(p.thingId))
           .map((part) => (
             <span
               key={part.thingId}
-              style={{
-                flexGrow: Math.sqrt(area.get(part.thingId) ?? 1),
-                background: bodyColour(desk, part.family.mid),
-              }}
+              style={{ flexGrow: Math.sqrt(areaOf(part.thingId)), background: hexOfLab(part.body) }}
             />
           ))}
       </div>
-      <div className="flex items-center justify-between gap-2">
-        <dl className="flex gap-3 text-sm">
-          {[['parting', parting] as const, ['fit', fit] as const, ['shares', shares] as const].map(([name, score]) => (
-            <div key={name}>
-              <dt className="inline text-soft">{name} </dt>
-              <dd className="inline font-figure font-bold">{score}</dd>
-            </div>
-          ))}
-        </dl>
-        <Button onClick={onTake} aria-label={`Take ${proposal.name}`}>
-          Take
-        </Button>
+      {proposal.unmet.length > 0 && (
+        <Notice>
+          {proposal.unmet[0]}
+          {proposal.unmet.length > 1 && ` And ${proposal.unmet.length - 1} wishes more are not met.`}
+        </Notice>
+      )}
+      <div className="mt-1.5 flex items-center justify-between gap-2">
+        <p className="text-[0.85rem] leading-tight text-soft">{final ? proposal.tradesAway : 'still getting better'}</p>
+        <div className="flex shrink-0 gap-1.5">
+          <Button aria-pressed={compared} onClick={onCompare} aria-label={`Hold ${proposal.name} against the page`}>
+            {compared ? 'Put away' : 'Look'}
+          </Button>
+          <Button onClick={onTake} disabled={!final} aria-label={`Take ${proposal.name}`}>
+            Take
+          </Button>
+        </div>
       </div>
     </li>
   );

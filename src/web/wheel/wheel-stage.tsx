@@ -1,94 +1,173 @@
-import { isHere } from '../../contracts/index.ts';
 import { useCallback, useMemo, useState } from 'react';
+import { isHere } from '../../contracts/index.ts';
+import { oklchOfLab, placeOn, turn, turnBetween, wheelById } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
-import { SCHEMES, schemeById } from '../../core/palette/index.ts';
-import { placeAt } from '../../core/colour/index.ts';
+import { type Finding, type Proposal, handsOf } from '../../core/palette/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { useChosen } from '../desk/use-chosen.ts';
 import { Frame } from '../desk/frame.tsx';
-import { PinnedBeside } from '../references/index.ts';
 import { SheetView } from '../desk/sheet-view.tsx';
+import { useChosen } from '../desk/use-chosen.ts';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePickThing } from '../desk/use-pick-thing.ts';
 import { usePreview } from '../desk/use-preview.ts';
-import { Pick, Section } from '../parts/index.ts';
+import { Choice } from '../parts/index.ts';
+import { PinnedBeside } from '../references/index.ts';
 import { Families } from './families.tsx';
+import { Findings } from './findings.tsx';
+import { HoursSection } from './hours.tsx';
+import { Judge } from './judge.tsx';
 import { PointedPencil } from './pointed-pencil.tsx';
 import { Proposals } from './proposals.tsx';
-import { Wheel } from './wheel.tsx';
+import { SchemeSection } from './scheme.tsx';
+import { useAudit } from './use-audit.ts';
+import { usePageColours, usePageSummary } from './use-page-colours.ts';
+import { type PageColour, Wheel } from './wheel.tsx';
+import { WishesSection } from './wishes.tsx';
 
 const ALL_LAYERS = {};
+const NONE: readonly number[] = [];
 
-/** The Wheel stage: anchor and scheme on the wheel, palettes for the whole page, and each thing's family. */
+/** The Wheel stage: the scheme on the wheel, wishes, palettes for the whole page, what there is to say of it, and each thing's family. */
 export function WheelStage() {
   const { sheet, pencils, use, laid, recipes } = useDesk();
-  const { wheel, page } = sheet.plan;
+  const { wheel: own, page } = sheet.plan;
   const change = usePlanChange(sheet.id, 'wheel');
   const { regionIds: chosen, thingId } = useChosen();
   const lit = useLitRegions();
   const preview = usePreview(ALL_LAYERS);
+  const [centre, setCentre] = useState<'wheel' | 'judge'>('wheel');
+  const [disc, setDisc] = useState<'passage' | 'rings'>('passage');
+  const [marks, setMarks] = useState<'pencils' | 'page'>('pencils');
   const [pointed, setPointed] = useState<string | null>(null);
+  const [finding, setFinding] = useState<Finding | null>(null);
+  const [compared, setCompared] = useState<Proposal | null>(null);
+  const summary = usePageSummary();
+  const colours = usePageColours(summary);
+  const audit = useAudit(summary, colours);
+  const wheel = wheelById(own.wheel);
+  const hands = handsOf(own.scheme, own.anchor, own.hands);
   const turnTo = useCallback(
-    (anchor: number) => void change(`turn the wheel to ${placeAt(anchor).name}`, { wheel: { ...wheel, anchor } }),
-    [change, wheel],
+    (anchor: number) =>
+      void change(`turn the wheel to ${placeOn(wheelById(own.wheel), anchor).name}`, { wheel: { ...own, anchor } }),
+    [change, own],
   );
+  const turnHand = (index: number, offset: number) => {
+    const offsets = hands.map((at, i) => (i === index ? Math.round(offset) : turnBetween(own.anchor, at)));
+    void change(`turn hand ${index + 1} to ${placeOn(wheel, own.anchor + offset).name}`, {
+      wheel: { ...own, hands: offsets },
+    });
+  };
   const here = useMemo(() => pencils.filter(isHere), [pencils]);
   const inPlay = useMemo(
     () => new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil))),
     [recipes],
   );
   const pick = usePickThing();
+  const pageColours = useMemo(() => {
+    const things = (summary?.things ?? []).filter(({ id }) => colours.has(id));
+    const area = things.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) || 1;
+    return things
+      .map(({ id, name, areaMm2 }): PageColour => {
+        const lab = colours.get(id)!;
+        const { c, h } = oklchOfLab(lab);
+        const share = areaMm2 / area;
+        return { lab, hue: h, chroma: c, share, says: `${name}: ${(100 * share).toFixed(1)}% of what has a colour` };
+      })
+      .sort((p, q) => q.share - p.share);
+  }, [summary, colours]);
+  const compare = (proposal: Proposal | null) => {
+    setCompared(proposal);
+    if (proposal) setCentre('judge');
+  };
   return (
     <Frame
       title="Wheel"
       centre={
-        <div className="relative flex h-full items-center">
-          <div className="@container-size flex h-full min-w-0 flex-1 items-center justify-center">
-            <Wheel
-              paper={use.paper}
-              anchor={wheel.anchor}
-              hands={schemeById(wheel.scheme).hands}
-              pencils={here}
-              laid={laid}
-              inPlay={inPlay}
-              onTurn={turnTo}
-              onPencil={(pencil) => turnTo(Math.round(pencil.wheelAngle) % 360)}
-              onPoint={setPointed}
+        <div className="relative flex h-full flex-col">
+          <div className="absolute top-3 right-4 z-10 w-64 max-xl:w-48">
+            <Choice<'wheel' | 'judge'>
+              label="In the middle"
+              value={centre}
+              options={[
+                { value: 'wheel', label: 'Wheel' },
+                { value: 'judge', label: 'Judge the page' },
+              ]}
+              onChange={setCentre}
             />
           </div>
-          <div className="flex h-full w-68 shrink-0 flex-col pt-4 pr-4 max-xl:absolute max-xl:right-0 max-xl:bottom-0 max-xl:h-40 max-xl:w-40 max-xl:p-0">
-            <PointedPencil pencilId={pointed} />
-            <div className="max-xl:hidden">
-              <PinnedBeside sheetId={sheet.id} thingId={thingId} things={sheet.plan.things} />
+          {centre === 'judge' ? (
+            <Judge {...{ summary, colours, compared, chosen }} />
+          ) : (
+            <div className="relative flex min-h-0 flex-1 items-center">
+              <div className="@container-size flex h-full min-w-0 flex-1 items-center justify-center">
+                <Wheel
+                  paper={use.paper}
+                  wheel={wheel}
+                  rings={disc === 'rings'}
+                  anchor={own.anchor}
+                  hands={hands.map((at) => turnBetween(own.anchor, at))}
+                  free={own.scheme === 'free'}
+                  colours={marks === 'page' ? pageColours : null}
+                  wanted={finding?.remedy.angles ?? NONE}
+                  pencils={here}
+                  laid={laid}
+                  inPlay={inPlay}
+                  onTurn={turnTo}
+                  onHand={turnHand}
+                  onPencil={(pencil) => turnTo(Math.round(turn(wheel.angleOf(pencil.hue))) % 360)}
+                  onPoint={setPointed}
+                />
+              </div>
+              <div className="flex h-full w-68 shrink-0 flex-col gap-3 pt-18 pr-4 max-xl:absolute max-xl:right-0 max-xl:bottom-0 max-xl:h-40 max-xl:w-40 max-xl:p-0">
+                <div className="grid gap-1.5 max-xl:hidden">
+                  <Choice<'passage' | 'rings'>
+                    label="The disc shows"
+                    value={disc}
+                    options={[
+                      { value: 'passage', label: 'pale to full' },
+                      { value: 'rings', label: 'rings' },
+                    ]}
+                    onChange={setDisc}
+                  />
+                  <Choice<'pencils' | 'page'>
+                    label="Marks are"
+                    value={marks}
+                    options={[
+                      { value: 'pencils', label: 'pencils' },
+                      { value: 'page', label: 'the page' },
+                    ]}
+                    onChange={setMarks}
+                  />
+                </div>
+                <PointedPencil pencilId={pointed} rings={disc === 'rings'} ofPage={marks === 'page'} />
+                <div className="max-xl:hidden">
+                  <PinnedBeside sheetId={sheet.id} thingId={thingId} things={sheet.plan.things} />
+                </div>
+                <div className="mt-auto h-68 max-xl:h-40">
+                  <SheetView
+                    under={preview}
+                    selected={chosen}
+                    lit={lit}
+                    onPick={pick}
+                    paperTint={paperById(page.paper).tint}
+                    fitKey="beside the wheel"
+                    bare
+                  />
+                </div>
+              </div>
             </div>
-            <div className="mt-auto h-68 max-xl:h-40">
-              <SheetView
-                under={preview}
-                selected={chosen}
-                lit={lit}
-                onPick={pick}
-                paperTint={paperById(page.paper).tint}
-                fitKey="beside the wheel"
-                bare
-              />
-            </div>
-          </div>
+          )}
         </div>
       }
       side={
         <>
-          <Section title="Scheme" aside={`anchor: ${placeAt(wheel.anchor).name}`}>
-            <Pick
-              label="Scheme"
-              value={wheel.scheme}
-              options={SCHEMES.map(({ id, name, says }) => ({ value: id, label: name, says }))}
-              onChange={(scheme) => void change(`scheme ${schemeById(scheme).name}`, { wheel: { ...wheel, scheme } })}
-            />
-            <p className="mt-1.5 text-[0.95rem] text-soft">{schemeById(wheel.scheme).says}</p>
-          </Section>
-          <Proposals />
-          <Families />
+          <SchemeSection />
+          <WishesSection />
+          <Proposals summary={summary} compared={compared?.name ?? null} onCompare={compare} />
+          <HoursSection />
+          <Findings {...{ audit, summary }} shown={finding} onShow={setFinding} />
+          <Families summary={summary} colours={colours} />
         </>
       }
     />

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import { WHEEL_PLACES, hexOfLab, placeAt, turn } from '../../core/colour/index.ts';
+import { type ColourWheel, type Lab, hexOfLab, placeOn, ringOf, turn, turnBetween } from '../../core/colour/index.ts';
 import { type Paper } from '../../core/laydown/index.ts';
-import { HUB, RIM_CHROMA } from '../../core/preview/index.ts';
+import { HUB, RIM_CHROMA, ringRadius } from '../../core/preview/index.ts';
 import type { Pencil } from '../../contracts/index.ts';
 import { PixelCanvas } from '../parts/index.ts';
 import { type LaidPencil, pencilWorker } from '../workers/index.ts';
@@ -19,27 +19,53 @@ const STEP_KEYS: Record<string, number> = {
   PageUp: 30,
 };
 
+/** A colour of the page and how much of it has that colour. */
+export interface PageColour {
+  lab: Lab;
+  hue: number;
+  chroma: number;
+  /** Share of the coloured area, 0..1. */
+  share: number;
+  /** What has it, in a few words. */
+  says: string;
+}
+
 interface Props {
   paper: Paper;
+  wheel: ColourWheel;
+  /** Whether the disc shows rings of tints, full colours, tones and shades. */
+  rings: boolean;
   anchor: number;
   /** Degrees of each hand from the anchor. */
   hands: readonly number[];
+  /** Whether each hand turns by itself. */
+  free: boolean;
+  /** The page's colours, with their shares of the coloured area; shown instead of the pencils. */
+  colours: readonly PageColour[] | null;
+  /** Places that would help, degrees; dotted. */
+  wanted: readonly number[];
   pencils: readonly Pencil[];
   laid: ReadonlyMap<string, LaidPencil>;
   /** Pencils of the palette, drawn larger. */
   inPlay: ReadonlySet<string>;
   onTurn(anchor: number): void;
+  onHand(index: number, offset: number): void;
   onPencil(pencil: LaidPencil): void;
   /** Called with the pencil pointed at, or null. */
   onPoint(pencilId: string | null): void;
 }
 
-/** The painter's wheel as laydowns, the tray's pencils where they really fall, and the scheme's hands, which turn together. */
-export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onPencil, onPoint }: Props) {
-  const disc = useDisc(paper);
+/** A wheel as laydowns, the tray's pencils or the page's colours where they really fall, and the scheme's hands, which turn together. */
+export function Wheel(props: Props) {
+  const { paper, wheel, rings, anchor, hands, free, colours, wanted, pencils, laid, inPlay } = props;
+  const { onTurn, onHand, onPencil, onPoint } = props;
+  const disc = useDisc(paper, wheel.id, rings);
   const svg = useRef<SVGSVGElement>(null);
-  const [held, setHeld] = useState<number | null>(null);
-  const at = held ?? anchor;
+  const [held, setHeld] = useState<{ hand: number; angle: number } | null>(null);
+  const at = held?.hand === 0 && !free ? held.angle : anchor;
+  const angleOfHand = (i: number) => (held?.hand === i && free ? held.angle : at + hands[i]);
+  const placeOf = ({ body, hue, chroma }: Pick<LaidPencil, 'body' | 'hue' | 'chroma'>) =>
+    polar(wheel.angleOf(hue), rings ? ringPlace(body, chroma) : radiusOf(chroma));
   const angleAt = (event: React.PointerEvent) => {
     const box = svg.current!.getBoundingClientRect();
     const dx = event.clientX - box.left - box.width / 2;
@@ -56,9 +82,9 @@ export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onP
         viewBox="-112.4 -112.4 224.8 224.8"
         className="absolute inset-0 h-full w-full"
         role="group"
-        aria-label="Painter's wheel"
+        aria-label={`The ${wheel.name} wheel`}
       >
-        {WHEEL_PLACES.map(({ name, angle }) => {
+        {wheel.places.map(({ name, angle }) => {
           const [x, y] = polar(angle, RIM + 6.2);
           return (
             <text
@@ -75,10 +101,10 @@ export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onP
             </text>
           );
         })}
-        {pencils.map((pencil) => {
+        {(colours ? [] : pencils).map((pencil) => {
           const on = laid.get(pencil.id);
           if (!on) return null;
-          const [x, y] = polar(on.wheelAngle, radiusOf(on.chroma));
+          const [x, y] = placeOf(on);
           const playing = inPlay.has(pencil.id);
           return (
             <g
@@ -95,36 +121,81 @@ export function Wheel({ paper, anchor, hands, pencils, laid, inPlay, onTurn, onP
             </g>
           );
         })}
+        {colours?.map((colour) => {
+          const [x, y] = placeOf({ ...colour, body: colour.lab });
+          const side = 2.6 + 17 * Math.sqrt(colour.share);
+          return (
+            <g key={colour.says} transform={`translate(${x} ${y}) rotate(45)`} data-share={colour.share}>
+              <title>{colour.says}</title>
+              <rect
+                x={-side / 2}
+                y={-side / 2}
+                width={side}
+                height={side}
+                fill={hexOfLab(colour.lab)}
+                stroke="#fff"
+                strokeWidth="1.6"
+              />
+              <rect
+                x={-side / 2 - 0.9}
+                y={-side / 2 - 0.9}
+                width={side + 1.8}
+                height={side + 1.8}
+                fill="none"
+                stroke="#000"
+                strokeWidth="0.6"
+              />
+            </g>
+          );
+        })}
+        {wanted.map((angle) => {
+          const [[x0, y0], [x1, y1]] = [polar(angle, RIM * 0.5), polar(angle, RIM + 2)];
+          return (
+            <g key={angle} strokeLinecap="round" pointerEvents="none">
+              <line {...{ x1: x0, y1: y0, x2: x1, y2: y1 }} stroke="#fff" strokeWidth="3.4" />
+              <line {...{ x1: x0, y1: y0, x2: x1, y2: y1 }} stroke="#000" strokeWidth="2" strokeDasharray="0.1 4" />
+            </g>
+          );
+        })}
         {hands.map((offset, i) => (
-          <Hand key={offset} angle={at + offset} first={i === 0} />
+          <Hand key={`${i} ${offset}`} angle={angleOfHand(i)} first={i === 0} />
         ))}
-        <g
-          role="slider"
-          tabIndex={0}
-          aria-label="Anchor hue"
-          aria-valuemin={0}
-          aria-valuemax={359}
-          aria-valuenow={Math.round(turn(at))}
-          aria-valuetext={placeAt(at).name}
-          style={{ cursor: held === null ? 'grab' : 'grabbing', touchAction: 'none' }}
-          onPointerDown={(event) => {
-            event.currentTarget.setPointerCapture(event.pointerId);
-            setHeld(angleAt(event));
-          }}
-          onPointerMove={(event) => held !== null && setHeld(angleAt(event))}
-          onPointerUp={() => {
-            if (held !== null) onTurn(held);
-            setHeld(null);
-          }}
-          onKeyDown={(event) => {
-            const by = STEP_KEYS[event.key];
-            if (by === undefined) return;
-            event.preventDefault();
-            onTurn(turn(Math.round(anchor) + by));
-          }}
-        >
-          <HandHead angle={at} />
-        </g>
+        {(free ? hands.map((_, i) => i) : [0]).map((i) => {
+          const angle = free ? angleOfHand(i) : at;
+          const turnHand = (to: number) =>
+            free && i > 0 ? onHand(i, turnBetween(anchor, to)) : onTurn(turn(to - (free ? hands[0] : 0)));
+          return (
+            <g
+              key={i}
+              role="slider"
+              tabIndex={0}
+              aria-label={i === 0 ? 'Anchor hue' : `Hand ${i + 1}`}
+              aria-valuemin={0}
+              aria-valuemax={359}
+              aria-valuenow={Math.round(turn(angle)) % 360}
+              aria-valuetext={placeOn(wheel, angle).name}
+              style={{ cursor: held === null ? 'grab' : 'grabbing', touchAction: 'none' }}
+              onPointerDown={(event) => {
+                event.currentTarget.setPointerCapture(event.pointerId);
+                setHeld({ hand: i, angle: angleAt(event) });
+              }}
+              onPointerMove={(event) => held?.hand === i && setHeld({ hand: i, angle: angleAt(event) })}
+              onPointerUp={() => {
+                if (held?.hand === i) turnHand(held.angle);
+                setHeld(null);
+              }}
+              onPointerCancel={() => setHeld(null)}
+              onKeyDown={(event) => {
+                const by = STEP_KEYS[event.key];
+                if (by === undefined) return;
+                event.preventDefault();
+                turnHand(turn(Math.round(angle) + by));
+              }}
+            >
+              <HandHead angle={angle} small={i > 0} />
+            </g>
+          );
+        })}
       </svg>
     </div>
   );
@@ -149,12 +220,12 @@ function Hand({ angle, first }: { angle: number; first: boolean }) {
   );
 }
 
-function HandHead({ angle }: { angle: number }) {
+function HandHead({ angle, small }: { angle: number; small: boolean }) {
   const [x, y] = polar(angle, RIM - 4);
   return (
     <>
-      <circle cx={x} cy={y} r="6.4" fill="#fff" stroke="#000" strokeWidth="1.3" />
-      <circle cx={x} cy={y} r="2.2" fill="#000" />
+      <circle cx={x} cy={y} r={small ? 4.6 : 6.4} fill="#fff" stroke="#000" strokeWidth="1.3" />
+      <circle cx={x} cy={y} r={small ? 1.4 : 2.2} fill="#000" />
     </>
   );
 }
@@ -169,12 +240,18 @@ function radiusOf(chroma: number): number {
   return RIM * (HUB + (1 - HUB) * Math.min(0.98, chroma / RIM_CHROMA));
 }
 
-function useDisc(paper: Paper) {
+/** The middle of the ring that a colour belongs to, clearer ones further out in it. */
+function ringPlace(body: Lab, chroma: number): number {
+  const { from, to } = ringRadius(ringOf(body));
+  return RIM * (from + (to - from) * (0.15 + 0.7 * Math.min(1, chroma / RIM_CHROMA)));
+}
+
+function useDisc(paper: Paper, wheel: ColourWheel['id'], rings: boolean) {
   const [disc, setDisc] = useState<Awaited<ReturnType<typeof pencilWorker.wheel>> | null>(null);
   useEffect(() => {
     let wanted = true;
-    void pencilWorker.wheel(paper, DISC).then((pixels) => wanted && setDisc(pixels));
+    void pencilWorker.wheel(paper, DISC, wheel, rings).then((pixels) => wanted && setDisc(pixels));
     return () => void (wanted = false);
-  }, [paper]);
+  }, [paper, wheel, rings]);
   return disc;
 }

@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import type { TrialStep } from '../../contracts/index.ts';
 import { type SequenceOptions, type Step, sequence } from '../../core/bench/index.ts';
-import { type Lab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
+import { type Lab, labOfHex, rgbOfLab, wheelById } from '../../core/colour/index.ts';
 import {
   PRESSURES,
   type OverlayReading,
@@ -21,9 +21,19 @@ import {
   pencilOptics,
   remarksOn,
 } from '../../core/laydown/index.ts';
-import { type Preferences, type SheetSummary, proposePalettes } from '../../core/palette/index.ts';
-import { groundPatch, laydownStrip, rampStrip, toneTables, wheelDisc } from '../../core/preview/index.ts';
-import { type Recipe, type RegionContext, checkRecipe, toothAfter } from '../../core/recipe/index.ts';
+import {
+  type PageSummary,
+  type Proposal,
+  type Wishes,
+  auditPage,
+  coloursOfPhoto,
+  factsOfFamily,
+  proposePalettes,
+  swapsFor,
+} from '../../core/palette/index.ts';
+import { type RgbaImage } from '../../core/lineart/index.ts';
+import { groundPatch, laydownStrip, rampStrip, toneTables, viewById, wheelDisc } from '../../core/preview/index.ts';
+import { type Family, type Recipe, type RegionContext, checkRecipe, toothAfter } from '../../core/recipe/index.ts';
 import { breather } from '../../core/run/index.ts';
 import {
   type TrayPencil,
@@ -47,7 +57,13 @@ export interface LaidPencil {
   body: Lab;
   wheelAngle: number;
   chroma: number;
+  /** OKLCH hue of the body, degrees. */
+  hue: number;
 }
+
+/** Palettes are worked out for so long, or until so many moves have been tried. */
+const PROPOSING_MS = 2500;
+const MOST_MOVES = 400_000;
 
 const optics = new Map<string, PencilOptics>();
 
@@ -56,12 +72,13 @@ const api = {
 
   /** How each pencil comes out on a paper. */
   onPaper(pencils: readonly TrayPencil[], paper: Paper): LaidPencil[] {
-    return laid(pencils, paper).map(({ id, tint, body, wheelAngle, chroma }) => ({
+    return laid(pencils, paper).map(({ id, tint, body, wheelAngle, chroma, hue }) => ({
       id,
       tint,
       body,
       wheelAngle,
       chroma,
+      hue,
     }));
   },
 
@@ -71,20 +88,55 @@ const api = {
     return transfer(image, [image.data.buffer]);
   },
 
-  wheel(paper: Paper, size: number) {
-    const image = wheelDisc(paper, size);
+  wheel(paper: Paper, size: number, wheel: string, rings: boolean) {
+    const image = wheelDisc(paper, size, { wheel: wheelById(wheel), rings });
     return transfer(image, [image.data.buffer]);
+  },
+
+  /** A picture as it is seen in one of the ways of judging it. */
+  view(id: string, picture: RgbaImage) {
+    const seen = viewById(id).of(picture);
+    return transfer(seen, [seen.data.buffer]);
+  },
+
+  /** The colours of a photo. */
+  coloursOfPhoto(photo: RgbaImage, count: number) {
+    return outcomeOf(() => coloursOfPhoto(photo, count));
+  },
+
+  /** What there is to say of a page in these colours. */
+  audit(
+    page: PageSummary,
+    colours: readonly (readonly [string, Lab])[],
+    pencils: readonly TrayPencil[],
+    paper: Paper,
+    wheel: string,
+    scheme: string,
+  ) {
+    return auditPage(page, new Map(colours), laid(pencils, paper), wheelById(wheel), scheme);
+  },
+
+  /** How a family does, and what could take each of its places. */
+  family(family: Family, pencils: readonly TrayPencil[], paper: Paper, neighbours: readonly Lab[], limit: number) {
+    const byId = new Map(laid(pencils, paper).map((pencil) => [pencil.id, pencil]));
+    return outcomeOf(() => ({
+      facts: factsOfFamily(family, byId, paper, neighbours),
+      swaps: family.pencils.map((_, place) => swapsFor(family, place, byId, paper, neighbours).slice(0, limit)),
+    }));
   },
 
   propose(
     jobId: string,
-    sheet: SheetSummary,
+    page: PageSummary,
     pencils: readonly TrayPencil[],
     paper: Paper,
-    wishes: Preferences,
+    wishes: Wishes,
+    seed: number,
+    found: (proposals: Proposal[]) => void,
     report: Report,
   ) {
-    return outcomeOf(() => proposePalettes(sheet, laid(pencils, paper), wishes, runOf(jobId, report)));
+    const live = { seed, moves: MOST_MOVES, deadlineMs: PROPOSING_MS, found };
+    return outcomeOf(() => proposePalettes(page, laid(pencils, paper), paper, wishes, live, runOf(jobId, report)));
   },
 
   /** What a recipe comes to: findings, tooth left after each layer, and its passage from shadow to highlight. */

@@ -3,6 +3,6 @@ export interface Scheme {
   id: string;
   name: string;
   says: string;
-  /** Degrees from the anchor on the painter's wheel, the anchor's own 0 first. */
+  /** Degrees from the anchor on the wheel in use, the ruling one first. */
   hands: readonly number[];
 }

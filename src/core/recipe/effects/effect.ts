@@ -1,4 +1,5 @@
-import { type Family, type Layer } from '../layer.ts';
+import { type Family } from '../family.ts';
+import { type Layer } from '../layer.ts';
 import { type School } from '../schools/index.ts';
 
 /** What a recipe must know of the regions that it is for. */

@@ -3,7 +3,7 @@ import { baseCoatFirst } from './base-coat-first.ts';
 import { darkFirst } from './dark-first.ts';
 import { type School } from './school.ts';
 
-export { type School } from './school.ts';
+export { type School, type Sketch } from './school.ts';
 /** Every school, the default first. */
 export const SCHOOLS: readonly School[] = [baseCoatFirst, darkFirst];
 

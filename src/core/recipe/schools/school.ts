@@ -1,10 +1,10 @@
 import { type Pressure } from '../../laydown/index.ts';
-import { type Role } from '../layer.ts';
 
 /** One layer of a school's order, before it is fitted to a thing. */
 export interface Sketch {
   id: string;
-  role: Role;
+  /** Which of the family's own pencils lays it; the middle ones lay one layer each. */
+  role: 'dark' | 'mid' | 'light';
   pressure: Pressure;
   passes: number;
   /** Interval of tone that it covers. */

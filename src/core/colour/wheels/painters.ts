@@ -1,4 +1,5 @@
-import { turn } from './oklch.ts';
+import { turn } from '../oklch.ts';
+import { type ColourWheel, type WheelPlace } from './wheel.ts';
 
 /**
  * The painter's wheel: red, yellow and blue a third of a turn apart, twelve named places 30 degrees apart, running
@@ -7,14 +8,6 @@ import { turn } from './oklch.ts';
  * piecewise cubic interpolation, 1980) keeps the way from wheel to hue smooth and free of turning back, so that it
  * can be inverted.
  */
-export interface WheelPlace {
-  name: string;
-  /** Degrees on the painter's wheel. */
-  angle: number;
-  /** OKLCH hue in degrees of the paint at this place. */
-  hue: number;
-}
-
 const NAMES_AND_HUES: [string, number][] = [
   ['yellow', 104],
   ['yellow-orange', 80],
@@ -78,6 +71,17 @@ export function isWarm(angle: number): boolean {
   const t = turn(angle);
   return t < 165 || t >= 345;
 }
+
+/** The wheel of most craft advice. */
+export const painters: ColourWheel = {
+  id: 'painters',
+  name: 'painter’s',
+  says: 'Red, yellow and blue a third apart, as paint mixes: orange faces blue, red faces green.',
+  costs: 'Opposites here are opposites by custom; some are not quite so to the eye.',
+  places: WHEEL_PLACES,
+  hueOf: hueOfWheel,
+  angleOf: wheelOfHue,
+};
 
 /** Cubic Hermite within one twelfth; `t` 0..1. */
 function fallWithin(i: number, t: number): number {

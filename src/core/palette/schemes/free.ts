@@ -1,0 +1,8 @@
+import { type Scheme } from './scheme.ts';
+
+export const free: Scheme = {
+  id: 'free',
+  name: 'free',
+  says: 'Hands of your own, each turned by itself.',
+  hands: [0, 100, 200],
+};

@@ -1,0 +1,75 @@
+import { type Layer, type Recipe } from './layer.ts';
+
+/** A thing whose recipe may be made shorter. */
+export interface TrimmedThing {
+  id: string;
+  recipe: Recipe;
+  /** How much it is worth, above 0: by importance, focus and area. */
+  worth: number;
+  /** Minutes that each layer takes, by its id. */
+  minutes: ReadonlyMap<string, number>;
+}
+
+/** A layer that was left out. */
+export interface LostLayer {
+  thingId: string;
+  layer: Layer;
+  minutes: number;
+}
+
+/** What a layer is worth in its recipe, 0..1; the shadow and one layer more always stay. */
+function worthOf({ id, role }: Layer): number {
+  if (id === 'deepen') return 0.4;
+  if (id === 'unify') return 0.6;
+  if (id === 'base' || id === 'light') return 0.75;
+  const byRole: Partial<Record<Layer['role'], number>> = { accent: 0.2, neutral: 0.25, depth: 0.35, mid: 0.5 };
+  return byRole[role] ?? 1;
+}
+
+/** Layers that always stay. */
+const LEAST_LAYERS = 2;
+
+/**
+ * Leaves layers out, those first that are worth least for the minutes they take, until all recipes take no longer than
+ * a budget or nothing more can go. Longer budgets never lose a layer that shorter ones keep.
+ * @param budget minutes for all recipes together
+ */
+export function trimToMinutes(
+  things: readonly TrimmedThing[],
+  budget: number,
+): { recipes: Map<string, Recipe>; lost: LostLayer[] } {
+  const candidates = things.flatMap((thing) =>
+    thing.recipe.layers
+      .map((layer) => ({ layer, minutes: thing.minutes.get(layer.id) ?? 0 }))
+      .filter(({ layer, minutes }) => layer.id !== 'shadow' && minutes > 0)
+      .map(({ layer, minutes }) => ({ thing, layer, minutes, rate: (thing.worth * worthOf(layer)) / minutes })),
+  );
+  candidates.sort((p, q) => p.rate - q.rate || (p.thing.id < q.thing.id ? -1 : 1));
+  let left = things.reduce((sum, { minutes }) => sum + [...minutes.values()].reduce((p, q) => p + q, 0), 0);
+  const staying = new Map(things.map(({ id, minutes }) => [id, minutes.size]));
+  const lost: LostLayer[] = [];
+  for (const { thing, layer, minutes } of candidates) {
+    if (left <= budget) break;
+    if (staying.get(thing.id)! <= LEAST_LAYERS) continue;
+    staying.set(thing.id, staying.get(thing.id)! - 1);
+    left -= minutes;
+    lost.push({ thingId: thing.id, layer, minutes });
+  }
+  const gone = new Set(lost.map(({ thingId, layer }) => `${thingId} ${layer.id}`));
+  const recipes = things.map(({ id, recipe }) => {
+    return [id, { ...recipe, layers: recipe.layers.filter((layer) => !gone.has(`${id} ${layer.id}`)) }] as const;
+  });
+  return { recipes: new Map(recipes), lost };
+}
+
+/** A recipe for a gentle hand: nothing firmer than medium, gone over once more where it was. */
+export function gentleRecipe(recipe: Recipe): Recipe {
+  return {
+    ...recipe,
+    layers: recipe.layers.map((layer) =>
+      layer.pressure === 'firm' || layer.pressure === 'burnish'
+        ? { ...layer, pressure: 'medium', passes: Math.min(6, layer.passes + 1) }
+        : layer,
+    ),
+  };
+}

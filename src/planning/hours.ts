@@ -1,0 +1,39 @@
+import type { Plan } from '../contracts/index.ts';
+import { PICK_UP_SECONDS, makeSteps } from '../core/bench/index.ts';
+import { type Region } from '../core/lineart/index.ts';
+import { type LostLayer, type Recipe, gentleRecipe, trimToMinutes } from '../core/recipe/index.ts';
+import { regionsOfThings } from './things-regions.ts';
+
+/** What the layers of a page take, and what was left out to keep to the evenings wished for. */
+export interface Hours {
+  /** By thing id, as they are to be laid. */
+  recipes: Map<string, Recipe>;
+  /** Minutes at the table, one pick-up a step at most; before anything was left out, and after. */
+  whole: number;
+  minutes: number;
+  lost: LostLayer[];
+}
+
+/** How much more a thing is worth than one of usual importance. */
+const IMPORTANCE: Record<Plan['things'][number]['importance'], number> = { little: 0.5, usual: 1, much: 2 };
+const FOCUS = 2;
+
+/** Keeps a page's recipes to a gentle hand and to so many evenings, where that is wished. */
+export function withinHours(plan: Plan, regions: readonly Region[], recipes: ReadonlyMap<string, Recipe>): Hours {
+  const own = regionsOfThings(plan, regions);
+  const wished = new Map([...recipes].map(([id, recipe]) => [id, plan.hours.gentle ? gentleRecipe(recipe) : recipe]));
+  const things = plan.things.flatMap(({ id, importance, focus }) => {
+    const recipe = wished.get(id);
+    if (!recipe) return [];
+    const steps = makeSteps([{ id, regions: own.get(id) ?? [], recipe }], () => 0);
+    const minutes = new Map(steps.map((step) => [step.layerId, step.minutes + PICK_UP_SECONDS / 60]));
+    const area = (own.get(id) ?? []).reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
+    const worth = IMPORTANCE[importance] * (focus ? FOCUS : 1) * Math.sqrt(area);
+    return [{ id, recipe, worth, minutes }];
+  });
+  const whole = things.reduce((sum, { minutes }) => sum + [...minutes.values()].reduce((p, q) => p + q, 0), 0);
+  const { evenings } = plan.hours;
+  if (evenings === null) return { recipes: wished, whole, minutes: whole, lost: [] };
+  const { recipes: trimmed, lost } = trimToMinutes(things, evenings * plan.bench.sittingMinutes);
+  return { recipes: trimmed, whole, minutes: whole - lost.reduce((sum, { minutes }) => sum + minutes, 0), lost };
+}

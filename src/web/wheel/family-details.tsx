@@ -1,0 +1,362 @@
+import { ArrowDownToLine, Pin, Plus, X } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { type Pencil, type Thing, isHere } from '../../contracts/index.ts';
+import { type Lab, placeOn, turn, turnBetween, wheelById } from '../../core/colour/index.ts';
+import { sureDifference } from '../../core/laydown/index.ts';
+import { type FamilyFacts, type PageSummary, type Swap } from '../../core/palette/index.ts';
+import {
+  type Extra,
+  type Family,
+  EXTRAS,
+  MOST_PENCILS,
+  bodyOf,
+  familyOf,
+  pencilsFor,
+} from '../../core/recipe/index.ts';
+import { usePlanChange } from '../api/use-plan.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { Button, Laydown, Pick, PixelCanvas } from '../parts/index.ts';
+import { type LaidPencil, pencilWorker } from '../workers/index.ts';
+
+type Strip = { width: number; height: number; data: Uint8ClampedArray };
+
+const NAMES: Record<Extra, string> = { blender: 'Blender', depth: 'Depth', accent: 'Accent', neutral: 'Neutral' };
+/** CSS pixels of a millimetre. */
+const PX_PER_MM = 96 / 25.4;
+const STRIP = { width: 320, height: 34 };
+/** So many pencils are offered for a place. */
+const OFFERED = 60;
+
+/** A thing's family: its passage as it will come out, what could take each place and what that would do, and its extras. */
+export function FamilyDetails({
+  thing,
+  summary,
+  colours,
+}: {
+  thing: Thing;
+  summary: PageSummary | null;
+  colours: ReadonlyMap<string, Lab>;
+}) {
+  const desk = useDesk();
+  const { sheet, pencils, pencilById, use, recipes, laid, page } = desk;
+  const { families, pinned } = sheet.plan;
+  const family = families[thing.id];
+  const change = usePlanChange(sheet.id, 'wheel');
+  const neighbours = useMemo(() => neighboursOf(thing.id, summary, colours), [thing.id, summary, colours]);
+  const known = useFamily(family, neighbours);
+  const recipe = recipes.get(thing.id);
+  const [strip, setStrip] = useState<Strip | null>(null);
+  useEffect(() => {
+    if (!recipe || !page) return;
+    let wanted = true;
+    const used = [...new Set(recipe.layers.map(({ pencil }) => pencil))].flatMap((id) => pencilById.get(id) ?? []);
+    const regions = thing.regionIds.flatMap((id) => page.regions[id - 1] ?? []);
+    void pencilWorker
+      .check(recipe, regions, used.map(use.trayPencil), use.paper, STRIP.width, STRIP.height)
+      .then((outcome) => wanted && outcome.kind === 'done' && setStrip(outcome.value.ramp));
+    return () => void (wanted = false);
+  }, [recipe, page, pencilById, use, thing.regionIds]);
+  const set = (label: string, next: Family) =>
+    void change(`${thing.name}: ${label}`, { families: { ...families, [thing.id]: next } });
+  const code = (id: string) => pencilById.get(id)?.code ?? '';
+  const here = pencils.filter(isHere);
+  if (!family) {
+    return (
+      <div className="grid gap-1.5 px-2 pb-3">
+        <PencilPick
+          label={`First pencil of ${thing.name}`}
+          value=""
+          options={here.map((pencil) => ({ pencil, says: '' }))}
+          onChange={(id) => set(`begin with ${code(id)}`, familyOf([id]))}
+        />
+      </div>
+    );
+  }
+  const holds = pencilsFor(summary?.things.find(({ id }) => id === thing.id)?.widthMm ?? 0);
+  const says = (swap: Swap, place: number) => swapWords(swap, family, place, pencilById, use, known?.facts);
+  const halfWidth = recipe?.halfWidthMm ?? 1;
+  const scale = Math.max(1, Math.floor(300 / (halfWidth * PX_PER_MM)));
+  const isPinned = pinned.includes(thing.id);
+  const ordered = (ids: string[]) => [...ids].sort((p, q) => (laid.get(p)?.body[0] ?? 0) - (laid.get(q)?.body[0] ?? 0));
+  return (
+    <div className="grid gap-2 px-2 pb-3">
+      {strip && recipe && (
+        <figure>
+          <div className="overflow-hidden" style={{ width: `${Math.min(320, halfWidth * PX_PER_MM * scale)}px` }}>
+            <PixelCanvas pixels={strip} className="h-8 w-full" />
+          </div>
+          <figcaption className="text-[0.85rem] text-soft">
+            from edge to middle, {halfWidth.toFixed(1)} mm
+            {scale > 1 ? `, drawn ${scale} times as wide` : ', as wide as on the page'}
+          </figcaption>
+        </figure>
+      )}
+      {known && (
+        <p className="text-[0.92rem] leading-snug">
+          {known.facts.steps.length > 0 && (
+            <>
+              Value steps {known.facts.steps.map(({ value }) => value.toFixed(0)).join(', ')}; the largest colour step
+              is {known.facts.largestStep.toFixed(0)}.{' '}
+            </>
+          )}
+          {known.facts.leastApart !== null && <>The nearest neighbour is {known.facts.leastApart.toFixed(0)} apart. </>}
+          <span className="text-soft">{known.facts.blending}</span>
+        </p>
+      )}
+      {family.pencils.map((id, place) => (
+        <div key={id} className="flex items-center gap-2">
+          <span className="w-16 shrink-0 text-sm text-soft">{placeName(place, family.pencils.length)}</span>
+          <div className="min-w-0 flex-1">
+            <PencilPick
+              label={`${placeName(place, family.pencils.length)} of ${thing.name}`}
+              value={id}
+              options={(known?.swaps[place] ?? []).flatMap((swap) => {
+                const pencil = pencilById.get(swap.pencil);
+                return pencil ? [{ pencil, says: swap.pencil === id ? '' : says(swap, place) }] : [];
+              })}
+              fallback={pencilById.get(id)}
+              onChange={(next) =>
+                set(`${placeName(place, family.pencils.length).toLowerCase()} ${code(next)}`, {
+                  ...family,
+                  pencils: ordered(family.pencils.map((each, i) => (i === place ? next : each))),
+                })
+              }
+            />
+          </div>
+          {family.pencils.length > 1 && (
+            <button
+              type="button"
+              aria-label={`Take ${code(id)} out of ${thing.name}`}
+              className="flex h-10 w-8 items-center justify-center hover:bg-card"
+              onClick={() =>
+                set(`without ${code(id)}`, { ...family, pencils: family.pencils.filter((each) => each !== id) })
+              }
+            >
+              <X size={15} aria-hidden />
+            </button>
+          )}
+        </div>
+      ))}
+      {EXTRAS.filter((extra) => family[extra]).map((extra) => (
+        <div key={extra} className="flex items-center gap-2">
+          <span className="w-16 shrink-0 text-sm text-soft">{NAMES[extra]}</span>
+          <div className="min-w-0 flex-1">
+            <PencilPick
+              label={`${NAMES[extra]} of ${thing.name}`}
+              value={family[extra]!}
+              options={extrasFor(extra, family, here, laid, sheet.plan.wheel.wheel)}
+              fallback={pencilById.get(family[extra]!)}
+              onChange={(next) => set(`${extra} ${code(next)}`, { ...family, [extra]: next })}
+            />
+          </div>
+          <button
+            type="button"
+            aria-label={`No ${extra} for ${thing.name}`}
+            className="flex h-10 w-8 items-center justify-center hover:bg-card"
+            onClick={() => set(`no ${extra}`, { ...family, [extra]: null })}
+          >
+            <X size={15} aria-hidden />
+          </button>
+        </div>
+      ))}
+      <div className="flex flex-wrap gap-x-3">
+        {family.pencils.length < MOST_PENCILS && (
+          <Button look="bare" className="px-0" onClick={() => addBetween()}>
+            <Plus size={15} /> one between
+          </Button>
+        )}
+        {EXTRAS.filter((extra) => !family[extra]).map((extra) => {
+          const [best] = extrasFor(extra, family, here, laid, sheet.plan.wheel.wheel);
+          return best ? (
+            <Button
+              key={extra}
+              look="bare"
+              className="px-0"
+              onClick={() => set(`${extra} ${best.pencil.code}`, { ...family, [extra]: best.pencil.id })}
+            >
+              <Plus size={15} /> {extra}
+            </Button>
+          ) : null;
+        })}
+        <Button
+          look="bare"
+          className="px-0"
+          aria-pressed={isPinned}
+          onClick={() =>
+            void change(`${isPinned ? 'unpin' : 'pin'} ${thing.name}`, {
+              pinned: isPinned ? pinned.filter((id) => id !== thing.id) : [...pinned, thing.id],
+            })
+          }
+        >
+          {isPinned ? <ArrowDownToLine size={15} /> : <Pin size={15} />} {isPinned ? 'let it change' : 'pin it'}
+        </Button>
+      </div>
+      {family.pencils.length > holds && (
+        <p className="text-[0.92rem] text-soft">
+          Its regions hold {holds === 1 ? 'one pencil' : `${holds} pencils`}; the rest find no band of their own.
+        </p>
+      )}
+    </div>
+  );
+
+  /** Adds the pencil that halves the largest step. */
+  function addBetween() {
+    const bodies = family.pencils.map((id) => laid.get(id)?.body ?? ([50, 0, 0] as Lab));
+    const widest = (known?.facts.steps ?? []).reduce(
+      (best, step, i, all) => (step.apart > all[best].apart ? i : best),
+      0,
+    );
+    const [dark, light] = [
+      bodies[widest],
+      bodies[widest + 1] ?? [92, bodies[widest][1] * 0.4, bodies[widest][2] * 0.4],
+    ];
+    const middle: Lab = [(dark[0] + light[0]) / 2, (dark[1] + light[1]) / 2, (dark[2] + light[2]) / 2];
+    const best = here
+      .filter(({ id }) => !family.pencils.includes(id) && laid.has(id))
+      .map((pencil) => ({ pencil, off: Math.hypot(...middle.map((v, k) => v - laid.get(pencil.id)!.body[k])) }))
+      .sort((p, q) => p.off - q.off)
+      .at(0);
+    if (best) set(`with ${best.pencil.code}`, { ...family, pencils: ordered([...family.pencils, best.pencil.id]) });
+  }
+}
+
+function placeName(place: number, count: number): string {
+  if (place === 0) return count === 1 ? 'Alone' : 'Darkest';
+  if (place === count - 1) return 'Lightest';
+  return count === 3 ? 'Middle' : `Middle ${place}`;
+}
+
+/** A pencil of the tray, with what it would do; the present one first. */
+function PencilPick(props: {
+  label: string;
+  value: string;
+  options: readonly { pencil: Pencil; says: string }[];
+  fallback?: Pencil;
+  onChange(id: string): void;
+}) {
+  const { label, value, options, fallback, onChange } = props;
+  const { use } = useDesk();
+  const has = options.some(({ pencil }) => pencil.id === value);
+  const all = has || !fallback ? options : [{ pencil: fallback, says: '' }, ...options];
+  return (
+    <Pick
+      label={label}
+      value={value}
+      options={all.map(({ pencil, says }) => ({
+        value: pencil.id,
+        label: (
+          <span className="flex items-center gap-2">
+            <Laydown pencil={pencil} use={use} width={64} height={22} />
+            <span className="font-figure font-bold">{pencil.code}</span>
+            <span className="truncate text-sm">{pencil.ownName || pencil.name}</span>
+          </span>
+        ),
+        says: says || undefined,
+      }))}
+      onChange={onChange}
+    />
+  );
+}
+
+/** How a family does and what could take its places; null until it is worked out. */
+function useFamily(family: Family | undefined, neighbours: readonly Lab[]) {
+  const { pencils, use } = useDesk();
+  const [known, setKnown] = useState<{ facts: FamilyFacts; swaps: Swap[][] } | null>(null);
+  useEffect(() => {
+    if (!family) return;
+    let wanted = true;
+    const some = pencils.filter((pencil) => isHere(pencil) || family.pencils.includes(pencil.id)).map(use.trayPencil);
+    void pencilWorker
+      .family(family, some, use.paper, neighbours, OFFERED)
+      .then((outcome) => wanted && setKnown(outcome.kind === 'done' ? outcome.value : null));
+    return () => void (wanted = false);
+  }, [family, pencils, use, neighbours]);
+  return known;
+}
+
+/** What a swap would do to the passage and beside the neighbours, as far as that is known for sure. */
+function swapWords(
+  swap: Swap,
+  family: Family,
+  place: number,
+  pencilById: ReadonlyMap<string, Pencil>,
+  use: ReturnType<typeof useDesk>['use'],
+  facts: FamilyFacts | undefined,
+): string {
+  const [own, other] = [pencilById.get(family.pencils[place]), pencilById.get(swap.pencil)];
+  const sure = own && other ? sureDifference(use.beliefIn(own), use.beliefIn(other)) : 0;
+  const words = [
+    swap.away > sure
+      ? `${swap.away.toFixed(1)} from the present one`
+      : `too near to the present one to be told for sure (±${sure.toFixed(0)})`,
+  ];
+  if (!swap.ordered) words.push('out of order by value');
+  else if (swap.largestStep > 0) words.push(`its largest step ${swap.largestStep.toFixed(0)}`);
+  if (swap.mud > 4) words.push('muddy where they share paper');
+  if (swap.leastApart !== null && facts && facts.leastApart !== null) {
+    const by = swap.leastApart - facts.leastApart;
+    if (Math.abs(by) >= 1.5)
+      words.push(`${by > 0 ? 'parts better' : 'parts less'} from its neighbours (${swap.leastApart.toFixed(0)})`);
+  }
+  return words.join('; ');
+}
+
+/** Pencils that could stand beside a family, the best first, with why. */
+function extrasFor(
+  extra: Extra,
+  family: Family,
+  here: readonly Pencil[],
+  laid: ReadonlyMap<string, LaidPencil>,
+  wheelId: string,
+): { pencil: Pencil; says: string }[] {
+  const wheel = wheelById(wheelId);
+  const [dark, body, light] = [family.pencils[0], bodyOf(family), family.pencils.at(-1)!].map((id) => laid.get(id));
+  if (!dark || !body || !light) return [];
+  const opposite = turn(wheel.angleOf(body.hue) + 180);
+  const off = (p: LaidPencil, angle: number) => Math.abs(turnBetween(wheel.angleOf(p.hue), angle));
+  const rules: Record<
+    Extra,
+    { fits(p: LaidPencil): boolean; cost(p: LaidPencil): number; says(p: LaidPencil): string }
+  > = {
+    blender: {
+      fits: (p) => p.body[0] > Math.max(74, body.body[0] + 8) && p.chroma < 0.14,
+      cost: (p) =>
+        Math.abs(p.body[0] - Math.max(light.body[0], 84)) +
+        (p.chroma < 0.02 ? 12 : 0.2 * off(p, wheel.angleOf(light.hue))),
+      says: (p) => `pale, L* ${p.body[0].toFixed(0)}: goes over all of them at the end`,
+    },
+    depth: {
+      fits: (p) => p.body[0] < dark.body[0] - 3,
+      cost: (p) =>
+        Math.abs(p.body[0] - (dark.body[0] - 12)) + (p.chroma < 0.02 ? 14 : 0.15 * off(p, wheel.angleOf(dark.hue))),
+      says: (p) => `${(dark.body[0] - p.body[0]).toFixed(0)} of value below its darkest`,
+    },
+    accent: {
+      fits: (p) => p.chroma > 0.07,
+      cost: (p) => off(p, opposite) + 0.5 * Math.abs(p.body[0] - body.body[0]),
+      says: (p) =>
+        `${placeOn(wheel, wheel.angleOf(p.hue)).name}, ${off(p, wheel.angleOf(body.hue)).toFixed(0)}° away on the wheel`,
+    },
+    neutral: {
+      fits: (p) => p.chroma < 0.035,
+      cost: (p) =>
+        Math.abs(p.body[0] - (dark.body[0] + body.body[0]) / 2) +
+        (p.chroma > 0.006 && off(p, wheel.angleOf(body.hue)) > 90 ? 8 : 0),
+      says: (p) => `a grey at L* ${p.body[0].toFixed(0)}; colour goes over it again`,
+    },
+  };
+  const { fits, cost, says } = rules[extra];
+  return here
+    .flatMap((pencil) => {
+      const on = laid.get(pencil.id);
+      return on && !family.pencils.includes(pencil.id) && fits(on) ? [{ pencil, says: says(on), cost: cost(on) }] : [];
+    })
+    .sort((p, q) => p.cost - q.cost)
+    .slice(0, OFFERED);
+}
+
+/** The colours of what a thing borders on. */
+function neighboursOf(id: string, summary: PageSummary | null, colours: ReadonlyMap<string, Lab>): Lab[] {
+  const others = (summary?.borders ?? []).flatMap(({ a, b }) => (a === id ? [b] : b === id ? [a] : []));
+  return others.map((other) => colours.get(other)).filter((lab) => lab !== undefined);
+}

@@ -1,0 +1,124 @@
+import { useMemo, useState } from 'react';
+import { type Lab } from '../../core/colour/index.ts';
+import { paperById } from '../../core/laydown/index.ts';
+import { type PageSummary, type Proposal } from '../../core/palette/index.ts';
+import { VIEWS } from '../../core/preview/index.ts';
+import { deriveRecipes } from '../../planning/index.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { SheetView } from '../desk/sheet-view.tsx';
+import { usePickThing } from '../desk/use-pick-thing.ts';
+import { usePixels, usePreview } from '../desk/use-preview.ts';
+import { Pick } from '../parts/index.ts';
+import { pencilWorker } from '../workers/index.ts';
+import { useAudit } from './use-audit.ts';
+
+const ALL_LAYERS = {};
+const PLAIN = 'colour';
+const ACCENTS = 'accents';
+
+/** The predicted page in the ways in which colourists judge one, by itself or beside a proposal. */
+export function Judge({
+  summary,
+  colours,
+  compared,
+  chosen,
+}: {
+  summary: PageSummary | null;
+  colours: ReadonlyMap<string, Lab>;
+  compared: Proposal | null;
+  chosen: readonly number[];
+}) {
+  const [view, setView] = useState<string>(PLAIN);
+  const { sheet } = useDesk();
+  const own = useMemo(() => sheet.plan.families, [sheet.plan.families]);
+  const proposed = useMemo(() => {
+    const families = compared?.parts.flatMap(({ thingId, family }) => (family ? [[thingId, family] as const] : []));
+    return families ? { ...own, ...Object.fromEntries(families) } : null;
+  }, [compared, own]);
+  const itsColours = useMemo(
+    () => new Map((compared?.parts ?? []).map(({ thingId, body }) => [thingId, body] as const)),
+    [compared],
+  );
+  const options = [
+    { value: PLAIN, label: 'colour', says: 'As it will come out in daylight.' },
+    ...VIEWS.map(({ id, name, says }) => ({ value: id, label: name, says })),
+    {
+      value: ACCENTS,
+      label: 'only the accents',
+      says: 'What stands away from the ruling hue; everything else stays bare.',
+    },
+  ];
+  return (
+    <div className="flex h-full flex-col">
+      <div className="flex items-center gap-3 px-4 pt-3">
+        <span className="w-64">
+          <Pick label="Judge by" value={view} options={options} onChange={setView} />
+        </span>
+        <p className="text-[0.95rem] text-soft">{options.find(({ value }) => value === view)?.says}</p>
+      </div>
+      <div className="grid min-h-0 flex-1 auto-cols-fr grid-flow-col">
+        <Judged title={proposed ? 'as it is planned' : ''} families={own} {...{ view, summary, colours, chosen }} />
+        {proposed && (
+          <Judged title={compared!.name} families={proposed} colours={itsColours} {...{ view, summary, chosen }} />
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** One predicted page, in one view. */
+function Judged(props: {
+  title: string;
+  families: ReturnType<typeof useDesk>['sheet']['plan']['families'];
+  view: string;
+  summary: PageSummary | null;
+  colours: ReadonlyMap<string, Lab>;
+  chosen: readonly number[];
+}) {
+  const { title, families, view, summary, colours, chosen } = props;
+  const { sheet, page, pencilById } = useDesk();
+  const pick = usePickThing();
+  const audit = useAudit(summary, colours);
+  const recipes = useMemo(() => {
+    if (!page) return null;
+    const all = deriveRecipes({ ...sheet.plan, families }, page.regions, (id) => pencilById.has(id));
+    if (view !== ACCENTS) return all;
+    const accents = new Set(audit?.facts.accents.map(({ id }) => id));
+    return new Map([...all].filter(([id]) => accents.has(id)));
+  }, [sheet.plan, families, page, pencilById, view, audit]);
+  const preview = usePreview(ALL_LAYERS, false, recipes);
+  const seen = useSeen(preview, view);
+  return (
+    <figure className="flex min-w-0 flex-col" aria-label={title || 'The page'}>
+      <div className="min-h-0 flex-1">
+        <SheetView
+          under={seen}
+          selected={chosen}
+          lit={NOTHING}
+          onPick={pick}
+          paperTint={paperById(sheet.plan.page.paper).tint}
+          fitKey={`judged ${title ? 'side by side' : 'alone'}`}
+          bare
+        />
+      </div>
+      {title && <figcaption className="pb-2 text-center text-[0.95rem]">{title}</figcaption>}
+    </figure>
+  );
+}
+
+const NOTHING: readonly number[] = [];
+
+/** A preview as a view shows it; the plain one until that is worked out. */
+function useSeen(preview: HTMLCanvasElement | null, view: string): HTMLCanvasElement | null {
+  const changed = view !== PLAIN && view !== ACCENTS;
+  const seen = usePixels(
+    changed && preview !== null,
+    () => {
+      const { width, height } = preview!;
+      const { data } = preview!.getContext('2d')!.getImageData(0, 0, width, height);
+      return pencilWorker.view(view, { width, height, data });
+    },
+    [preview, view],
+  );
+  return changed ? seen : preview;
+}
