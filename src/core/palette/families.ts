@@ -3,7 +3,7 @@ import { type Ground, type Paper, bareGround } from '../laydown/index.ts';
 import { type Family, bodyOf, familyOf } from '../recipe/index.ts';
 import { type PencilOnPaper, overlapOf } from '../tray/index.ts';
 import { blenderFor } from './blender.ts';
-import { type Part, targetsOf } from './part.ts';
+import { type Part, outOf, targetsOf } from './part.ts';
 
 /** A family found for a part, and how well it does. */
 export interface FoundFamily {
@@ -21,6 +21,7 @@ const CANDIDATES = 8;
 /** L* that should lie between neighbours in a family of three for the form to read; more pencils lie closer. */
 const VALUE_GAP = 11;
 const GAP_WEIGHT = 0.8;
+const BODY_WEIGHT = 2.5;
 /** A step up to this blends easily, CIEDE2000 of laydowns. */
 const EASY_STEP = 20;
 const ROUGH_WEIGHT = 0.25;
@@ -76,8 +77,10 @@ export class FamilyBook {
       miss: number;
       rough: number;
     }
-    let ways: Way[] = near[0].map(({ at, miss }) => ({ at: [at], cost: miss, miss, rough: 0 }));
-    for (const next of near.slice(1)) {
+    // The pencil that gives the family its colour counts for more than its ends.
+    const weight = (place: number) => (outOf(place, targets.length) === 0 ? BODY_WEIGHT : 1);
+    let ways: Way[] = near[0].map(({ at, miss }) => ({ at: [at], cost: weight(0) * miss, miss, rough: 0 }));
+    for (const [before, next] of near.slice(1).entries()) {
       // Each way is kept for each pencil it can end on, so that a dear start can still be a good whole.
       ways = next.flatMap(({ at, miss }) => {
         const longer = ways.flatMap((way) => {
@@ -85,7 +88,8 @@ export class FamilyBook {
           const last = way.at.at(-1)!;
           const lack = Math.max(0, gap - (this.tray[at].body[0] - this.tray[last].body[0]));
           const rough = Math.max(way.rough, this.roughness(last, at));
-          const cost = way.cost + miss + targets.length * (GAP_WEIGHT * lack + ROUGH_WEIGHT * rough);
+          const cost =
+            way.cost + weight(before + 1) * miss + targets.length * (GAP_WEIGHT * lack + ROUGH_WEIGHT * rough);
           return [{ at: [...way.at, at], cost, miss: way.miss + miss, rough }];
         });
         return longer.sort((p, q) => p.cost - q.cost).slice(0, 2);
@@ -156,7 +160,7 @@ export class FamilyBook {
 export function rowAround(natural: Lab, count: number): Lab[] {
   const { l, c, h } = oklchOfLab(natural);
   return Array.from({ length: count }, (_, i) => {
-    const out = count === 1 ? 0 : count === 2 ? i - 0.5 : (2 * i) / (count - 1) - 1;
+    const out = outOf(i, count);
     if (out === 0) return natural;
     return labOfOklch({ l: Math.min(0.95, Math.max(0.2, l + 0.2 * out)), c: c * (1 - 0.25 * Math.abs(out)), h });
   });

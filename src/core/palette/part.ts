@@ -32,8 +32,7 @@ export function targetsOf({ angle, clarity, key }: Part, wheel: ColourWheel, cou
   const l = 0.6 + 0.09 * Math.cos(round) + SHIFT[key];
   const lean = 10 * Math.sin(round);
   return Array.from({ length: count }, (_, i) => {
-    // -1 at the dark end, 0 in the middle, 1 at the light end; two pencils stand half way out.
-    const out = count === 1 ? 0 : count === 2 ? i - 0.5 : (2 * i) / (count - 1) - 1;
+    const out = outOf(i, count);
     const chroma = CHROMA[clarity] * (out < 0 ? 1 + 0.25 * out : 1 - 0.3 * out);
     return labOfOklch({
       l: Math.min(0.95, Math.max(0.24, l + REACH * out)),
@@ -41,6 +40,16 @@ export function targetsOf({ angle, clarity, key }: Part, wheel: ColourWheel, cou
       h: wheel.hueOf(angle - lean * out),
     });
   });
+}
+
+/**
+ * How far out a pencil stands in a family, -1 at the dark end to 1 at the light one: 0 for the one that gives the family
+ * its colour, so that this colour is what was asked for however many pencils there are.
+ * @param place 0 is the darkest
+ */
+export function outOf(place: number, count: number): number {
+  const body = Math.floor((count - 1) / 2);
+  return (place - body) / Math.max(1, count - 1 - body);
 }
 
 /** The part that a colour plays by nature. */

@@ -82,7 +82,7 @@ export interface Plot {
 const FAMILIES_EACH = 2;
 const GREY = 0.03;
 /** CIEDE2000 from a natural colour up to which it is kept as far as an eye would say. */
-export const NATURAL_KEPT = 9;
+export const NATURAL_KEPT = 12;
 
 /**
  * Works out every way to colour each thing: a thing that is laid or pinned has one, a thing with a natural colour a

@@ -50,7 +50,7 @@ export const TERMS = [
   {
     id: 'mood',
     name: 'mood',
-    weight: 1.5,
+    weight: 2.4,
     says: 'how far value, chroma, warmth and contrast of the page are from the mood wished for',
   },
   { id: 'must', name: 'wished pencils come in', weight: 6, says: 'how many pencils that must come in do not' },

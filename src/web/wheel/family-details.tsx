@@ -23,7 +23,7 @@ type Strip = { width: number; height: number; data: Uint8ClampedArray };
 const NAMES: Record<Extra, string> = { blender: 'Blender', depth: 'Depth', accent: 'Accent', neutral: 'Neutral' };
 /** CSS pixels of a millimetre. */
 const PX_PER_MM = 96 / 25.4;
-const STRIP = { width: 320, height: 34 };
+const STRIP = { width: 308, height: 34 };
 /** So many pencils are offered for a place. */
 const OFFERED = 60;
 
@@ -75,14 +75,17 @@ export function FamilyDetails({
   const holds = pencilsFor(summary?.things.find(({ id }) => id === thing.id)?.widthMm ?? 0);
   const says = (swap: Swap, place: number) => swapWords(swap, family, place, pencilById, use, known?.facts);
   const halfWidth = recipe?.halfWidthMm ?? 1;
-  const scale = Math.max(1, Math.floor(300 / (halfWidth * PX_PER_MM)));
+  const scale = Math.max(1, Math.floor(STRIP.width / (halfWidth * PX_PER_MM)));
   const isPinned = pinned.includes(thing.id);
   const ordered = (ids: string[]) => [...ids].sort((p, q) => (laid.get(p)?.body[0] ?? 0) - (laid.get(q)?.body[0] ?? 0));
   return (
-    <div className="grid gap-2 px-2 pb-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2 px-2 pb-3">
       {strip && recipe && (
         <figure>
-          <div className="overflow-hidden" style={{ width: `${Math.min(320, halfWidth * PX_PER_MM * scale)}px` }}>
+          <div
+            className="overflow-hidden"
+            style={{ width: `${Math.min(STRIP.width, halfWidth * PX_PER_MM * scale)}px` }}
+          >
             <PixelCanvas pixels={strip} className="h-8 w-full" />
           </div>
           <figcaption className="text-[0.85rem] text-soft">

@@ -50,11 +50,11 @@ export function Judge({
   ];
   return (
     <div className="flex h-full flex-col">
-      <div className="flex items-center gap-3 px-4 pt-3">
-        <span className="w-64">
+      <div className="flex min-h-13 items-center gap-3 pt-3 pr-72 pl-4">
+        <span className="w-56 shrink-0">
           <Pick label="Judge by" value={view} options={options} onChange={setView} />
         </span>
-        <p className="text-[0.95rem] text-soft">{options.find(({ value }) => value === view)?.says}</p>
+        <p className="text-[0.9rem] leading-tight text-soft">{options.find(({ value }) => value === view)?.says}</p>
       </div>
       <div className="grid min-h-0 flex-1 auto-cols-fr grid-flow-col">
         <Judged title={proposed ? 'as it is planned' : ''} families={own} {...{ view, summary, colours, chosen }} />

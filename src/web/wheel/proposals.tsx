@@ -168,10 +168,18 @@ function ProposalCard(props: {
           ))}
       </div>
       {proposal.unmet.length > 0 && (
-        <Notice>
-          {proposal.unmet[0]}
-          {proposal.unmet.length > 1 && ` And ${proposal.unmet.length - 1} wishes more are not met.`}
-        </Notice>
+        <p className="mb-1 border-l-4 border-ink pl-2 text-[0.9rem] leading-snug">
+          {proposal.unmet[0]}{' '}
+          {proposal.unmet.length > 1 && (
+            <Why of={`what ${proposal.name} does not meet`}>
+              <ul className="grid gap-1">
+                {proposal.unmet.map((sentence) => (
+                  <li key={sentence}>{sentence}</li>
+                ))}
+              </ul>
+            </Why>
+          )}
+        </p>
       )}
       <div className="mt-1.5 flex items-center justify-between gap-2">
         <p className="text-[0.85rem] leading-tight text-soft">{final ? proposal.tradesAway : 'still getting better'}</p>

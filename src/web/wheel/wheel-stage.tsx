@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react';
 import { isHere } from '../../contracts/index.ts';
-import { oklchOfLab, placeOn, turn, turnBetween, wheelById } from '../../core/colour/index.ts';
+import { type Lab, oklchOfLab, placeOn, turn, turnBetween, wheelById } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type Finding, type Proposal, handsOf } from '../../core/palette/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
@@ -67,12 +67,17 @@ export function WheelStage() {
   const pageColours = useMemo(() => {
     const things = (summary?.things ?? []).filter(({ id }) => colours.has(id));
     const area = things.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) || 1;
-    return things
-      .map(({ id, name, areaMm2 }): PageColour => {
-        const lab = colours.get(id)!;
+    // Things of one colour are one mark.
+    const byColour = new Map<string, { lab: Lab; share: number; names: string[] }>();
+    for (const { id, name, areaMm2 } of things) {
+      const lab = colours.get(id)!;
+      const known = byColour.get(lab.join()) ?? { lab, share: 0, names: [] };
+      byColour.set(lab.join(), { lab, share: known.share + areaMm2 / area, names: [...known.names, name] });
+    }
+    return [...byColour.values()]
+      .map(({ lab, share, names }): PageColour => {
         const { c, h } = oklchOfLab(lab);
-        const share = areaMm2 / area;
-        return { lab, hue: h, chroma: c, share, says: `${name}: ${(100 * share).toFixed(1)}% of what has a colour` };
+        return { lab, hue: h, chroma: c, share, says: `${names.join(', ')}: ${(100 * share).toFixed(1)}%` };
       })
       .sort((p, q) => q.share - p.share);
   }, [summary, colours]);
@@ -91,7 +96,7 @@ export function WheelStage() {
               value={centre}
               options={[
                 { value: 'wheel', label: 'Wheel' },
-                { value: 'judge', label: 'Judge the page' },
+                { value: 'judge', label: 'Judge' },
               ]}
               onChange={setCentre}
             />

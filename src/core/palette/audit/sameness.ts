@@ -1,4 +1,4 @@
-import { type Check, codesOf } from './view.ts';
+import { type Check, codesOf, pencilsOfValue } from './view.ts';
 import { valueSpread } from './facts.ts';
 
 /** L* between dark and light below which a page is all of one value. */
@@ -8,23 +8,15 @@ const LEAST = 22;
 export const sameness: Check = {
   id: 'sameness',
   name: 'all of one value',
-  look({ seen, tray }) {
+  look(view) {
+    const { seen } = view;
     const { dark, light } = valueSpread(seen);
     if (seen.length < 3 || light - dark >= LEAST) return [];
     const deeper = (dark + light) / 2 > 45;
     const free = seen.filter(({ natural, laid }) => natural === null && laid === null);
     const change = [...(free.length > 0 ? free : seen)].sort((p, q) => q.share - p.share)[0];
     const wanted = deeper ? light - 40 : dark + 40;
-    const pencils = [...tray]
-      .map((pencil) => ({
-        pencil,
-        off:
-          Math.abs(pencil.body[0] - wanted) +
-          0.6 * Math.hypot(pencil.body[1] - change.lab[1], pencil.body[2] - change.lab[2]),
-      }))
-      .sort((p, q) => p.off - q.off)
-      .slice(0, 3)
-      .map(({ pencil }) => pencil);
+    const pencils = pencilsOfValue(view, wanted, change);
     return [
       {
         kind: 'sameness',

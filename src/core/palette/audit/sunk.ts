@@ -1,5 +1,5 @@
 import { PARTED } from '../objective.ts';
-import { type Check, codesOf } from './view.ts';
+import { type Check, codesOf, pencilsOfValue } from './view.ts';
 
 /** L* below which figure and ground are of one value, and how much longer a border must be to matter, as a share of all. */
 const FLAT = 5;
@@ -12,7 +12,8 @@ const MOVE = 18;
 export const sunk: Check = {
   id: 'sunk',
   name: 'things that sink into what lies behind',
-  look({ borders, tray }) {
+  look(view) {
+    const { borders } = view;
     const all = borders.reduce((sum, { lengthMm }) => sum + lengthMm, 0) || 1;
     return borders
       .filter(
@@ -27,14 +28,7 @@ export const sunk: Check = {
       .map(({ front, behind, lengthMm }) => {
         const up = behind.lab[0] < 58;
         const wanted = behind.lab[0] + (up ? MOVE : -MOVE);
-        const pencils = [...tray]
-          .map((pencil) => {
-            const turned = Math.hypot(pencil.body[1] - front.lab[1], pencil.body[2] - front.lab[2]);
-            return { pencil, off: Math.abs(pencil.body[0] - wanted) + 0.7 * turned };
-          })
-          .sort((p, q) => p.off - q.off)
-          .slice(0, 3)
-          .map(({ pencil }) => pencil);
+        const pencils = pencilsOfValue(view, wanted, front);
         return {
           kind: 'sunk',
           things: [front.id, behind.id],

@@ -1,6 +1,16 @@
 import { placeOn, turn } from '../../colour/index.ts';
 import { PARTED } from '../objective.ts';
-import { type Check, type SeenBorder, type View, GREY, codesOf, neighboursOf, off, pencilsAt } from './view.ts';
+import {
+  type Check,
+  type SeenBorder,
+  type View,
+  GREY,
+  codesOf,
+  neighboursOf,
+  off,
+  pencilsAt,
+  pencilsOfValue,
+} from './view.ts';
 
 /** Borders shorter than this part of all are told only after longer ones; so many at most. */
 const MOST = 4;
@@ -40,7 +50,8 @@ function remedyFor(view: View, { front, behind }: SeenBorder) {
   const order = front.areaMm2 <= behind.areaMm2 ? [front, behind] : [behind, front];
   const change = order.find((thing) => !kept(thing)) ?? order[0];
   const stays = change === front ? behind : front;
-  const opposite = turn((stays.chroma < GREY ? change.angle : stays.angle) + 180);
+  if (!kept(change) && stays.chroma < GREY) return partedByValue(view, change, stays);
+  const opposite = turn(stays.angle + 180);
   const angles = [opposite, turn(opposite - 30), turn(opposite + 30)];
   const pencils = pencilsAt(view, angles, neighboursOf(view, change.id));
   const lighter = stays.lab[0] < 55 ? 'lighter' : 'darker';
@@ -49,6 +60,20 @@ function remedyFor(view: View, { front, behind }: SeenBorder) {
       ? `Both keep their colours: part them by value, ${change.name} ${lighter} along that border.`
       : `${change.name} parts from ${stays.name} with ${placeOn(view.wheel, opposite).name}, or either side of it; ${codesOf(pencils)}. Or keep its hue and go clearly ${lighter}.`,
     angles,
+    pencils: pencils.map(({ id }) => id),
+  };
+}
+
+/** L* by which a thing is moved away from a grey neighbour. */
+const MOVE = 22;
+
+/** Beside a grey no hue is opposite: there, value parts. */
+function partedByValue(view: View, change: SeenBorder['front'], stays: SeenBorder['front']) {
+  const wanted = stays.lab[0] + (stays.lab[0] < 55 ? MOVE : -MOVE);
+  const pencils = pencilsOfValue(view, wanted, change, neighboursOf(view, change.id));
+  return {
+    sentence: `${stays.name} is nearly grey, so part them by value: ${change.name} at about L* ${wanted.toFixed(0)}; ${codesOf(pencils)}.`,
+    angles: [],
     pencils: pencils.map(({ id }) => id),
   };
 }

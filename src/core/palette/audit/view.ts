@@ -148,6 +148,20 @@ export function pencilsAt(
     .map(({ pencil }) => pencil);
 }
 
+/** Pencils nearest to a value in about the hue that a thing has, those first that part from its neighbours. */
+export function pencilsOfValue(
+  { tray }: View,
+  wanted: number,
+  { lab }: Pick<SeenThing, 'lab'>,
+  apartFrom: readonly Lab[] = [],
+): PencilOnPaper[] {
+  const off = ({ body }: PencilOnPaper) => {
+    const apart = Math.min(16, ...apartFrom.map((other) => deltaE2000(body, other)));
+    return Math.abs(body[0] - wanted) + 0.7 * Math.hypot(body[1] - lab[1], body[2] - lab[2]) + 2 * (16 - apart);
+  };
+  return [...tray].sort((p, q) => off(p) - off(q)).slice(0, 3);
+}
+
 /** Codes in a list, or that there is none. */
 export function codesOf(pencils: readonly PencilOnPaper[]): string {
   return pencils.length > 0
