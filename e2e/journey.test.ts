@@ -131,7 +131,7 @@ describe('the way through the stages', () => {
 
       // Dragging the ring at the end of the first hand to the right turns it to red-orange, 90 degrees from yellow.
       const ring = (await slider.boundingBox())!;
-      const wheel = (await page.getByRole('group', { name: "Painter's wheel" }).boundingBox())!;
+      const wheel = (await page.getByRole('group', { name: /painter’s wheel/ }).boundingBox())!;
       await page.mouse.move(ring.x + ring.width / 2, ring.y + ring.height / 2);
       await page.mouse.down();
       await page.mouse.move(wheel.x + wheel.width * 0.8, wheel.y + wheel.height / 2, { steps: 5 });

@@ -19,7 +19,8 @@ export async function goTo(page: Page, stage: string): Promise<void> {
 /** Asks for palettes and takes the first. */
 export async function takePalette(page: Page): Promise<void> {
   await page.getByRole('button', { name: /Propose/ }).click();
-  await page
+  const proposed = page.getByRole('list', { name: 'Proposed palettes' });
+  await proposed
     .getByRole('button', { name: /^Take / })
     .first()
     .click();

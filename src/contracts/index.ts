@@ -4,6 +4,7 @@ export * from './plan.ts';
 export * from './sheet.ts';
 export * from './reference.ts';
 export * from './tray.ts';
+export * from './palette.ts';
 export * from './bench.ts';
 export * from './record.ts';
 export * from './demo.ts';

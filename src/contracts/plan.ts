@@ -141,6 +141,8 @@ const Percent = z.number().min(0).max(100);
 export const Wishes = z.object({
   must: z.array(Id).max(60),
   mustNot: z.array(Id).max(1000),
+  /** The only pencils that may come in; none: every one. */
+  only: z.array(Id).max(200).default([]),
   atMost: z.int().min(1, 'A palette has at least one pencil.').max(200).nullable(),
   mood: z.object({ light: Axis, clear: Axis, warm: Axis, contrast: Axis }),
   /** Percent of the area for what rules, supports and accents. */
@@ -148,7 +150,14 @@ export const Wishes = z.object({
 });
 export type Wishes = z.infer<typeof Wishes>;
 
-export const NO_WISHES: Wishes = { must: [], mustNot: [], atMost: null, mood: FREE_MOOD, shares: USUAL_SHARES };
+export const NO_WISHES: Wishes = {
+  must: [],
+  mustNot: [],
+  only: [],
+  atMost: null,
+  mood: FREE_MOOD,
+  shares: USUAL_SHARES,
+};
 
 const byThing = <T extends z.ZodType>(value: T) => z.record(Id, value);
 

@@ -5,7 +5,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { Settings } from '../contracts/index.ts';
+import { NewPalette, Settings } from '../contracts/index.ts';
 import { type Database } from './db/open-database.ts';
 import { Refused } from './refused.ts';
 import { bodyOf, json, refuse } from './routes/handle.ts';
@@ -15,6 +15,7 @@ import { trayRoutes } from './routes/trays.ts';
 import { simulatedDevices } from './services/devices.ts';
 import { demoState, putDemoBack, removeDemo } from './services/demo-desk.ts';
 import { readPractice } from './services/notebook.ts';
+import { keepPalette, listPalettes, putPaletteAway } from './services/palettes.ts';
 import { readSettings, storeSettings } from './services/settings.ts';
 
 export interface AppOptions {
@@ -75,6 +76,18 @@ export function createApp({ db, log, demoSheets, web }: AppOptions): Express {
   app.get(
     '/api/practice',
     json(() => readPractice(db)),
+  );
+  app.get(
+    '/api/palettes',
+    json(() => listPalettes(db)),
+  );
+  app.put(
+    '/api/palettes',
+    json((request) => keepPalette(db, bodyOf(NewPalette, request))),
+  );
+  app.delete(
+    '/api/palettes/:id',
+    json((request) => putPaletteAway(db, request.params.id)),
   );
   app.use('/api/devices', deviceRoutes(simulatedDevices(db, Date.now)));
   app.use('/api/sheets', sheetRoutes(db));

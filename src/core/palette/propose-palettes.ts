@@ -65,8 +65,9 @@ export async function proposePalettes(
   const breathe = breather(run);
   await breathe(0, 'looking at the tray');
   const away = new Set(wishes.mustNot);
+  const only = new Set(wishes.only?.length ? [...wishes.only, ...(wishes.must ?? [])] : tray.map(({ id }) => id));
   const book = new FamilyBook(
-    tray.filter(({ id }) => !away.has(id)),
+    tray.filter(({ id }) => only.has(id) && !away.has(id)),
     paper,
   );
   const unmet = unmetBeforehand(wishes, tray);

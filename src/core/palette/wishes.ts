@@ -27,6 +27,8 @@ export interface Wishes {
   /** Pencils that must come in, and that must not, by id. */
   must?: readonly string[];
   mustNot?: readonly string[];
+  /** The only pencils that may come in, by id; none or empty: every one. */
+  only?: readonly string[];
   /** No more pencils than these in all; null: as few as do. */
   atMost?: number | null;
   mood?: Mood;

@@ -15,6 +15,7 @@ import {
 import type {
   NewBenchPlan,
   NewNote,
+  NewPalette,
   NewPracticeSeries,
   NewSwatch,
   NewTool,
@@ -148,6 +149,14 @@ export const trialPatches = pgTable(
   },
   (t) => [index('trial_patches_tray').on(t.trayId)],
 );
+
+/** Palettes kept apart from the sheets they were made for. */
+export const palettes = pgTable('palettes', {
+  id: text('id').primaryKey(),
+  content: jsonb('content').$type<NewPalette>().notNull(),
+  origin: origin(),
+  at: now('at'),
+});
 
 export const sheets = pgTable('sheets', {
   id: text('id').primaryKey(),

@@ -14,7 +14,9 @@ import type {
   NewNote,
   NewSwatch,
   NewTrayFit,
+  NewPalette,
   NewTrialPatch,
+  SavedPalette,
   Notebook,
   Pencil,
   PencilEdit,
@@ -48,7 +50,19 @@ type OnTray<T> = { trayId: string } & T;
 export const deskApi = createApi({
   reducerPath: 'deskApi',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'cards', 'trials', 'fits', 'demo', 'references'],
+  tagTypes: [
+    'shelf',
+    'trays',
+    'pencils',
+    'record',
+    'swatches',
+    'cards',
+    'trials',
+    'palettes',
+    'fits',
+    'demo',
+    'references',
+  ],
   endpoints: (build) => {
     const sheetMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown; method?: string }) =>
       build.mutation<SheetState, T>({
@@ -167,6 +181,15 @@ export const deskApi = createApi({
         query: ({ trayId, id }) => ({ url: `/trays/${trayId}/trials/${id}`, method: 'DELETE' }),
         invalidatesTags: ['trials'],
       }),
+      palettes: build.query<SavedPalette[], void>({ query: () => '/palettes', providesTags: ['palettes', 'demo'] }),
+      keepPalette: build.mutation<SavedPalette[], NewPalette>({
+        query: (palette) => ({ url: '/palettes', method: 'PUT', body: palette }),
+        invalidatesTags: ['palettes'],
+      }),
+      putPaletteAway: build.mutation<SavedPalette[], string>({
+        query: (id) => ({ url: `/palettes/${id}`, method: 'DELETE' }),
+        invalidatesTags: ['palettes'],
+      }),
       cards: build.query<SwatchCard[], string>({
         query: (trayId) => `/trays/${trayId}/cards`,
         providesTags: ['cards', 'demo'],
@@ -274,6 +297,9 @@ export const {
   useSwatchesQuery,
   useAddSwatchMutation,
   useWearQuery,
+  useKeepPaletteMutation,
+  usePalettesQuery,
+  usePutPaletteAwayMutation,
   useTrialsQuery,
   useKeepTrialMutation,
   usePutTrialAwayMutation,

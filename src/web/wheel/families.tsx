@@ -7,6 +7,7 @@ import { chooseThing } from '../desk/at-the-desk.ts';
 import { bodyColour } from '../desk/body-colour.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Section } from '../parts/index.ts';
+import { StripForScrap } from './strip-for-scrap.tsx';
 import { FamilyDetails } from './family-details.tsx';
 
 /** Each thing with its family; the chosen one's opens to its passage and to what could be changed. */
@@ -55,6 +56,7 @@ export function Families({ summary, colours }: { summary: PageSummary | null; co
           );
         })}
       </ul>
+      <StripForScrap />
     </Section>
   );
 }

@@ -24,8 +24,8 @@ const NAMES: Record<Extra, string> = { blender: 'Blender', depth: 'Depth', accen
 /** CSS pixels of a millimetre. */
 const PX_PER_MM = 96 / 25.4;
 const STRIP = { width: 308, height: 34 };
-/** So many pencils are offered for a place. */
-const OFFERED = 60;
+/** No more pencils than these are offered for a place. */
+const OFFERED = 1000;
 
 /** A thing's family: its passage as it will come out, what could take each place and what that would do, and its extras. */
 export function FamilyDetails({
@@ -129,7 +129,7 @@ export function FamilyDetails({
           {family.pencils.length > 1 && (
             <button
               type="button"
-              aria-label={`Take ${code(id)} out of ${thing.name}`}
+              aria-label={`Leave ${code(id)} out of ${thing.name}`}
               className="flex h-10 w-8 items-center justify-center hover:bg-card"
               onClick={() =>
                 set(`without ${code(id)}`, { ...family, pencils: family.pencils.filter((each) => each !== id) })

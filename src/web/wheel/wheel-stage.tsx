@@ -19,6 +19,7 @@ import { HoursSection } from './hours.tsx';
 import { Judge } from './judge.tsx';
 import { PointedPencil } from './pointed-pencil.tsx';
 import { Proposals } from './proposals.tsx';
+import { SavedPalettes } from './saved-palettes.tsx';
 import { SchemeSection } from './scheme.tsx';
 import { useAudit } from './use-audit.ts';
 import { usePageColours, usePageSummary } from './use-page-colours.ts';
@@ -173,6 +174,7 @@ export function WheelStage() {
           <HoursSection />
           <Findings {...{ audit, summary }} shown={finding} onShow={setFinding} />
           <Families summary={summary} colours={colours} />
+          <SavedPalettes />
         </>
       }
     />

@@ -47,6 +47,12 @@ export function WishesSection() {
               className="h-10 w-24 border border-edge bg-leaf px-3 text-right font-figure"
             />
           </label>
+          {wishes.only.length > 0 && (
+            <p className="flex items-center justify-between gap-2 text-[0.95rem]">
+              Only from {wishes.only.length} pencils: {codes(wishes.only).join(', ')}
+              <Button onClick={() => set('every pencil of the tray', { only: [] })}>Let all in</Button>
+            </p>
+          )}
           {(['must', 'mustNot'] as const).map((kind) => (
             <PencilsWished
               key={kind}
@@ -197,6 +203,7 @@ function sayWishes(wishes: Wishes, codes: (ids: readonly string[]) => string[]):
   const shares = wishes.shares.join() === NO_WISHES.shares.join() ? [] : [wishes.shares.join('/')];
   return [
     ...(wishes.atMost ? [`at most ${wishes.atMost} pencils`] : []),
+    ...(wishes.only.length > 0 ? [`only from ${wishes.only.length}`] : []),
     ...mood,
     ...(wishes.must.length > 0 ? [`with ${codes(wishes.must).join(', ')}`] : []),
     ...(wishes.mustNot.length > 0 ? [`without ${codes(wishes.mustNot).join(', ')}`] : []),
