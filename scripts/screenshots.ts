@@ -92,7 +92,15 @@ try {
   await shoot('pencil');
   await goTo(page, 'Wheel');
   await takePalette(page);
+  await page.getByRole('list', { name: 'Findings' }).waitFor();
   await shoot('wheel');
+  await page
+    .getByRole('button', { name: /^Hold .* against the page/ })
+    .nth(1)
+    .click();
+  await page.getByRole('figure', { name: 'as it is planned' }).waitFor();
+  await page.waitForTimeout(4000);
+  await shoot('judge');
   await goTo(page, 'Light');
   await page.getByText('From a side').click();
   await shoot('light');

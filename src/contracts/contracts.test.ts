@@ -11,6 +11,7 @@ import {
   Id,
   LogEntry,
   Mend,
+  NO_WISHES,
   NewPencil,
   PaperFacts,
   Plan,
@@ -79,6 +80,27 @@ describe('the plan of a sheet', () => {
         },
       ),
     );
+  });
+
+  it('reads families of before, which named a dark, a mid and a light pencil', () => {
+    const before = {
+      ...emptyPlan(page),
+      families: { 'thing-a': { dark: 'pencil-1', mid: 'pencil-2', light: 'pencil-3' } },
+    };
+    expect(Plan.parse(before).families['thing-a']).to.deep.equal({
+      ...{ pencils: ['pencil-1', 'pencil-2', 'pencil-3'], blender: null, depth: null, accent: null, neutral: null },
+    });
+  });
+
+  it('refuses families of none or too many, and moods and shares that are none', () => {
+    const family = (pencils: string[]) => Plan.safeParse({ ...emptyPlan(page), families: { 'thing-a': { pencils } } });
+    expect(refusal(family([]))).to.contain('at least one pencil');
+    expect(refusal(family(['1', '2', '3', '4', '5', '6'].map((n) => `pencil-${n}`)))).to.contain('at most 5');
+    const wishes = (more: object) => Plan.safeParse({ ...emptyPlan(page), wishes: { ...NO_WISHES, ...more } }).success;
+    expect(wishes({ mood: { light: 2, clear: null, warm: null, contrast: null } })).to.equal(false);
+    expect(wishes({ shares: [60, 30] })).to.equal(false);
+    expect(wishes({ atMost: 0 })).to.equal(false);
+    expect(wishes({ atMost: 10, must: ['pencil-1'] })).to.equal(true);
   });
 
   it('keeps a region in one thing only', () => {

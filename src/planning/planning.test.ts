@@ -19,6 +19,7 @@ import {
   asTrayPencil,
   benchPlanFrom,
   deriveForms,
+  deriveHours,
   deriveRecipes,
   groundFinder,
   paperInUse,
@@ -28,8 +29,10 @@ import {
   laidLayers,
   openSteps,
   regionTables,
+  pinnedFamilies,
   readingsOf,
   regionsKey,
+  summariseSheet,
 } from './index.ts';
 
 const region = (id: number, usableWidthMm: number, areaMm2: number): Region => ({
@@ -366,5 +369,76 @@ describe('what is planned', () => {
     const found = { rough: 1, tooth: 1, spread: 1, slope: 0, hand: {} };
     const on = { paper: 'white-book', at: '', learnt: {}, fit: found, pencils: [{ pencilId: stub.id, fit }] };
     expect(paperInUse('white-book', [stub], [on]).trayPencil(stub).presses).to.equal(1);
+  });
+});
+
+describe('the hours of a page', () => {
+  const hours = (own: Partial<Plan>) => deriveHours({ ...plan, ...own }, regions, () => true);
+  const layers = ({ recipes: all }: ReturnType<typeof hours>) => [...all.values()].flatMap((recipe) => recipe.layers);
+
+  it('are as long as it takes where nothing is wished', () => {
+    const { whole, minutes, lost } = hours({});
+    expect(minutes).to.equal(whole).and.to.be.above(10);
+    expect(lost).to.deep.equal([]);
+  });
+
+  it('keep to the evenings wished for, leaving out first what matters least', () => {
+    const { sittingMinutes } = plan.bench;
+    const needed = Math.ceil(hours({}).whole / sittingMinutes);
+    const short = hours({ bench: { ...plan.bench, sittingMinutes: 12 }, hours: { evenings: 1, gentle: false } });
+    expect(needed).to.be.at.least(1);
+    expect(short.lost.length).to.be.above(0);
+    expect(short.minutes).to.be.closeTo(short.whole - short.lost.reduce((sum, { minutes }) => sum + minutes, 0), 1e-9);
+    expect(layers(short).length).to.equal(layers(hours({})).length - short.lost.length);
+    const things = plan.things.map((each) => ({
+      ...each,
+      focus: false,
+      importance: each.focus ? ('much' as const) : ('little' as const),
+    }));
+    const worth = hours({
+      things,
+      bench: { ...plan.bench, sittingMinutes: 12 },
+      hours: { evenings: 1, gentle: false },
+    });
+    expect(worth.lost[0].thingId).to.equal('thing-b');
+  });
+
+  it('of a gentle hand hold no firm pressure', () => {
+    for (const { pressure } of layers(hours({ hours: { evenings: null, gentle: true } }))) {
+      expect(['whisper', 'light', 'medium']).to.include(pressure);
+    }
+  });
+});
+
+describe('what a palette is told of a page', () => {
+  const page = { regions, neighbours: [{ a: 1, b: 3, lengthMm: 20 }], alike: [[1, 2]] };
+  const coloured = (ids: number[], colour: string) =>
+    new Map(ids.map((id) => [id, { kind: 'coloured' as const, colour, toothLeft: null }]));
+
+  it('is where things lie, how wide they are and which are alike', () => {
+    const [lanterns, sky] = summariseSheet(plan, page).things;
+    expect(lanterns.at).to.deep.equal({ x: 50 / 210, y: 50 / 210 });
+    expect([lanterns.widthMm, sky.widthMm]).to.deep.equal([6, 20]);
+    expect([lanterns.alike, sky.alike]).to.deep.equal(['0', null]);
+  });
+
+  it('is the colour of what is coloured for the most part, and of what stays white', () => {
+    const laid = (grounds: ReturnType<typeof coloured>, own = plan) =>
+      summariseSheet(own, page, grounds).things.map((each) => each.laid);
+    expect(laid(coloured([4], '#22315f'))).to.deep.equal([null, null]);
+    const [none, sky] = laid(coloured([3], '#22315f'));
+    expect(none).to.equal(null);
+    expect(sky![0]).to.be.closeTo(21, 3);
+    const white = { ...plan, uses: { 1: 'leave white' as const, 2: 'leave white' as const } };
+    expect(laid(new Map(), white)[0]![0]).to.be.above(90);
+  });
+
+  it('leaves out what is not to be coloured at all', () => {
+    const without = { ...plan, uses: { 1: 'not to colour' as const, 2: 'not to colour' as const } };
+    expect(summariseSheet(without, page).things.map(({ id }) => id)).to.deep.equal(['thing-b']);
+  });
+
+  it('are pinned families only where there is one', () => {
+    expect(Object.keys(pinnedFamilies({ ...plan, pinned: ['thing-a', 'thing-gone'] }))).to.deep.equal(['thing-a']);
   });
 });

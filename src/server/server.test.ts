@@ -406,6 +406,47 @@ describe('trays', () => {
   });
 });
 
+describe('kept palettes', () => {
+  const palette = {
+    id: 'palette-1',
+    name: 'Lantern dusk',
+    wheel: null,
+    pencils: [{ id: null, code: 'K1', name: 'kelp', set: 'Tide', colour: '#4c5a2e' }],
+    families: [{ thing: 'Hull', codes: ['K1'] }],
+  };
+
+  it('are kept, kept again under the same id, listed the newest first, and put away', async () => {
+    const { api } = await emptyDesk();
+    expect((await api.get('/api/palettes')).body).to.deep.equal([]);
+    await api.put('/api/palettes').send(palette).expect(200);
+    await api
+      .put('/api/palettes')
+      .send({ ...palette, name: 'Dusk' })
+      .expect(200);
+    const two = (await api.put('/api/palettes').send({ ...palette, id: 'palette-2' })).body as {
+      name: string;
+      at: string;
+    }[];
+    expect(two.map(({ name }) => name)).to.deep.equal(['Lantern dusk', 'Dusk']);
+    expect(two[0].at >= two[1].at).to.equal(true);
+    expect((await api.delete('/api/palettes/palette-2')).body).to.have.length(1);
+  });
+
+  it('are refused with a sentence when they hold nothing or what is no colour, and nothing is kept', async () => {
+    const { api } = await emptyDesk();
+    for (const [bad, sentence] of [
+      [{ ...palette, pencils: [] }, 'at least one pencil'],
+      [{ ...palette, name: ' ' }, 'Give it a name'],
+      [{ ...palette, pencils: [{ ...palette.pencils[0], colour: 'red' }] }, 'six digits'],
+    ] as const) {
+      const { status, body } = await api.put('/api/palettes').send(bad);
+      expect(status).to.equal(422);
+      expect(body.sentence).to.contain(sentence);
+    }
+    expect((await api.get('/api/palettes')).body).to.deep.equal([]);
+  });
+});
+
 describe('the bench', () => {
   const step = (layerId: string, after: string[]) => ({
     ...{

@@ -5,5 +5,8 @@ export const value: View = {
   id: 'value',
   name: 'value only',
   says: 'Without hue: what is light, what is dark, and whether the form reads.',
-  of: pixelwise((rgb) => rgbOfLab([labOfRgb(rgb)[0], 0, 0])),
+  of: pixelwise((rgb) => {
+    const [, grey] = rgbOfLab([labOfRgb(rgb)[0], 0, 0]);
+    return [grey, grey, grey];
+  }),
 };

@@ -52,6 +52,8 @@ const WORTH_ANOTHER = 0.9;
 /** A band shares this part of its width with each neighbour. */
 const SHARED = 1 / 3;
 const LAMBDA_CHROMA = 3;
+/** The colours asked for at both ends count for more than an easy way. */
+const END_WEIGHT = 4;
 
 interface Node extends Band {
   id: string;
@@ -96,8 +98,8 @@ export function planRamp(from: Lab, to: Lab, tray: readonly PencilOnPaper[], opt
     nodes,
     most,
     edge,
-    (lab) => deltaE2000(lab, from) ** 2,
-    (lab) => deltaE2000(lab, to) ** 2,
+    (lab) => END_WEIGHT * deltaE2000(lab, from) ** 2,
+    (lab) => END_WEIGHT * deltaE2000(lab, to) ** 2,
   );
   const missOf = (way: number[]) =>
     [deltaE2000(nodes[way[0]].lab, from), deltaE2000(nodes[way.at(-1)!].lab, to)] as const;
