@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 import type { Pencil, RegionGround, RegionsMeta, SheetState } from '../../contracts/index.ts';
 import { type Recipe } from '../../core/recipe/index.ts';
-import { type PaperInUse } from '../../planning/index.ts';
+import { type Hours, type PaperInUse } from '../../planning/index.ts';
 import { type LaidPencil } from '../workers/index.ts';
 
 /** The regions of a sheet with their raster; its key names it in the page worker. */
@@ -27,6 +27,8 @@ export interface Desk {
   page: PageRegions | null;
   /** What lies on regions before anything is laid, by region id; bare ones are left out. */
   grounds: ReadonlyMap<number, RegionGround>;
+  /** What all recipes take, and what was left out to keep to the hours wished for. */
+  hours: Hours;
   /** The recipe of each thing that has a family, by thing id. */
   recipes: ReadonlyMap<string, Recipe>;
   /** The form of each thing, by thing id. */

@@ -7,11 +7,12 @@ import { useBenchQuery } from '../api/desk-api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { BELIEF_WORDS, BeliefMark, Laydown, Why } from '../parts/index.ts';
 import { pointAtPencil } from './at-the-desk.ts';
+import { aboutHours } from './about-hours.ts';
 import { useDesk } from './desk-context.ts';
 
 /** The pencils in play in the order in which they will be picked up; pointing at one lights its places on the sheet. */
 export function PencilRest({ whole }: { whole: boolean }) {
-  const { sheet, pencilById, use } = useDesk();
+  const { hours, sheet, pencilById, use } = useDesk();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((state) => state.atTheDesk.thingId);
   const thingId = whole ? null : chosen;
@@ -25,7 +26,9 @@ export function PencilRest({ whole }: { whole: boolean }) {
         <span>
           <strong className="font-head">Pencil rest</strong>
           {pencils.length > 0 &&
-            (thing ? `, for ${thing.name}` : `, ${pencils.length} in the order they are picked up`)}
+            (thing
+              ? `, for ${thing.name}`
+              : `, ${pencils.length} in the order they are picked up; the page takes about ${aboutHours(hours.minutes)}`)}
         </span>
         {pencils.length > 0 && <HowSure pencils={pencils} use={use} />}
       </p>

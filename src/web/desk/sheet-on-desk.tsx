@@ -8,7 +8,7 @@ import { whiteBook } from '../../core/laydown/index.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { type LaidPencil, pageWorker, pencilWorker } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
-import { type PaperInUse, deriveForms, deriveRecipes, groundsOf, regionsKey } from '../../planning/index.ts';
+import { type PaperInUse, deriveForms, deriveHours, groundsOf, regionsKey } from '../../planning/index.ts';
 import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
 import { loadLabels, loadPicture } from './load-page.ts';
@@ -52,18 +52,19 @@ function WithDerived({ sheet, pencils, use, picture, page, children }: DerivedPr
   const { plan } = sheet;
   const laid = useLaid(pencils, use);
   const pencilById = useMemo(() => new Map(pencils.map((pencil) => [pencil.id, pencil])), [pencils]);
-  const recipes = useMemo(
-    () => deriveRecipes(plan, page?.regions ?? [], (id) => pencilById.has(id)),
+  const hours = useMemo(
+    () => deriveHours(plan, page?.regions ?? [], (id) => pencilById.has(id)),
     [plan, page, pencilById],
   );
+  const { recipes } = hours;
   const grounds = useMemo(() => groundsOf(plan, page?.seen), [plan, page]);
   const forms = useMemo(() => deriveForms(plan, page?.regions ?? []), [plan, page]);
   const desk = useMemo(
     () => ({
-      ...{ sheet, pencils, pencilById, use, laid, picture, page, grounds, recipes, forms },
+      ...{ sheet, pencils, pencilById, use, laid, picture, page, grounds, hours, recipes, forms },
       pixelsPerMm: sheet.picture.width / plan.page.widthMm,
     }),
-    [sheet, pencils, pencilById, use, laid, picture, page, grounds, recipes, forms, plan.page.widthMm],
+    [sheet, pencils, pencilById, use, laid, picture, page, grounds, hours, recipes, forms, plan.page.widthMm],
   );
   return <DeskContext value={desk}>{children}</DeskContext>;
 }

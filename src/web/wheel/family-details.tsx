@@ -1,5 +1,6 @@
-import { ArrowDownToLine, Pin, Plus, X } from 'lucide-react';
+import { ArrowDownToLine, Blend, Pin, Plus, X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
 import { type Pencil, type Thing, isHere } from '../../contracts/index.ts';
 import { type Lab, placeOn, turn, turnBetween, wheelById } from '../../core/colour/index.ts';
 import { sureDifference } from '../../core/laydown/index.ts';
@@ -168,6 +169,11 @@ export function FamilyDetails({
             <Plus size={15} /> one between
           </Button>
         )}
+        {family.pencils.length > 2 && (
+          <Button look="bare" className="px-0" onClick={() => void smoothest()}>
+            <Blend size={15} /> smoothest way
+          </Button>
+        )}
         {EXTRAS.filter((extra) => !family[extra]).map((extra) => {
           const [best] = extrasFor(extra, family, here, laid, sheet.plan.wheel.wheel);
           return best ? (
@@ -201,6 +207,18 @@ export function FamilyDetails({
       )}
     </div>
   );
+
+  /** Plans the passage from the darkest to the lightest anew, by what its overlaps come to. */
+  async function smoothest() {
+    const [from, to] = [family.pencils[0], family.pencils.at(-1)!].map((id) => laid.get(id)?.body);
+    if (!from || !to) return;
+    const options = { paper: use.paper, lengthMm: halfWidth, count: family.pencils.length };
+    const outcome = await pencilWorker.ramp(from, to, here.map(use.trayPencil), options);
+    if (outcome.kind !== 'done') return;
+    const ids = ordered([...new Set(outcome.value.bands.map(({ pencil }) => pencil))]);
+    toast(outcome.value.reason);
+    set(`smoothest way, ${ids.map(code).join(', ')}`, { ...family, pencils: ids });
+  }
 
   /** Adds the pencil that halves the largest step. */
   function addBetween() {

@@ -1,21 +1,17 @@
 import { Switch } from '@headlessui/react';
-import { useMemo, useState } from 'react';
-import { deriveHours } from '../../planning/index.ts';
+import { useState } from 'react';
 import { usePlanChange } from '../api/use-plan.ts';
+import { aboutHours } from '../desk/about-hours.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section, Why } from '../parts/index.ts';
 
 /** How long the page takes, and how it is made to take less. */
 export function HoursSection() {
-  const { sheet, page, pencilById } = useDesk();
+  const { sheet, hours } = useDesk();
   const { plan } = sheet;
   const change = usePlanChange(sheet.id, 'wheel');
   const [told, setTold] = useState(false);
-  const hours = useMemo(
-    () => (page ? deriveHours(plan, page.regions, (id) => pencilById.has(id)) : null),
-    [plan, page, pencilById],
-  );
-  if (!hours || hours.recipes.size === 0) return null;
+  if (hours.recipes.size === 0) return null;
   const { sittingMinutes } = plan.bench;
   const { evenings, gentle } = plan.hours;
   const needed = Math.ceil(hours.whole / sittingMinutes);
@@ -31,7 +27,7 @@ export function HoursSection() {
       title="Hours"
       aside={
         <>
-          about {inHours(hours.minutes)}{' '}
+          about {aboutHours(hours.minutes)}{' '}
           <Why of="the hours">
             Area of each zone, passes and point, at starting rates that nobody has measured yet, a few seconds to find
             each region, and one pick-up a step at most. An evening is {sittingMinutes} minutes, as set at the Bench.
@@ -80,7 +76,7 @@ export function HoursSection() {
         <div className="mt-1.5 text-[0.95rem] leading-snug">
           <p>
             {hours.lost.length} layers of {lostBy.size} things are left out; that saves{' '}
-            {inHours(hours.whole - hours.minutes)}.{over && ' Nothing more can go without losing the form.'}{' '}
+            {aboutHours(hours.whole - hours.minutes)}.{over && ' Nothing more can go without losing the form.'}{' '}
             <Button
               look="bare"
               className="min-h-0! px-0 font-normal"
@@ -108,10 +104,4 @@ export function HoursSection() {
       )}
     </Section>
   );
-}
-
-function inHours(minutes: number): string {
-  if (minutes < 90) return `${Math.max(5, Math.round(minutes / 5) * 5)} min`;
-  const hours = Math.round(minutes / 30) / 2;
-  return `${Math.floor(hours)}${hours % 1 ? '½' : ''} h`;
 }

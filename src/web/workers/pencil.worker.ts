@@ -36,6 +36,7 @@ import { groundPatch, laydownStrip, rampStrip, toneTables, viewById, wheelDisc }
 import { type Family, type Recipe, type RegionContext, checkRecipe, toothAfter } from '../../core/recipe/index.ts';
 import { breather } from '../../core/run/index.ts';
 import {
+  type RampOptions,
   type TrayPencil,
   convertSet,
   differenceInWords,
@@ -46,6 +47,7 @@ import {
   nearestAtBest,
   onPaper,
   opacityOf,
+  planRamp,
   whatIsMissing,
 } from '../../core/tray/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
@@ -208,6 +210,11 @@ const api = {
         layers: layers.map(({ index, pressure: at }) => ({ id: pencils[index].id, pressure: at })),
       }));
     return { singles, layerings };
+  },
+
+  /** The smoothest passage between two colours. */
+  ramp(from: Lab, to: Lab, pencils: readonly TrayPencil[], options: RampOptions) {
+    return outcomeOf(() => planRamp(from, to, laid(pencils, options.paper), options));
   },
 
   /** What stands in for each pencil of one set in another. */

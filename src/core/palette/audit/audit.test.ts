@@ -144,6 +144,25 @@ describe('an audit', () => {
     expect(finding.remedy.sentence).to.match(/on the left: (lantern|rope) could carry it/);
   });
 
+  it('says when all accents lie near while the page goes deeper, and what could repeat them there', () => {
+    const front = [thing('knot', 150, 0.2), thing('float', 150, 0.8)];
+    const back = ['roof', 'tower', 'hill', 'wall', 'quay'].map((id, i) => thing(id, 700, 0.2 + 0.15 * i));
+    const far = [thing('flag', 120, 0.45), thing('sail', 500, 0.6), thing('air', 9000, 0.5)];
+    const deep: PageSummary = { things: [...front, ...back, ...far], borders: [] };
+    const colours = {
+      ...{ knot: at(60, 0.7, 0.15), float: at(55, 0.65, 0.15), air: at(240, 0.4, 0.08) },
+      ...Object.fromEntries(
+        [...back, ...far.slice(0, 2)].map(({ id }, i) => [id, at(230 + 3 * i, 0.5 + 0.06 * i, 0.04)]),
+      ),
+    };
+    const [finding, ...more] = audit(colours, deep).findings;
+    expect(more).to.deep.equal([]);
+    expect(finding.sentence).to.equal('All 2 accents lie near; the page goes deeper.');
+    expect(finding.remedy.sentence).to.match(
+      /^Let (flag|sail), further back, repeat orange more quietly; your nearest/,
+    );
+  });
+
   it('says when the eye has nowhere to rest', () => {
     const finding = audit({ ...sound, sky: at(240, 0.45, 0.14), hut: at(200, 0.78, 0.12) }).findings.find(
       ({ kind }) => kind === 'loud',
