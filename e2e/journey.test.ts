@@ -201,15 +201,16 @@ describe('the way through the stages', () => {
       await page.waitForFunction(() => document.querySelector('[aria-label="Layers laid"]'));
       const scrub = page.getByRole('slider', { name: 'Layers laid' });
       // The bell is still chosen, so the rest of the page is veiled: less of it counts as coloured.
-      await untilColoured(page, 0.1);
+      await untilColoured(page, 0.03);
       const all = await colouredShare(page);
+      const most = (await scrub.getAttribute('max'))!;
       await scrub.fill('0');
       await page.waitForFunction(() => document.body.innerText.includes('bare paper'));
       await untilBare(page);
       await scrub.fill('2');
-      await untilColoured(page, 0.02);
+      await untilColoured(page, 0.005);
       expect(await colouredShare(page)).to.be.below(all);
-      await scrub.fill('5');
+      await scrub.fill(most);
       await untilColoured(page, 0.95 * all);
 
       const layers = page.getByRole('list', { name: 'Layers of Brass bell' }).getByRole('listitem');
