@@ -12,7 +12,6 @@ export interface Search {
   best: Answer;
   /** Tries so many more moves; the same seed and the same number of moves in all give the same best. */
   goOn(moves: number): void;
-  readonly moves: number;
 }
 
 /** Heat at which moves begin and end, in the units of the objective. */
@@ -36,16 +35,13 @@ export function startSearch(problem: Problem, random: () => number): Search {
   const cooling = Math.max(4000, MOVES_TO_COOL * n);
   const open = problem.options.flatMap((options, i) => (options.length > 1 ? [i] : []));
   const likes = problem.alike.filter(([i, j]) => problem.options[i].length === problem.options[j].length);
-  let [moves, since] = [0, 0];
+  let since = 0;
   let top = HEAT.first;
   return {
     best,
-    get moves() {
-      return moves;
-    },
     goOn(more) {
       if (open.length === 0) return;
-      for (let k = 0; k < more; k++, moves++, since++) {
+      for (let k = 0; k < more; k++, since++) {
         if (since === cooling) {
           now.setAll(best.chosen);
           value = now.value;
