@@ -69,7 +69,7 @@ export function wheelDisc(
       tint: twice(0.28),
       full: twice(0.9),
       tone: [...twice(0.55), { pencil: grey, pressure: 0.6 }],
-      shade: [...twice(0.8), { pencil: black, pressure: 0.85 }],
+      shade: [{ pencil: black, pressure: 0.8 }, ...twice(0.9)],
     };
     return RINGS.map((ring) => laid(made[ring]));
   });
