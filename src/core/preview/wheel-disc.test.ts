@@ -3,7 +3,7 @@ import { RINGS, type Ring, labOfRgb, oklchOfLab, turnBetween, wheelById } from '
 import { PAPERS, whiteBook } from '../laydown/index.ts';
 import { HUB, ringRadius, wheelDisc } from './index.ts';
 
-const SIZE = 240;
+const SIZE = 420;
 
 /** The mean colour of a small place of a disc: an angle from the top and a share of the radius. */
 function at(disc: ReturnType<typeof wheelDisc>, angle: number, radius: number) {
@@ -11,8 +11,8 @@ function at(disc: ReturnType<typeof wheelDisc>, angle: number, radius: number) {
   const [x, y] = [SIZE / 2 + (SIZE / 2) * radius * Math.sin(turn), SIZE / 2 - (SIZE / 2) * radius * Math.cos(turn)];
   const sums = [0, 0, 0];
   let count = 0;
-  for (let dy = -4; dy <= 4; dy++) {
-    for (let dx = -4; dx <= 4; dx++, count++) {
+  for (let dy = -12; dy <= 12; dy++) {
+    for (let dx = -12; dx <= 12; dx++, count++) {
       const p = 4 * (Math.round(y + dy) * SIZE + Math.round(x + dx));
       for (let c = 0; c < 3; c++) sums[c] += disc.data[p + c];
     }
@@ -47,7 +47,9 @@ describe('the disc of a wheel', () => {
       expect(tint.l, `${angle}`).to.be.above(full.l);
       expect(full.c, `${angle}`).to.be.above(tone.c);
       expect(full.c, `${angle}`).to.be.above(tint.c);
-      expect(shade.l, `${angle}`).to.be.below(Math.min(full.l, tone.l));
+      expect(shade.l, `${angle}`)
+        .to.be.below(full.l)
+        .and.to.be.below(tint.l - 0.1);
     }
   });
 
