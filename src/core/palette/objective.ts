@@ -1,5 +1,5 @@
 import { type Option, type Problem } from './problem.ts';
-import { TERM, TERMS, type TermId } from './terms.ts';
+import { MISFIT, TERM, TERMS, type TermId } from './terms.ts';
 
 /** Neighbours whose bodies differ by this much (CIEDE2000) part clearly. */
 export const PARTED = 16;
@@ -7,8 +7,6 @@ export const PARTED = 16;
 const FIGURE = 15;
 /** CIEDE2000, and OKLCH chroma, at which a focus stands out. */
 const FOCUS = { apart: 32, chroma: 0.11 };
-/** CIEDE2000 from what was asked at which a family fits no more. */
-const MISFIT = 14;
 /** Things smaller than this share of the area do not compete with the focus. */
 const SEEN_SHARE = 0.002;
 /** Accents are looked for in thirds of the page, across and down. */

@@ -39,7 +39,9 @@ describe('ways to colour a thing', () => {
     for (const widthMm of [0.5, 1.5, 5, 15, 40]) {
       const [options] = problemOf([thing('sail', { widthMm })]).options;
       expect(new Set(options.map(({ part }) => part.angle))).to.deep.equal(new Set([60, 180, 300]));
-      expect(new Set(options.map(({ part }) => `${part.clarity} ${part.key}`)).size).to.equal(9);
+      expect(new Set(options.map(({ part }) => `${part.clarity} ${part.key}`)).size).to.be.within(5, 9);
+      // No two come to the same pencils in the same voice.
+      expect(new Set(options.map(({ voice, pencils }) => `${voice} ${pencils.join()}`)).size).to.equal(options.length);
       for (const { family } of options) expect(family!.pencils).to.have.length(pencilsFor(widthMm));
     }
   });
@@ -139,8 +141,13 @@ describe('what a palette is judged by', () => {
   ];
   const borders = ['lamp', 'hut', 'shed'].map((a) => ({ a, b: 'sky', lengthMm: 30 }));
   const problem = problemOf(page, { must: ['pencil-19'] }, { borders });
-  const find = (i: number, angle: number, clarity: string, key: string) =>
-    problem.options[i].findIndex(({ part }) => part.angle === angle && part.clarity === clarity && part.key === key);
+  // Parts that come to the same pencils are one option: the most alike is taken.
+  const find = (i: number, angle: number, clarity: string, key: string) => {
+    const unlike = ({ part }: (typeof problem.options)[number][number]) =>
+      4 * Number(part.angle !== angle) + 2 * Number(part.key !== key) + Number(part.clarity !== clarity);
+    const all = problem.options[i].map(unlike);
+    return all.indexOf(Math.min(...all));
+  };
   type Look = readonly [angle: number, clarity: string, key: string];
   const termsOf = (...looks: Look[]) => {
     const terms = new Objective(
@@ -164,7 +171,7 @@ describe('what a palette is judged by', () => {
 
   it('the focus: less when it is grey', () => {
     expect(termsOf([300, 'grey', 'deep'], [180, 'clear', 'pale'], [180, 'quiet', 'pale'], sky)('focus')).to.be.above(
-      sound('focus') + 0.2,
+      sound('focus') + 0.1,
     );
   });
 

@@ -13,6 +13,7 @@ import { FamilyBook, type FoundFamily, rowAround } from './families.ts';
 import { type PageSummary, type PageThing } from './page.ts';
 import { CLARITIES, KEYS, type Part, partOf } from './part.ts';
 import { handsOf } from './schemes/index.ts';
+import { MISFIT } from './terms.ts';
 import { FREE_MOOD, type Mood, USUAL_SHARES, type Wishes } from './wishes.ts';
 
 /** Voices of a palette: what rules the page, what supports it, and the accents. */
@@ -164,7 +165,7 @@ export function compileProblem(
         }),
       ),
     );
-    return [...played, ...wished];
+    return [...unlike(played), ...wished];
   });
   const area = page.things.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) || 1;
   const at = new Map(page.things.map(({ id }, i) => [id, i]));
@@ -188,6 +189,17 @@ export function compileProblem(
     mood: leaning(wishes.mood ?? FREE_MOOD, plot.lean),
     shares: [shares[0] / whole, shares[1] / whole, shares[2] / whole],
   };
+}
+
+/** Of options that come to the same pencils in the same voice the one that asks for them most nearly: the rest are never better. */
+function unlike(options: readonly Option[]): Option[] {
+  const best = new Map<string, Option>();
+  for (const option of options) {
+    const key = `${option.voice} ${option.family!.pencils.join()} ${option.family!.blender}`;
+    const known = best.get(key);
+    if (!known || option.miss + MISFIT * option.off < known.miss + MISFIT * known.off) best.set(key, option);
+  }
+  return [...best.values()];
 }
 
 /** Accents are the last hand's where there are three or more, else what is clear away from the ruling hand. */

@@ -14,8 +14,8 @@ export interface Search {
   goOn(moves: number): void;
 }
 
-/** Heat at which moves begin and end, in the units of the objective. */
-const HEAT = { first: 0.05, last: 0.0008 };
+/** Heat at which moves begin and end, in the units of the objective for a page of one thing: the more things, the less one counts. */
+const HEAT = { first: 0.38, last: 0.006 };
 /** So many moves let two things exchange their parts, and so many give a thing the part of a like one. */
 const EXCHANGES = 0.2;
 const LIKENESS = 0.08;
@@ -34,9 +34,11 @@ export function startSearch(problem: Problem, random: () => number): Search {
   const best: Answer = { chosen: now.chosen.slice(), objective: value };
   const cooling = Math.max(4000, MOVES_TO_COOL * n);
   const open = problem.options.flatMap((options, i) => (options.length > 1 ? [i] : []));
-  const likes = problem.alike.filter(([i, j]) => problem.options[i].length === problem.options[j].length);
+  const likes = problem.alike;
+  const places = placesOfParts(problem);
   let since = 0;
-  let top = HEAT.first;
+  const [first, last] = [HEAT.first / Math.sqrt(n), HEAT.last / Math.sqrt(n)];
+  let top = first;
   return {
     best,
     goOn(more) {
@@ -46,18 +48,19 @@ export function startSearch(problem: Problem, random: () => number): Search {
           now.setAll(best.chosen);
           value = now.value;
           since = 0;
-          top = HEAT.first * (0.15 + 0.5 * random());
+          top = first * (0.15 + 0.5 * random());
         }
-        const heat = top * (HEAT.last / HEAT.first) ** (since / cooling);
+        const heat = top * (last / first) ** (since / cooling);
         const i = open[Math.floor(random() * open.length)];
         const kind = random();
         const j = kind < EXCHANGES ? open[Math.floor(random() * open.length)] : i;
         const [was, other] = [now.chosen[i], now.chosen[j]];
         if (j !== i) {
           // Two things exchange their parts: what each voice has of the page hardly changes.
-          if (problem.options[i].length !== problem.options[j].length || was === other) continue;
-          now.set(i, other);
-          now.set(j, was);
+          const [toI, toJ] = [places.like(j, other, i), places.like(i, was, j)];
+          if (toI < 0 || toJ < 0 || (toI === was && toJ === other)) continue;
+          now.set(i, toI);
+          now.set(j, toJ);
         } else {
           const to =
             likes.length > 0 && kind > 1 - LIKENESS ? ofALike(i) : Math.floor(random() * problem.options[i].length);
@@ -84,8 +87,27 @@ export function startSearch(problem: Problem, random: () => number): Search {
     const pairs = likes.filter(([p, q]) => p === i || q === i);
     if (pairs.length === 0) return now.chosen[i];
     const [p, q] = pairs[Math.floor(random() * pairs.length)];
-    return now.chosen[p === i ? q : p];
+    const like = p === i ? q : p;
+    return Math.max(0, places.like(like, now.chosen[like], i));
   }
+}
+
+/** Looks up which option of one thing plays the part that an option of another plays; -1 where none does. */
+function placesOfParts({ options }: Problem): { like(thing: number, option: number, other: number): number } {
+  const ids = new Map<string, number>();
+  const partOf = options.map((own) =>
+    Int32Array.from(own, ({ part: { angle, clarity, key } }) => {
+      const name = `${angle} ${clarity} ${key}`;
+      if (!ids.has(name)) ids.set(name, ids.size);
+      return ids.get(name)!;
+    }),
+  );
+  const placeOf = partOf.map((own) => {
+    const places = new Int32Array(ids.size).fill(-1);
+    for (let k = own.length - 1; k >= 0; k--) places[own[k]] = k;
+    return places;
+  });
+  return { like: (thing, option, other) => placeOf[other][partOf[thing][option]] };
 }
 
 /** Each thing in turn, the largest first, takes what is best beside those before it; those after it count as they are. */

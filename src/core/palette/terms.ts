@@ -55,6 +55,9 @@ export const TERMS = [
   },
   { id: 'must', name: 'wished pencils come in', weight: 6, says: 'how many pencils that must come in do not' },
 ] as const;
+/** CIEDE2000 from what was asked at which a family fits no more. */
+export const MISFIT = 14;
+
 export type TermId = (typeof TERMS)[number]['id'];
 
 /** Place of each term in {@link TERMS}. */
