@@ -16,3 +16,4 @@ export { apartInAll, clearlyDifferent } from './differ.ts';
 export { type Audit, type Facts, type Finding, CHECKS, auditPage } from './audit/index.ts';
 export { type FamilyFacts, type Swap, factsOfFamily, swapsFor } from './family-facts.ts';
 export { type PhotoColour, coloursOfPhoto } from './photo-colours.ts';
+export { type ExtraPencil, extrasFor } from './extras.ts';

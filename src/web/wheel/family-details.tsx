@@ -2,31 +2,27 @@ import { ArrowDownToLine, Blend, Pin, Plus, X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { type Pencil, type Thing, isHere } from '../../contracts/index.ts';
-import { type Lab, placeOn, turn, turnBetween, wheelById } from '../../core/colour/index.ts';
+import { type Lab } from '../../core/colour/index.ts';
 import { sureDifference } from '../../core/laydown/index.ts';
-import { type FamilyFacts, type PageSummary, type Swap } from '../../core/palette/index.ts';
-import {
-  type Extra,
-  type Family,
-  EXTRAS,
-  MOST_PENCILS,
-  bodyOf,
-  familyOf,
-  pencilsFor,
-} from '../../core/recipe/index.ts';
+import { type ExtraPencil, type FamilyFacts, type PageSummary, type Swap } from '../../core/palette/index.ts';
+import { type Extra, type Family, EXTRAS, MOST_PENCILS, familyOf, pencilsFor } from '../../core/recipe/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Laydown, Pick, PixelCanvas } from '../parts/index.ts';
-import { type LaidPencil, pencilWorker } from '../workers/index.ts';
+import { pencilWorker } from '../workers/index.ts';
 
+/** How a family does, and what could take its places or stand beside it. */
+interface Known {
+  facts: FamilyFacts;
+  swaps: Swap[][];
+  extras: Record<Extra, ExtraPencil[]>;
+}
 type Strip = { width: number; height: number; data: Uint8ClampedArray };
 
 const NAMES: Record<Extra, string> = { blender: 'Blender', depth: 'Depth', accent: 'Accent', neutral: 'Neutral' };
 /** CSS pixels of a millimetre. */
 const PX_PER_MM = 96 / 25.4;
 const STRIP = { width: 308, height: 34 };
-/** No more pencils than these are offered for a place. */
-const OFFERED = 1000;
 
 /** A thing's family: its passage as it will come out, what could take each place and what that would do, and its extras. */
 export function FamilyDetails({
@@ -61,6 +57,11 @@ export function FamilyDetails({
     void change(`${thing.name}: ${label}`, { families: { ...families, [thing.id]: next } });
   const code = (id: string) => pencilById.get(id)?.code ?? '';
   const here = pencils.filter(isHere);
+  const offered = (extra: Extra) =>
+    (known?.extras[extra] ?? []).flatMap(({ pencil: id, says: why }) => {
+      const pencil = pencilById.get(id);
+      return pencil ? [{ pencil, says: why }] : [];
+    });
   if (!family) {
     return (
       <div className="grid gap-1.5 px-2 pb-3">
@@ -148,7 +149,7 @@ export function FamilyDetails({
             <PencilPick
               label={`${NAMES[extra]} of ${thing.name}`}
               value={family[extra]!}
-              options={extrasFor(extra, family, here, laid, sheet.plan.wheel.wheel)}
+              options={offered(extra)}
               fallback={pencilById.get(family[extra]!)}
               onChange={(next) => set(`${extra} ${code(next)}`, { ...family, [extra]: next })}
             />
@@ -165,22 +166,22 @@ export function FamilyDetails({
       ))}
       <div className="flex flex-wrap gap-x-3">
         {family.pencils.length < MOST_PENCILS && (
-          <Button look="bare" className="px-0" onClick={() => addBetween()}>
+          <Button look="bare" className="px-0!" onClick={() => addBetween()}>
             <Plus size={15} /> one between
           </Button>
         )}
         {family.pencils.length > 2 && (
-          <Button look="bare" className="px-0" onClick={() => void smoothest()}>
+          <Button look="bare" className="px-0!" onClick={() => void smoothest()}>
             <Blend size={15} /> smoothest way
           </Button>
         )}
         {EXTRAS.filter((extra) => !family[extra]).map((extra) => {
-          const [best] = extrasFor(extra, family, here, laid, sheet.plan.wheel.wheel);
+          const [best] = offered(extra);
           return best ? (
             <Button
               key={extra}
               look="bare"
-              className="px-0"
+              className="px-0!"
               onClick={() => set(`${extra} ${best.pencil.code}`, { ...family, [extra]: best.pencil.id })}
             >
               <Plus size={15} /> {extra}
@@ -189,7 +190,7 @@ export function FamilyDetails({
         })}
         <Button
           look="bare"
-          className="px-0"
+          className="px-0!"
           aria-pressed={isPinned}
           onClick={() =>
             void change(`${isPinned ? 'unpin' : 'pin'} ${thing.name}`, {
@@ -281,17 +282,18 @@ function PencilPick(props: {
 
 /** How a family does and what could take its places; null until it is worked out. */
 function useFamily(family: Family | undefined, neighbours: readonly Lab[]) {
-  const { pencils, use } = useDesk();
-  const [known, setKnown] = useState<{ facts: FamilyFacts; swaps: Swap[][] } | null>(null);
+  const { sheet, pencils, use } = useDesk();
+  const { wheel } = sheet.plan.wheel;
+  const [known, setKnown] = useState<Known | null>(null);
   useEffect(() => {
     if (!family) return;
     let wanted = true;
     const some = pencils.filter((pencil) => isHere(pencil) || family.pencils.includes(pencil.id)).map(use.trayPencil);
     void pencilWorker
-      .family(family, some, use.paper, neighbours, OFFERED)
+      .family(family, some, use.paper, neighbours, wheel)
       .then((outcome) => wanted && setKnown(outcome.kind === 'done' ? outcome.value : null));
     return () => void (wanted = false);
-  }, [family, pencils, use, neighbours]);
+  }, [family, pencils, use, neighbours, wheel]);
   return known;
 }
 
@@ -320,60 +322,6 @@ function swapWords(
       words.push(`${by > 0 ? 'parts better' : 'parts less'} from its neighbours (${swap.leastApart.toFixed(0)})`);
   }
   return words.join('; ');
-}
-
-/** Pencils that could stand beside a family, the best first, with why. */
-function extrasFor(
-  extra: Extra,
-  family: Family,
-  here: readonly Pencil[],
-  laid: ReadonlyMap<string, LaidPencil>,
-  wheelId: string,
-): { pencil: Pencil; says: string }[] {
-  const wheel = wheelById(wheelId);
-  const [dark, body, light] = [family.pencils[0], bodyOf(family), family.pencils.at(-1)!].map((id) => laid.get(id));
-  if (!dark || !body || !light) return [];
-  const opposite = turn(wheel.angleOf(body.hue) + 180);
-  const off = (p: LaidPencil, angle: number) => Math.abs(turnBetween(wheel.angleOf(p.hue), angle));
-  const rules: Record<
-    Extra,
-    { fits(p: LaidPencil): boolean; cost(p: LaidPencil): number; says(p: LaidPencil): string }
-  > = {
-    blender: {
-      fits: (p) => p.body[0] > Math.max(74, body.body[0] + 8) && p.chroma < 0.14,
-      cost: (p) =>
-        Math.abs(p.body[0] - Math.max(light.body[0], 84)) +
-        (p.chroma < 0.02 ? 12 : 0.2 * off(p, wheel.angleOf(light.hue))),
-      says: (p) => `pale, L* ${p.body[0].toFixed(0)}: goes over all of them at the end`,
-    },
-    depth: {
-      fits: (p) => p.body[0] < dark.body[0] - 3,
-      cost: (p) =>
-        Math.abs(p.body[0] - (dark.body[0] - 12)) + (p.chroma < 0.02 ? 14 : 0.15 * off(p, wheel.angleOf(dark.hue))),
-      says: (p) => `${(dark.body[0] - p.body[0]).toFixed(0)} of value below its darkest`,
-    },
-    accent: {
-      fits: (p) => p.chroma > 0.07,
-      cost: (p) => off(p, opposite) + 0.5 * Math.abs(p.body[0] - body.body[0]),
-      says: (p) =>
-        `${placeOn(wheel, wheel.angleOf(p.hue)).name}, ${off(p, wheel.angleOf(body.hue)).toFixed(0)}° away on the wheel`,
-    },
-    neutral: {
-      fits: (p) => p.chroma < 0.035,
-      cost: (p) =>
-        Math.abs(p.body[0] - (dark.body[0] + body.body[0]) / 2) +
-        (p.chroma > 0.006 && off(p, wheel.angleOf(body.hue)) > 90 ? 8 : 0),
-      says: (p) => `a grey at L* ${p.body[0].toFixed(0)}; colour goes over it again`,
-    },
-  };
-  const { fits, cost, says } = rules[extra];
-  return here
-    .flatMap((pencil) => {
-      const on = laid.get(pencil.id);
-      return on && !family.pencils.includes(pencil.id) && fits(on) ? [{ pencil, says: says(on), cost: cost(on) }] : [];
-    })
-    .sort((p, q) => p.cost - q.cost)
-    .slice(0, OFFERED);
 }
 
 /** The colours of what a thing borders on. */

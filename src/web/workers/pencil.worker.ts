@@ -22,18 +22,28 @@ import {
   remarksOn,
 } from '../../core/laydown/index.ts';
 import {
+  type ExtraPencil,
   type PageSummary,
   type Proposal,
   type Wishes,
   auditPage,
   coloursOfPhoto,
+  extrasFor,
   factsOfFamily,
   proposePalettes,
   swapsFor,
 } from '../../core/palette/index.ts';
 import { type RgbaImage } from '../../core/lineart/index.ts';
 import { groundPatch, laydownStrip, rampStrip, toneTables, viewById, wheelDisc } from '../../core/preview/index.ts';
-import { type Family, type Recipe, type RegionContext, checkRecipe, toothAfter } from '../../core/recipe/index.ts';
+import {
+  EXTRAS,
+  type Extra,
+  type Family,
+  type Recipe,
+  type RegionContext,
+  checkRecipe,
+  toothAfter,
+} from '../../core/recipe/index.ts';
 import { breather } from '../../core/run/index.ts';
 import {
   type RampOptions,
@@ -118,12 +128,15 @@ const api = {
     return auditPage(page, new Map(colours), laid(pencils, paper), wheelById(wheel), scheme);
   },
 
-  /** How a family does, and what could take each of its places. */
-  family(family: Family, pencils: readonly TrayPencil[], paper: Paper, neighbours: readonly Lab[], limit: number) {
-    const byId = new Map(laid(pencils, paper).map((pencil) => [pencil.id, pencil]));
+  /** How a family does, what could take each of its places, and what could stand beside it. */
+  family(family: Family, pencils: readonly TrayPencil[], paper: Paper, neighbours: readonly Lab[], wheel: string) {
+    const tray = laid(pencils, paper);
+    const byId = new Map(tray.map((pencil) => [pencil.id, pencil]));
+    const beside = (extra: Extra) => extrasFor(extra, family, tray, wheelById(wheel));
     return outcomeOf(() => ({
       facts: factsOfFamily(family, byId, paper, neighbours),
-      swaps: family.pencils.map((_, place) => swapsFor(family, place, byId, paper, neighbours).slice(0, limit)),
+      swaps: family.pencils.map((_, place) => swapsFor(family, place, byId, paper, neighbours)),
+      extras: Object.fromEntries(EXTRAS.map((extra) => [extra, beside(extra)])) as Record<Extra, ExtraPencil[]>,
     }));
   },
 
