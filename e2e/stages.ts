@@ -19,7 +19,7 @@ export async function goTo(page: Page, stage: string): Promise<void> {
 /** Asks for palettes and takes the first. */
 export async function takePalette(page: Page): Promise<void> {
   await page.getByRole('button', { name: /Propose/ }).click();
-  const proposed = page.getByRole('list', { name: 'Proposed palettes' });
+  const proposed = page.locator('ul[aria-label="Proposed palettes"][aria-busy="false"]');
   await proposed
     .getByRole('button', { name: /^Take / })
     .first()

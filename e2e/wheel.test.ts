@@ -82,6 +82,7 @@ describe('the wheel', () => {
     await page.getByRole('button', { name: 'Draw colours from a photo' }).click();
     await page.getByLabel('A photo', { exact: true }).setInputFiles(broken);
     await page.getByText('This file cannot be read as a picture').waitFor();
+    expect(await page.getByRole('list', { name: 'Colours of the photo' }).count()).to.equal(0);
     await page.getByLabel('A photo', { exact: true }).setInputFiles(whole);
     await page.getByRole('list', { name: 'Colours of the photo' }).getByText(/green/).waitFor();
     await page.getByRole('button', { name: 'Take them as hands' }).click();
@@ -101,9 +102,13 @@ describe('the wheel', () => {
   });
 
   it('plans a whole page from nothing: four palettes that differ, each with its reason, one taken', async () => {
-    await page.getByRole('button', { name: /^Propose palettes for \d+ things/ }).click();
+    const propose = page.getByRole('button', { name: /^Propose palettes for \d+ things/ });
+    await propose.focus();
+    await page.keyboard.press('Enter');
     const cards = page.getByRole('list', { name: 'Proposed palettes' }).getByRole('listitem');
     await page.locator('button[aria-label^="Take "]:enabled').first().waitFor();
+    // By keys alone: the focus is still where it was.
+    expect(await page.evaluate(() => document.activeElement?.textContent)).to.equal('Propose again');
     const names = await cards.getByRole('heading').allInnerTexts();
     expect(names).to.have.length(4);
     expect(new Set(names).size).to.equal(4);
@@ -125,6 +130,7 @@ describe('the wheel', () => {
   });
 
   it('holds a proposal against the page, in colour, in values and squinted', async () => {
+    await page.getByRole('button', { name: 'Show all 4' }).click();
     await page
       .getByRole('button', { name: /^Hold .* against the page/ })
       .nth(1)

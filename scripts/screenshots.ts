@@ -94,6 +94,7 @@ try {
   await takePalette(page);
   await page.getByRole('list', { name: 'Findings' }).waitFor();
   await shoot('wheel');
+  await page.getByRole('button', { name: 'Show all 4' }).click();
   await page
     .getByRole('button', { name: /^Hold .* against the page/ })
     .nth(1)

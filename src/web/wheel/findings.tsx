@@ -91,7 +91,7 @@ export function Findings({
         </ul>
       )}
       {findings.length > FIRST && (
-        <Button look="bare" className="mt-1 px-0" onClick={() => setAll(!all)}>
+        <Button look="bare" className="mt-1 px-0!" onClick={() => setAll(!all)}>
           {all ? 'Fewer' : `${findings.length - FIRST} more`}
         </Button>
       )}

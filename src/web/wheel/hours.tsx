@@ -57,7 +57,7 @@ export function HoursSection() {
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
             className="h-10 w-20 border border-edge bg-leaf px-2 text-right font-figure"
           />
-          <span className="text-soft">of {sittingMinutes} min</span>
+          <span className="text-soft whitespace-nowrap">× {sittingMinutes} min</span>
         </label>
         <Switch
           checked={gentle}
@@ -79,7 +79,7 @@ export function HoursSection() {
             {aboutHours(hours.whole - hours.minutes)}.{over && ' Nothing more can go without losing the form.'}{' '}
             <Button
               look="bare"
-              className="min-h-0! px-0 font-normal"
+              className="min-h-0! px-0! font-normal"
               aria-expanded={told}
               onClick={() => setTold(!told)}
             >

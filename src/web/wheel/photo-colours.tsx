@@ -26,6 +26,7 @@ export function PhotoColours({
   const open = async (file: Blob) => {
     setCamera(false);
     setFault('');
+    setFound(null);
     try {
       const outcome = await pencilWorker.coloursOfPhoto(await pixelsOf(file), COLOURS);
       if (outcome.kind === 'done') setFound(outcome.value);
@@ -44,7 +45,9 @@ export function PhotoColours({
         </p>
         <div className="flex gap-2">
           <ChooseFile label="A photo" accept="image/*" onFile={(file) => void open(file)} />
-          <Button onClick={() => setCamera(true)}>Photograph it</Button>
+          <Button className="shrink-0" onClick={() => setCamera(true)}>
+            Photograph it
+          </Button>
         </div>
         {fault && <Notice kind="refused">{fault}</Notice>}
         {found && (

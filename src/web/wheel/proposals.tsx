@@ -30,11 +30,14 @@ export function Proposals({
   const { plan } = sheet;
   const { now, start, cancel } = useJob<Proposal[]>(pencilWorker, 'looking at the tray');
   const [soFar, setSoFar] = useState<readonly Proposal[]>([]);
+  /** The name of the proposal that was taken: the others are folded up. */
+  const [taken, setTaken] = useState<string | null>(null);
   const [asked, setAsked] = useState({ for: '', seed: 0 });
   const change = usePlanChange(sheet.id, 'wheel');
   const askedFor = JSON.stringify([plan.wheel, plan.wishes, plan.pinned]);
   const shown = now.state === 'done' ? now.value : now.state === 'working' ? soFar : [];
   const stale = asked.for !== askedFor;
+  const working = now.state === 'working';
   const propose = () => {
     if (!summary) return;
     // Asked again for the same, the search sets out from another seed.
@@ -42,6 +45,7 @@ export function Proposals({
     const here = pencils.filter(isHere).map(desk.use.trayPencil);
     setAsked({ for: askedFor, seed });
     setSoFar([]);
+    setTaken(null);
     onCompare(null);
     const wishes = { ...plan.wheel, ...plan.wishes, pinned: pinnedFamilies(plan) };
     void start((jobId, report) =>
@@ -51,6 +55,7 @@ export function Proposals({
   const take = (proposal: Proposal) => {
     const families = proposal.parts.flatMap(({ thingId, family }) => (family ? [[thingId, family] as const] : []));
     onCompare(null);
+    setTaken(proposal.name);
     void change(`take the palette “${proposal.name}”`, {
       families: { ...plan.families, ...Object.fromEntries(families) },
     });
@@ -59,9 +64,19 @@ export function Proposals({
   return (
     <Section title="Palettes for this page">
       {unready}
-      {!unready && now.state !== 'working' && (
-        <Button look={shown.length > 0 && !stale ? 'plain' : 'strong'} className="w-full" onClick={propose}>
-          {shown.length > 0 ? 'Propose again' : `Propose palettes for ${summary?.things.length ?? 0} things`}
+      {!unready && (
+        // It stays where it is while palettes are looked for, so that the keys do not lose their place.
+        <Button
+          look={shown.length > 0 && !stale ? 'plain' : 'strong'}
+          className="w-full"
+          aria-disabled={working}
+          onClick={() => !working && propose()}
+        >
+          {working
+            ? 'Looking for palettes …'
+            : shown.length > 0
+              ? 'Propose again'
+              : `Propose palettes for ${summary?.things.length ?? 0} things`}
         </Button>
       )}
       {plan.pinned.length > 0 && !unready && (
@@ -75,8 +90,16 @@ export function Proposals({
       )}
       {now.state === 'working' && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}
       {now.state === 'refused' && <Notice kind="refused">{now.sentence}</Notice>}
-      {shown.length > 0 && (
-        <ul className="mt-2 grid gap-2" aria-label="Proposed palettes" aria-busy={now.state === 'working'}>
+      {taken && (
+        <div className="mt-2 flex items-baseline justify-between gap-2 text-[0.95rem]">
+          <p>“{taken}” is taken.</p>
+          <Button look="bare" className="shrink-0 px-0!" onClick={() => setTaken(null)}>
+            Show all {shown.length}
+          </Button>
+        </div>
+      )}
+      {shown.length > 0 && !taken && (
+        <ul className="mt-2 grid gap-2" aria-label="Proposed palettes" aria-busy={working}>
           {shown.map((proposal) => (
             <ProposalCard
               key={proposal.name}

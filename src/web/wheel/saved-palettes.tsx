@@ -110,14 +110,14 @@ export function SavedPalettes() {
               ))}
             </div>
             <div className="flex flex-wrap items-center gap-x-3">
-              <Button look="bare" className="px-0" onClick={() => use(palette)} aria-label={`Use ${palette.name}`}>
+              <Button look="bare" className="px-0!" onClick={() => use(palette)} aria-label={`Use ${palette.name}`}>
                 Use here
               </Button>
               {PALETTE_FORMATS.map((format) => (
                 <Button
                   key={format}
                   look="bare"
-                  className="px-0 font-normal"
+                  className="px-0! font-normal"
                   aria-label={`${palette.name} as ${format}`}
                   onClick={() => {
                     const { name: file, text, mime } = fileOf(palette, format);
@@ -129,7 +129,7 @@ export function SavedPalettes() {
               ))}
               <Button
                 look="bare"
-                className="ml-auto px-0 font-normal"
+                className="ml-auto px-0! font-normal"
                 onClick={() => void away(palette)}
                 aria-label={`Put ${palette.name} away`}
               >

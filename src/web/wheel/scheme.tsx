@@ -86,13 +86,13 @@ export function SchemeSection() {
         {thing && body && (
           <Button
             look="bare"
-            className="px-0"
+            className="px-0!"
             onClick={() => set(`turn to ${thing.name}`, { anchor: Math.round(turn(wheel.angleOf(body.hue))) % 360 })}
           >
             Turn to {thing.name}
           </Button>
         )}
-        <Button look="bare" className="px-0" onClick={() => setPhoto(true)}>
+        <Button look="bare" className="px-0!" onClick={() => setPhoto(true)}>
           <Camera size={16} /> Draw colours from a photo
         </Button>
       </div>

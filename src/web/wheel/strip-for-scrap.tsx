@@ -21,7 +21,7 @@ export function StripForScrap() {
   if (rows.length === 0) return null;
   return (
     <>
-      <Button look="bare" className="px-0" onClick={() => window.print()}>
+      <Button look="bare" className="px-0!" onClick={() => window.print()}>
         <Printer size={16} /> Print a strip to swatch together
       </Button>
       {createPortal(
