@@ -1,4 +1,5 @@
-import { type Option, type Problem } from './problem.ts';
+import { type Option } from './options.ts';
+import { type Problem } from './problem.ts';
 import { MISFIT, TERM, TERMS, type TermId } from './terms.ts';
 
 /** Neighbours whose bodies differ by this much (CIEDE2000) part clearly. */

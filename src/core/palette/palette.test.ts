@@ -287,6 +287,34 @@ describe('wishes', () => {
     }
   });
 
+  it('leave a pinned family as it is though its pencils must not come in, and use them nowhere else', async () => {
+    const pinned = { hut: familyOf(['p8', 'p7', 'p6']) };
+    for (const wish of [
+      { mustNot: ['p8', 'p7', 'p6'] },
+      { only: ['p2', 'p16', 'p20', 'p24', 'p30'] },
+      { mustNot: ['p7'], atMost: 6 },
+    ]) {
+      for (const proposal of await propose({ pinned, ...wish })) {
+        expect(partOfThing(proposal, 'hut').family).to.deep.equal(pinned.hut);
+        const elsewhere = proposal.parts
+          .filter(({ thingId }) => thingId !== 'hut')
+          .flatMap(({ family }) => pencilsOf(family!));
+        for (const id of elsewhere) {
+          if ('mustNot' in wish) expect(wish.mustNot).not.to.include(id);
+          if ('only' in wish) expect(wish.only).to.include(id);
+        }
+        if ('atMost' in wish) expect(pencilsIn(proposal).size).to.be.at.most(6);
+      }
+    }
+  });
+
+  it('that let no pencil in are refused in words', async () => {
+    const fault = await propose({ mustNot: tray.map(({ id }) => id), pinned: { hut: familyOf(['p8']) } }).catch(
+      (error: Error) => error,
+    );
+    expect((fault as Error).message).to.contain('wished away');
+  });
+
   it('that settle the ground leave fewer plots, all of them different', () => {
     const says = (mood = FREE_MOOD) => plotsFor([0, 120, 240], painters, mood).map((plot) => plot.says);
     expect(says()).to.have.length(6);

@@ -1,6 +1,7 @@
 import { wheelById } from '../colour/index.ts';
 import { type Paper } from '../laydown/index.ts';
 import { seededRandom } from '../random/index.ts';
+import { pencilsOf } from '../recipe/index.ts';
 import { type Run, breather, quietRun } from '../run/index.ts';
 import { type PencilOnPaper } from '../tray/index.ts';
 import { apartInAll, clearlyDifferent } from './differ.ts';
@@ -66,10 +67,15 @@ export async function proposePalettes(
   await breathe(0, 'looking at the tray');
   const away = new Set(wishes.mustNot);
   const only = new Set(wishes.only?.length ? [...wishes.only, ...(wishes.must ?? [])] : tray.map(({ id }) => id));
+  const mayCome = (id: string) => only.has(id) && !away.has(id);
+  // Pinned families stay, whatever else may come in.
+  const staying = new Set(Object.values(wishes.pinned ?? {}).flatMap(pencilsOf));
   const book = new FamilyBook(
-    tray.filter(({ id }) => only.has(id) && !away.has(id)),
+    tray.filter(({ id }) => mayCome(id) || staying.has(id)),
     paper,
   );
+  const among = book.tray.flatMap(({ id }, i) => (mayCome(id) ? [i] : []));
+  if (among.length === 0) throw new RangeError('Every pencil that is here was wished away: let at least one come in.');
   const unmet = unmetBeforehand(wishes, tray);
   const wheel = wheelById(wishes.wheel ?? 'painters');
   const plots = plotsFor(handsOf(wishes.scheme, wishes.anchor, wishes.hands), wheel, wishes.mood ?? FREE_MOOD);
@@ -86,7 +92,7 @@ export async function proposePalettes(
   };
   for (const plot of plots) {
     await breathe((0.15 * played.length) / plots.length, `trying: ${plot.says}`);
-    const problem = compileProblem(page, book, wishes, plot);
+    const problem = compileProblem(page, book, wishes, plot, among);
     played.push({ plot, problem, search: startSearch(problem, seededRandom(seed + 7919 * played.length)) });
     if (!wishes.atMost) tell(played.length === 1);
   }
@@ -104,15 +110,21 @@ export async function proposePalettes(
     if (!wishes.atMost) tell();
   }
   if (wishes.atMost) {
+    const stays = new Set(book.tray.flatMap(({ id }, i) => (staying.has(id) ? [i] : [])));
     for (const [i, each] of played.entries()) {
       await breathe(BEFORE_LIMIT + ((1 - BEFORE_LIMIT) * i) / played.length, `putting pencils away: ${each.plot.says}`);
       const until = began + deadlineMs * (BEFORE_LIMIT + ((1 - BEFORE_LIMIT) * (i + 1)) / played.length);
       await limit(
         each,
-        book,
-        page,
-        wishes,
-        { moves: (1 - limited) * moves, seed: seed + i, late: () => run.now() > until },
+        (kept) => compileProblem(page, book, wishes, each.plot, kept),
+        {
+          most: wishes.atMost,
+          may: new Set(among),
+          stays,
+          moves: (1 - limited) * moves,
+          seed: seed + i,
+          late: () => run.now() > until,
+        },
         () =>
           breathe(
             BEFORE_LIMIT + ((1 - BEFORE_LIMIT) * (i + 0.5)) / played.length,
@@ -129,50 +141,54 @@ export async function proposePalettes(
   return proposals.map((proposal) => ({ ...proposal, tradesAway: tradeOf(proposal, proposals) }));
 }
 
+interface Limits {
+  /** How many pencils at most. */
+  most: number;
+  /** Places of the tray that may be used, and those of pinned families. */
+  may: ReadonlySet<number>;
+  stays: ReadonlySet<number>;
+  /** Moves of the search for each plot in all. */
+  moves: number;
+  seed: number;
+  late(): boolean;
+}
+
 /** Puts the least used pencils away in rounds until no more than the wished number are in use. */
 async function limit(
   each: Played,
-  book: FamilyBook,
-  page: PageSummary,
-  wishes: Wishes,
-  { moves, seed, late }: { moves: number; seed: number; late: () => boolean },
+  withOnly: (kept: readonly number[]) => Problem,
+  { most, may, stays, moves, seed, late }: Limits,
   breathe: () => Promise<void>,
 ): Promise<void> {
-  const most = wishes.atMost!;
-  const rounds = Math.max(1, Math.ceil(Math.log(most / usedBy(each).length) / Math.log(KEPT_EACH_ROUND)));
+  const rounds = Math.max(1, Math.ceil(Math.log(most / usedBy(each, stays).length) / Math.log(KEPT_EACH_ROUND)));
   for (let round = 0; ; round++) {
-    const used = usedBy(each);
+    const used = usedBy(each, stays);
     if (used.length <= most) break;
-    const kept = used.slice(0, Math.max(most, Math.floor(KEPT_EACH_ROUND * used.length)));
-    each.problem = compileProblem(
-      page,
-      book,
-      wishes,
-      each.plot,
-      kept.map(({ pencil }) => pencil),
-    );
+    const kept = used
+      .slice(0, Math.max(most, Math.floor(KEPT_EACH_ROUND * used.length)))
+      .filter((place) => may.has(place));
+    if (kept.length === 0) break;
+    each.problem = withOnly(kept);
     each.search = startSearch(each.problem, seededRandom(seed + 31 * round));
     for (let done = 0; done < moves / rounds && !late(); done += MOVES_AT_ONCE) {
       each.search.goOn(MOVES_AT_ONCE);
       await breathe();
     }
     // Pinned families may need more than was wished; that is said, not gone round for ever.
-    if (usedBy(each).length >= used.length) break;
+    if (usedBy(each, stays).length >= used.length) break;
   }
 }
 
-/** The pencils in use by place, those that must stay first, then the most used. */
-function usedBy({ problem, search }: Played): { pencil: number; weight: number }[] {
+/** The places of the pencils in use, those that must come in or stay first, then the most used. */
+function usedBy({ problem, search }: Played, stays: ReadonlySet<number>): number[] {
   const weights = new Map<number, number>();
   problem.things.forEach((_, i) => {
     for (const pencil of problem.options[i][search.best.chosen[i]].pencils) {
       weights.set(pencil, (weights.get(pencil) ?? 0) + problem.share[i] + 1 / problem.things.length);
     }
   });
-  for (const pencil of problem.must) weights.set(pencil, Infinity);
-  return [...weights]
-    .map(([pencil, weight]) => ({ pencil, weight }))
-    .sort((p, q) => q.weight - p.weight || p.pencil - q.pencil);
+  for (const pencil of [...problem.must, ...stays]) weights.set(pencil, Infinity);
+  return [...weights].sort(([p, w], [q, v]) => (v === w ? p - q : v - w)).map(([place]) => place);
 }
 
 /** The best first, then the next best that is clearly different from all before it; the most different where none is. */

@@ -1,6 +1,7 @@
 import { type PencilOnPaper } from '../tray/index.ts';
 import { moodTargets } from './objective.ts';
-import { NATURAL_KEPT, type Problem } from './problem.ts';
+import { NATURAL_KEPT } from './options.ts';
+import { type Problem } from './problem.ts';
 import { type Wishes } from './wishes.ts';
 
 /** Wishes that no palette can meet, each in a sentence. */

@@ -42,14 +42,27 @@ export function Proposals({
     if (!summary) return;
     // Asked again for the same, the search sets out from another seed.
     const seed = stale ? 1 : asked.seed + 1;
-    const here = pencils.filter(isHere).map(desk.use.trayPencil);
+    const pinned = pinnedFamilies(plan);
+    const staying = new Set(Object.values(pinned).flatMap(pencilsOf));
+    // Pencils of pinned families come along though they are missing, but are used nowhere else.
+    const some = pencils.filter((pencil) => isHere(pencil) || staying.has(pencil.id));
+    const mustNot = [...plan.wishes.mustNot, ...some.filter((pencil) => !isHere(pencil)).map(({ id }) => id)];
     setAsked({ for: askedFor, seed });
     setSoFar([]);
     setTaken(null);
     onCompare(null);
-    const wishes = { ...plan.wheel, ...plan.wishes, pinned: pinnedFamilies(plan) };
+    const wishes = { ...plan.wheel, ...plan.wishes, mustNot, pinned };
     void start((jobId, report) =>
-      pencilWorker.propose(jobId, summary, here, desk.use.paper, wishes, seed, proxy(setSoFar), report),
+      pencilWorker.propose(
+        jobId,
+        summary,
+        some.map(desk.use.trayPencil),
+        desk.use.paper,
+        wishes,
+        seed,
+        proxy(setSoFar),
+        report,
+      ),
     );
   };
   const take = (proposal: Proposal) => {

@@ -1,0 +1,194 @@
+import {
+  type ColourWheel,
+  type Lab,
+  deltaE2000,
+  isWarm,
+  oklchOfLab,
+  turnBetween,
+  wheelOfHue,
+} from '../colour/index.ts';
+import { type Family, bodyOf, pencilsFor, pencilsOf } from '../recipe/index.ts';
+import { type FamilyBook, type FoundFamily, rowAround } from './families.ts';
+import { type PageThing } from './page.ts';
+import { CLARITIES, KEYS, type Part, partOf } from './part.ts';
+import { MISFIT } from './terms.ts';
+
+/** Voices of a palette: what rules the page, what supports it, and the accents. */
+export const VOICES = ['ruling', 'supporting', 'accent'] as const;
+export type Voice = 0 | 1 | 2;
+
+/** One way to colour one thing. */
+export interface Option {
+  part: Part;
+  /** Which hand it belongs to, the ruling one 0. */
+  hand: number;
+  voice: Voice;
+  /** Null where the thing keeps the colour that it has on the paper. */
+  family: Family | null;
+  /** Places of its pencils in the tray. */
+  pencils: readonly number[];
+  body: Lab;
+  /** Row of its body in the table of differences. */
+  colour: number;
+  /** OKLCH chroma of the body. */
+  chroma: number;
+  /** 1 on the warm half of the wheel, 0 on the cool one, 0.5 for greys. */
+  warm: number;
+  /** How far the body turns from its hand, 0..1, as far as it has a hue at all. */
+  off: number;
+  miss: number;
+  rough: number;
+  /** CIEDE2000 from the natural colour that it must keep; 0 where there is none. */
+  natural: number;
+  /** Whether it is there to let a wished pencil in. */
+  offered: boolean;
+}
+
+/** So many of the best families are kept for each part. */
+const FAMILIES_EACH = 2;
+const NATURAL_FAMILIES = 3;
+const GREY = 0.03;
+/** A colour within so many degrees of its hand is on it. */
+const ON_HAND = 12;
+/** CIEDE2000 from a natural colour up to which it is kept as far as an eye would say. */
+export const NATURAL_KEPT = 12;
+
+/** The bodies that options have, each once, with how far any two are apart. */
+export class Bodies {
+  readonly #rows = new Map<string, { row: number; lab: Lab }>();
+
+  get count(): number {
+    return this.#rows.size;
+  }
+
+  /** The row of a body; like names are one. */
+  rowOf(name: string, lab: Lab): number {
+    const known = this.#rows.get(name) ?? { row: this.#rows.size, lab };
+    this.#rows.set(name, known);
+    return known.row;
+  }
+
+  /** CIEDE2000 between any two: row times `count` plus column. */
+  differences(): Float32Array {
+    const labs = [...this.#rows.values()].map(({ lab }) => lab);
+    const apart = new Float32Array(labs.length * labs.length);
+    for (let p = 0; p < labs.length; p++) {
+      for (let q = p + 1; q < labs.length; q++) {
+        apart[p * labs.length + q] = apart[q * labs.length + p] = deltaE2000(labs[p], labs[q]);
+      }
+    }
+    return apart;
+  }
+}
+
+interface Means {
+  book: FamilyBook;
+  wheel: ColourWheel;
+  /** The ruling one first. */
+  hands: readonly number[];
+  /** Places of the pencils that must come in. */
+  must: readonly number[];
+  /** Places of the tray that may be used; default all. */
+  among?: readonly number[];
+  placeOf: ReadonlyMap<string, number>;
+  bodies: Bodies;
+}
+
+/**
+ * Works out every way to colour a thing: one that is laid or pinned has one, one with a natural colour a few, any other
+ * one for each hand, clarity, key and family near it; and one for each pencil that must come in.
+ */
+export class Ways {
+  readonly #with: Means;
+
+  constructor(means: Means) {
+    this.#with = means;
+  }
+
+  of(thing: PageThing, pinned: Family | undefined): Option[] {
+    const { book, wheel, among } = this.#with;
+    const fixed = thing.laid ?? (pinned && book.byId.get(bodyOf(pinned))?.body);
+    if (fixed) {
+      const part = partOf(oklchOfLab(fixed), wheel);
+      const family = thing.laid ? null : pinned!;
+      return [this.#option(part, this.#nearestHand(part), { family, miss: 0, rough: 0, body: fixed }, thing)];
+    }
+    const count = pencilsFor(thing.widthMm);
+    if (!thing.natural) return [...this.#played(count, thing), ...this.#wished(count, thing)];
+    const part = partOf(oklchOfLab(thing.natural), wheel);
+    const row = rowAround(thing.natural, Math.min(count, among?.length ?? book.tray.length));
+    const kept = book
+      .along(row, NATURAL_FAMILIES, among)
+      .map((found) => this.#option(part, this.#nearestHand(part), found, thing));
+    return [...kept, ...this.#wished(count, thing).filter(({ natural }) => natural <= NATURAL_KEPT)];
+  }
+
+  #played(count: number, thing: PageThing): Option[] {
+    const { book, wheel, hands, among } = this.#with;
+    const options = hands.flatMap((angle, hand) =>
+      CLARITIES.flatMap((clarity) =>
+        KEYS.flatMap((key) => {
+          const part = { angle, clarity, key };
+          const found = book.nearest(part, wheel, count, FAMILIES_EACH, among);
+          return found.map((each) => this.#option(part, hand, each, thing));
+        }),
+      ),
+    );
+    return unlike(options);
+  }
+
+  #wished(count: number, thing: PageThing): Option[] {
+    const { book, wheel, must, among } = this.#with;
+    return must.map((place) => {
+      const part = partOf(oklchOfLab(book.tray[place].body), wheel);
+      const found = book.around(place, count, among);
+      return { ...this.#option(part, this.#nearestHand(part), found, thing), offered: true };
+    });
+  }
+
+  #option(
+    part: Part,
+    hand: number,
+    { family, body, miss, rough }: Omit<FoundFamily, 'family'> & { family: Family | null },
+    thing: PageThing,
+  ): Option {
+    const { wheel, hands, placeOf, bodies } = this.#with;
+    const { c, h } = oklchOfLab(body);
+    const turned = Math.abs(turnBetween(wheel.angleOf(h), hands[hand]));
+    return {
+      ...{ part, hand, family, body, miss, rough },
+      voice: voiceOf(hand, hands.length, part),
+      pencils: family ? pencilsOf(family).flatMap((id) => placeOf.get(id) ?? []) : [],
+      colour: bodies.rowOf(family ? bodyOf(family) : `laid ${body.join()}`, body),
+      chroma: c,
+      warm: c < GREY ? 0.5 : Number(isWarm(wheelOfHue(h))),
+      off: Math.min(1, Math.max(0, turned - ON_HAND) / 60) * Math.min(1, c / 0.06),
+      natural: thing.natural ? deltaE2000(body, thing.natural) : 0,
+      offered: false,
+    };
+  }
+
+  #nearestHand({ angle }: Part): number {
+    const { hands } = this.#with;
+    const off = (hand: number) => Math.abs(turnBetween(hand, angle));
+    return hands.reduce((best, hand, i) => (off(hand) < off(hands[best]) ? i : best), 0);
+  }
+}
+
+/** Of options that come to the same pencils in the same voice the one that asks for them most nearly: the rest are never better. */
+function unlike(options: readonly Option[]): Option[] {
+  const best = new Map<string, Option>();
+  for (const option of options) {
+    const key = `${option.voice} ${option.family!.pencils.join()} ${option.family!.blender}`;
+    const known = best.get(key);
+    if (!known || option.miss + MISFIT * option.off < known.miss + MISFIT * known.off) best.set(key, option);
+  }
+  return [...best.values()];
+}
+
+/** Accents are the last hand's where there are three or more, else what is clear away from the ruling hand. */
+function voiceOf(hand: number, hands: number, { clarity }: Part): Voice {
+  if (hands === 1) return clarity === 'clear' ? 2 : clarity === 'quiet' ? 0 : 1;
+  if (hand === 0) return 0;
+  return (hands > 2 && hand === hands - 1) || (hands === 2 && clarity === 'clear') ? 2 : 1;
+}
