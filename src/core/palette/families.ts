@@ -25,6 +25,10 @@ const BODY_WEIGHT = 2.5;
 /** A step up to this blends easily, CIEDE2000 of laydowns. */
 const EASY_STEP = 20;
 const ROUGH_WEIGHT = 0.25;
+/** A pencil should have this much of the chroma that is asked for, in the direction of its hue ... */
+const HUE_NEEDED = 0.45;
+/** ... and is put back by so much CIEDE2000 for each unit of OKLCH chroma that it lacks of it. */
+const HUE_WEIGHT = 160;
 
 /** Families of one tray on one paper; overlaps of its pencils are laid once each. */
 export class FamilyBook {
@@ -79,17 +83,17 @@ export class FamilyBook {
     }
     // The pencil that gives the family its colour counts for more than its ends.
     const weight = (place: number) => (outOf(place, targets.length) === 0 ? BODY_WEIGHT : 1);
-    let ways: Way[] = near[0].map(({ at, miss }) => ({ at: [at], cost: weight(0) * miss, miss, rough: 0 }));
+    let ways: Way[] = near[0].map(({ at, miss, cost }) => ({ at: [at], cost: weight(0) * cost, miss, rough: 0 }));
     for (const [before, next] of near.slice(1).entries()) {
       // Each way is kept for each pencil it can end on, so that a dear start can still be a good whole.
-      ways = next.flatMap(({ at, miss }) => {
+      ways = next.flatMap(({ at, miss, cost: dear }) => {
         const longer = ways.flatMap((way) => {
           if (way.at.includes(at)) return [];
           const last = way.at.at(-1)!;
           const lack = Math.max(0, gap - (this.tray[at].body[0] - this.tray[last].body[0]));
           const rough = Math.max(way.rough, this.roughness(last, at));
           const cost =
-            way.cost + weight(before + 1) * miss + targets.length * (GAP_WEIGHT * lack + ROUGH_WEIGHT * rough);
+            way.cost + weight(before + 1) * dear + targets.length * (GAP_WEIGHT * lack + ROUGH_WEIGHT * rough);
           return [{ at: [...way.at, at], cost, miss: way.miss + miss, rough }];
         });
         return longer.sort((p, q) => p.cost - q.cost).slice(0, 2);
@@ -146,12 +150,19 @@ export class FamilyBook {
     return known;
   }
 
-  #near(target: Lab, among?: readonly number[]): { at: number; miss: number }[] {
+  /** The pencils nearest to a colour; a grey costs more than its miss where a hue is asked for. */
+  #near(target: Lab, among?: readonly number[]): { at: number; miss: number; cost: number }[] {
     const misses = deltasE2000(target, this.#bodies);
     const places = among ?? this.tray.map((_, i) => i);
+    const { c, h } = oklchOfLab(target);
     return places
-      .map((at) => ({ at, miss: misses[at] }))
-      .sort((p, q) => p.miss - q.miss)
+      .map((at) => {
+        const own = oklchOfLab(this.tray[at].body);
+        const towards = own.c * Math.cos(((own.h - h) * Math.PI) / 180);
+        const lack = Math.max(0, HUE_NEEDED * c - towards);
+        return { at, miss: misses[at], cost: misses[at] + HUE_WEIGHT * lack };
+      })
+      .sort((p, q) => p.cost - q.cost)
       .slice(0, CANDIDATES);
   }
 }

@@ -1,4 +1,5 @@
 import { type Option } from './options.ts';
+import { type Packed, pack } from './packed.ts';
 import { type Problem } from './problem.ts';
 import { MISFIT, TERM, TERMS, type TermId } from './terms.ts';
 
@@ -12,100 +13,171 @@ const FOCUS = { apart: 32, chroma: 0.11 };
 const SEEN_SHARE = 0.002;
 /** Accents are looked for in thirds of the page, across and down. */
 const THIRDS = 3;
+/** The voice of accents. */
+const ACCENT = 2;
 
 const WEIGHT = Object.fromEntries(TERMS.map(({ id, weight }) => [id, weight])) as Record<TermId, number>;
 
+/** Sums over the whole page that a change of one thing adds to, and their places. */
+const SUM = {
+  locals: 0,
+  borders: 1,
+  unlike: 2,
+  pencils: 3,
+  missing: 4,
+  tilt: 5,
+  accents: 6,
+  cells: 7,
+  voices: 8,
+  light: 11,
+  square: 12,
+  chroma: 13,
+  warm: 14,
+  /** Which rival of the focus stands out most. */
+  foremost: 15,
+} as const;
+const SUMS = 16;
+
 /**
  * A choice of options with what it comes to under the objective of {@link TERMS}. One thing's option is changed at a
- * time, at the cost of its borders only; everything that the page has in all is kept as running sums.
+ * time, at the cost of its borders only; everything that the page has in all is kept as running sums. A change is
+ * weighed before anything is written, so that one that is not taken costs little.
  */
 export class Objective {
   /** Place of the option of each thing. */
   readonly chosen: Int32Array;
+  /** What the present choice comes to, lower is better. */
+  value = 0;
   readonly #problem: Problem;
-  readonly #focus: readonly number[];
-  readonly #rivals: readonly number[];
-  readonly #local: readonly Float64Array[];
+  readonly #packed: Packed;
+  readonly #focus: Int32Array;
+  /** What each border costs between any two colours. */
   readonly #cost: Float32Array;
-  readonly #beside: readonly { other: number; weight: number; front: boolean }[][];
-  readonly #likes: readonly number[][];
-  readonly #around: Float64Array;
+  /** 1 over the length of each thing's borders, 0 for a thing without any. */
+  readonly #perLength: Float64Array;
+  /** The same, but 0 for a thing that does not compete with the focus. */
+  readonly #rival: Float64Array;
+  readonly #mustCome: Uint8Array;
+  readonly #wanted: ReturnType<typeof moodTargets>;
   readonly #contrast: Float64Array;
   readonly #used: Int32Array;
   readonly #cells = new Int32Array(THIRDS * THIRDS);
-  readonly #cell: Int32Array;
-  readonly #voices = new Float64Array(3);
-  /** Mean L*, its square, chroma and warmth, by area. */
-  readonly #means = new Float64Array(4);
-  readonly #wanted: ReturnType<typeof moodTargets>;
-  #locals = 0;
-  #borders = 0;
-  #unlike = 0;
-  #pencils = 0;
-  #tilt = 0;
-  #accents = 0;
+  #sums = new Float64Array(SUMS);
+  /** The change that was weighed last: its sums, and the contrast of each thing that it touches. */
+  #thing = 0;
+  #option = 0;
+  #weighed = 0;
+  #next = new Float64Array(SUMS);
+  readonly #changed: Float64Array;
+  readonly #touched: Int32Array;
+  #turn = 0;
 
   /** @param chosen place of the option of each thing; default the first of each */
   constructor(problem: Problem, chosen: ArrayLike<number> = new Int32Array(problem.things.length)) {
-    const { things, options, borders, alike, apart, colours, share } = problem;
+    const { things, borders, apart, colours, share } = problem;
     this.#problem = problem;
-    this.#focus = things.flatMap(({ focus }, i) => (focus ? [i] : []));
-    this.#rivals = things.flatMap(({ focus }, i) => (!focus && share[i] > SEEN_SHARE ? [i] : []));
-    this.#local = options.map((own, i) => Float64Array.from(own, (option) => weighed(localTerms(problem, i, option))));
+    this.#packed = pack(problem, (i, option) => weighed(localTerms(problem, i, option)), THIRDS);
+    this.#focus = Int32Array.from(things.flatMap(({ focus }, i) => (focus ? [i] : [])));
     this.#cost = pairCosts(problem, apart, colours);
-    this.#beside = things.map(() => []);
-    this.#around = new Float64Array(things.length);
-    this.#contrast = new Float64Array(things.length);
+    const around = new Float64Array(things.length);
     for (const { front, behind, weight } of borders) {
-      this.#beside[front].push({ other: behind, weight, front: true });
-      this.#beside[behind].push({ other: front, weight, front: false });
-      this.#around[front] += weight;
-      this.#around[behind] += weight;
+      around[front] += weight;
+      around[behind] += weight;
     }
-    this.#likes = things.map((_, i) => alike.flatMap(([p, q]) => (p === i ? [q] : q === i ? [p] : [])));
-    this.#used = new Int32Array(problem.pencils);
+    this.#perLength = around.map((length) => (length > 0 ? 1 / length : 0));
+    this.#rival = this.#perLength.map((per, i) => (!things[i].focus && share[i] > SEEN_SHARE ? per : 0));
+    this.#mustCome = new Uint8Array(problem.pencils);
+    for (const place of problem.must) this.#mustCome[place] = 1;
     this.#wanted = moodTargets(problem.mood);
-    const third = (part: number) => Math.min(THIRDS - 1, Math.max(0, Math.floor(THIRDS * part)));
-    this.#cell = Int32Array.from(things, ({ at }) => third(at.y) * THIRDS + third(at.x));
+    this.#contrast = new Float64Array(things.length);
+    this.#changed = new Float64Array(things.length);
+    this.#touched = new Int32Array(things.length);
+    this.#used = new Int32Array(problem.pencils);
     this.chosen = new Int32Array(things.length);
     this.setAll(chosen);
   }
 
   /** Sets every thing's option. */
   setAll(chosen: ArrayLike<number>): void {
-    const { things } = this.#problem;
+    const { things, options, borders, alike, apart, colours, must } = this.#problem;
+    const { first, voice, offCentre, root, cell } = this.#packed;
     this.chosen.set(chosen);
-    for (const sums of [this.#contrast, this.#used, this.#cells, this.#voices, this.#means]) sums.fill(0);
-    this.#locals = this.#borders = this.#unlike = this.#pencils = this.#tilt = this.#accents = 0;
+    const [sums, cells, used, contrast] = [this.#sums, this.#cells, this.#used, this.#contrast];
+    for (const each of [sums, cells, used, contrast]) each.fill(0);
     for (let i = 0; i < things.length; i++) {
-      this.#count(i, 1);
-      // Each border and each pair of like things once, from its later thing.
-      this.#weighBeside(i, 1, i);
+      const at = first[i] + this.chosen[i];
+      this.#countIn(sums, i, at, 1);
+      for (const pencil of options[i][this.chosen[i]].pencils) used[pencil]++;
+      if (voice[at] !== ACCENT) continue;
+      sums[SUM.tilt] += root[i] * offCentre[i];
+      sums[SUM.accents] += root[i];
+      cells[cell[i]]++;
     }
+    const colourOf = (i: number) => options[i][this.chosen[i]].colour;
+    for (const { front, behind, weight } of borders) {
+      const at = colourOf(front) * colours + colourOf(behind);
+      sums[SUM.borders] += weight * this.#cost[at];
+      contrast[front] += weight * apart[at];
+      contrast[behind] += weight * apart[at];
+    }
+    sums[SUM.unlike] = alike.filter(([p, q]) => colourOf(p) !== colourOf(q)).length;
+    sums[SUM.pencils] = used.filter((times) => times > 0).length;
+    sums[SUM.missing] = must.filter((place) => used[place] === 0).length;
+    sums[SUM.cells] = cells.filter((accents) => accents > 0).length;
+    this.#turn++;
+    sums[SUM.foremost] = this.#foremost();
+    this.value = this.#valueOf(sums, -1, 0);
   }
 
   /** Gives one thing another option. */
   set(thing: number, option: number): void {
-    this.#count(thing, -1);
-    this.#weighBeside(thing, -1);
-    this.chosen[thing] = option;
-    this.#count(thing, 1);
-    this.#weighBeside(thing, 1);
+    this.weigh(thing, option);
+    this.take();
   }
 
-  /** What the present choice comes to, lower is better. */
-  get value(): number {
-    return (
-      this.#locals +
-      this.#borders +
-      WEIGHT.focus * this.#focusLack() +
-      WEIGHT.shares * this.#sharesLack() +
-      WEIGHT.accents * this.#accentsLack() +
-      WEIGHT.pencils * this.#pencilsTerm() +
-      WEIGHT.alike * this.#alikeTerm() +
-      WEIGHT.mood * this.#moodLack() +
-      WEIGHT.must * this.#mustLack()
-    );
+  /** What the choice would come to if one thing had another option; nothing changes until it is {@link take}n. */
+  weigh(thing: number, option: number): number {
+    const { first, voice, offCentre, root, cell, colour } = this.#packed;
+    const was = first[thing] + this.chosen[thing];
+    const is = first[thing] + option;
+    this.#thing = thing;
+    this.#option = option;
+    this.#turn++;
+    const next = this.#next;
+    const sums = this.#sums;
+    for (let k = 0; k < SUMS; k++) next[k] = sums[k];
+    this.#countIn(next, thing, was, -1);
+    this.#countIn(next, thing, is, 1);
+    if (voice[was] === ACCENT && voice[is] !== ACCENT) {
+      next[SUM.tilt] -= root[thing] * offCentre[thing];
+      next[SUM.accents] -= root[thing];
+      if (this.#cells[cell[thing]] === 1) next[SUM.cells]--;
+    } else if (voice[was] !== ACCENT && voice[is] === ACCENT) {
+      next[SUM.tilt] += root[thing] * offCentre[thing];
+      next[SUM.accents] += root[thing];
+      if (this.#cells[cell[thing]] === 0) next[SUM.cells]++;
+    }
+    this.#exchangePencils(next, was, is);
+    if (colour[was] !== colour[is]) this.#recolour(next, thing, colour[was], colour[is]);
+    return (this.#weighed = this.#valueOf(next, thing, is));
+  }
+
+  /** Takes the change that was weighed last. */
+  take(): void {
+    const { first, voice, cell, colour, pencil, pencils, beside, other } = this.#packed;
+    const thing = this.#thing;
+    const was = first[thing] + this.chosen[thing];
+    const is = first[thing] + this.#option;
+    for (let k = pencil[was]; k < pencil[was + 1]; k++) this.#used[pencils[k]]--;
+    for (let k = pencil[is]; k < pencil[is + 1]; k++) this.#used[pencils[k]]++;
+    this.#cells[cell[thing]] += Number(voice[is] === ACCENT) - Number(voice[was] === ACCENT);
+    if (colour[was] !== colour[is]) {
+      this.#contrast[thing] = this.#changed[thing];
+      for (let k = beside[thing]; k < beside[thing + 1]; k++) this.#contrast[other[k]] = this.#changed[other[k]];
+    }
+    [this.#sums, this.#next] = [this.#next, this.#sums];
+    this.value = this.#weighed;
+    this.chosen[thing] = this.#option;
   }
 
   /** The terms of the present choice, in the order of {@link TERMS}. */
@@ -120,122 +192,179 @@ export class Objective {
       terms[TERM.parting] += weight * mergedAt(apart[p.colour * colours + q.colour]);
       terms[TERM.ground] += weight * sunk(p, q);
     }
-    terms[TERM.focus] = this.#focusLack();
-    terms[TERM.shares] = this.#sharesLack();
-    terms[TERM.accents] = this.#accentsLack();
-    terms[TERM.pencils] = this.#pencilsTerm();
-    terms[TERM.alike] = this.#alikeTerm();
-    terms[TERM.mood] = this.#moodLack();
-    terms[TERM.must] = this.#mustLack();
+    terms[TERM.focus] = this.#focusLack(this.#sums[SUM.foremost], -1, 0);
+    terms[TERM.shares] = this.#sharesLack(this.#sums);
+    terms[TERM.accents] = this.#accentsLack(this.#sums);
+    terms[TERM.pencils] = this.#pencilsTerm(this.#sums);
+    terms[TERM.alike] = this.#alikeTerm(this.#sums);
+    terms[TERM.mood] = this.#moodLack(this.#sums);
+    terms[TERM.must] = this.#sums[SUM.missing];
     return terms;
   }
 
-  /** Adds a thing's own option to the sums, or takes it out. */
-  #count(i: number, sign: 1 | -1): void {
-    const { options, share, things } = this.#problem;
-    const own = options[i][this.chosen[i]];
-    const part = sign * share[i];
-    this.#locals += sign * this.#local[i][this.chosen[i]];
-    this.#voices[own.voice] += part;
-    if (own.voice === 2) {
-      const weight = sign * Math.sqrt(share[i]);
-      this.#tilt += weight * (2 * things[i].at.x - 1);
-      this.#accents += weight;
-      this.#cells[this.#cell[i]] += sign;
-    }
-    const l = own.body[0];
-    this.#means[0] += part * l;
-    this.#means[1] += part * l * l;
-    this.#means[2] += part * own.chroma;
-    this.#means[3] += part * own.warm;
-    const used = this.#used;
-    for (let k = 0; k < own.pencils.length; k++) {
-      const pencil = own.pencils[k];
-      if (sign > 0 ? used[pencil]++ === 0 : --used[pencil] === 0) this.#pencils += sign;
-    }
-  }
-
-  /** Adds what lies between a thing and those beside and like it, or takes it out; with `before`, only earlier things. */
-  #weighBeside(i: number, sign: 1 | -1, before = Infinity): void {
-    const { options, apart, colours } = this.#problem;
-    const own = options[i][this.chosen[i]].colour;
-    const beside = this.#beside[i];
-    for (let k = 0; k < beside.length; k++) {
-      const { other, weight, front } = beside[k];
-      if (other >= before) continue;
-      const its = options[other][this.chosen[other]].colour;
-      this.#borders += sign * weight * this.#cost[front ? own * colours + its : its * colours + own];
-      const away = sign * weight * apart[own * colours + its];
-      this.#contrast[i] += away;
-      this.#contrast[other] += away;
-    }
-    const likes = this.#likes[i];
-    for (let k = 0; k < likes.length; k++) {
-      if (likes[k] < before && options[likes[k]][this.chosen[likes[k]]].colour !== own) this.#unlike += sign;
-    }
-  }
-
-  #focusLack(): number {
-    if (this.#focus.length === 0) return 0;
-    const [contrast, around] = [this.#contrast, this.#around];
-    let most = 0;
-    for (let k = 0; k < this.#rivals.length; k++) {
-      const i = this.#rivals[k];
-      if (around[i] > 0 && contrast[i] > most * around[i]) most = contrast[i] / around[i];
-    }
-    let lack = 0;
-    for (const i of this.#focus) {
-      const own = this.#problem.options[i][this.chosen[i]];
-      const out = around[i] > 0 ? contrast[i] / around[i] : FOCUS.apart;
-      lack +=
-        0.4 * Math.max(0, 1 - out / FOCUS.apart) +
-        0.3 * Math.min(1, Math.max(0, most - out) / FOCUS.apart) +
-        0.3 * Math.max(0, 1 - own.chroma / FOCUS.chroma);
-    }
-    return lack / this.#focus.length;
-  }
-
-  #sharesLack(): number {
-    const { shares } = this.#problem;
-    let off = 0;
-    for (let voice = 0; voice < 3; voice++) off += Math.abs(this.#voices[voice] - shares[voice]);
-    return off / 2;
-  }
-
-  #accentsLack(): number {
-    if (this.#problem.things.length < 3) return 0;
-    let places = 0;
-    for (let k = 0; k < this.#cells.length; k++) if (this.#cells[k] > 0) places++;
-    if (places === 0) return 0.6;
-    const spread = places === 1 ? 0.6 : Math.min(1, 0.15 * Math.max(0, places - 4));
-    return 0.6 * spread + (0.4 * Math.abs(this.#tilt)) / Math.max(1e-9, this.#accents);
-  }
-
-  #pencilsTerm(): number {
-    return this.#pencils / Math.min(36, 3 * this.#problem.things.length);
-  }
-
-  #alikeTerm(): number {
-    return this.#unlike / Math.max(1, this.#problem.alike.length);
-  }
-
-  #moodLack(): number {
-    const [means, wanted] = [this.#means, this.#wanted];
-    const light = means[0];
-    const spread = Math.sqrt(Math.max(0, means[1] - light * light));
+  /** @param at place of the option that a thing has or, where it is the one weighed, would have */
+  #valueOf(sums: Float64Array, thing: number, at: number): number {
     return (
-      lack(light, wanted.light, 25) +
-      lack(means[2], wanted.chroma, 0.06) +
-      lack(means[3], wanted.warm, 0.5) +
-      lack(spread, wanted.spread, 12)
+      sums[SUM.locals] +
+      sums[SUM.borders] +
+      WEIGHT.focus * this.#focusLack(sums[SUM.foremost], thing, at) +
+      WEIGHT.shares * this.#sharesLack(sums) +
+      WEIGHT.accents * this.#accentsLack(sums) +
+      WEIGHT.pencils * this.#pencilsTerm(sums) +
+      WEIGHT.alike * this.#alikeTerm(sums) +
+      WEIGHT.mood * this.#moodLack(sums) +
+      WEIGHT.must * sums[SUM.missing]
     );
   }
 
-  #mustLack(): number {
-    const { must } = this.#problem;
-    let count = 0;
-    for (let k = 0; k < must.length; k++) if (this.#used[must[k]] === 0) count++;
-    return count;
+  /** Adds what a thing brings by its own area, or takes it out. */
+  #countIn(sums: Float64Array, i: number, at: number, sign: 1 | -1): void {
+    const { local, voice, light, chroma, warm } = this.#packed;
+    const part = sign * this.#problem.share[i];
+    sums[SUM.locals] += sign * local[at];
+    sums[SUM.voices + voice[at]] += part;
+    sums[SUM.light] += part * light[at];
+    sums[SUM.square] += part * light[at] * light[at];
+    sums[SUM.chroma] += part * chroma[at];
+    sums[SUM.warm] += part * warm[at];
+  }
+
+  /** Counts pencils that come in with an option and go with another. */
+  #exchangePencils(sums: Float64Array, was: number, is: number): void {
+    const { pencil } = this.#packed;
+    const used = this.#used;
+    const { pencils } = this.#packed;
+    for (let k = pencil[was]; k < pencil[was + 1]; k++) {
+      const each = pencils[k];
+      if (used[each] > 1 || this.#has(is, each)) continue;
+      sums[SUM.pencils]--;
+      sums[SUM.missing] += this.#mustCome[each];
+    }
+    for (let k = pencil[is]; k < pencil[is + 1]; k++) {
+      const each = pencils[k];
+      if (used[each] > 0) continue;
+      sums[SUM.pencils]++;
+      sums[SUM.missing] -= this.#mustCome[each];
+    }
+  }
+
+  #has(at: number, each: number): boolean {
+    const { pencil, pencils } = this.#packed;
+    for (let k = pencil[at]; k < pencil[at + 1]; k++) if (pencils[k] === each) return true;
+    return false;
+  }
+
+  /** Weighs anew what lies between a thing and those beside and like it, when its colour changes. */
+  #recolour(sums: Float64Array, i: number, was: number, is: number): void {
+    const { first, colour, beside, other, weight, inFront, likes, like } = this.#packed;
+    const { apart, colours } = this.#problem;
+    const chosen = this.chosen;
+    const contrast = this.#contrast;
+    const changed = this.#changed;
+    const touched = this.#touched;
+    const rival = this.#rival;
+    const cost = this.#cost;
+    const turn = this.#turn;
+    let own = contrast[i];
+    let borders = 0;
+    for (let k = beside[i]; k < beside[i + 1]; k++) {
+      const j = other[k];
+      const its = colour[first[j] + chosen[j]];
+      const before = its * colours + was;
+      const after = its * colours + is;
+      borders +=
+        weight[k] * (inFront[k] ? cost[is * colours + its] - cost[was * colours + its] : cost[after] - cost[before]);
+      const away = weight[k] * (apart[after] - apart[before]);
+      own += away;
+      // Two things may share more than one border.
+      changed[j] = (touched[j] === turn ? changed[j] : contrast[j]) + away;
+      touched[j] = turn;
+    }
+    changed[i] = own;
+    touched[i] = turn;
+    sums[SUM.borders] += borders;
+    for (let k = likes[i]; k < likes[i + 1]; k++) {
+      const its = colour[first[like[k]] + chosen[like[k]]];
+      sums[SUM.unlike] += Number(its !== is) - Number(its !== was);
+    }
+    let foremost = sums[SUM.foremost];
+    if (touched[foremost] === turn && changed[foremost] < contrast[foremost]) foremost = this.#foremost();
+    else {
+      if (this.#outOf(i) * rival[i] > this.#outOf(foremost) * rival[foremost]) foremost = i;
+      for (let k = beside[i]; k < beside[i + 1]; k++) {
+        if (changed[other[k]] * rival[other[k]] > this.#outOf(foremost) * rival[foremost]) foremost = other[k];
+      }
+    }
+    sums[SUM.foremost] = foremost;
+  }
+
+  /** The contrast of a thing with what lies round it, with the change that is being weighed. */
+  #outOf(i: number): number {
+    return this.#touched[i] === this.#turn ? this.#changed[i] : this.#contrast[i];
+  }
+
+  #foremost(): number {
+    const rival = this.#rival;
+    let foremost = 0;
+    let most = this.#outOf(0) * rival[0];
+    for (let i = 1; i < rival.length; i++) {
+      const out = this.#outOf(i) * rival[i];
+      if (out > most) [most, foremost] = [out, i];
+    }
+    return foremost;
+  }
+
+  #focusLack(foremost: number, thing: number, at: number): number {
+    const focus = this.#focus;
+    if (focus.length === 0) return 0;
+    const { first, chroma } = this.#packed;
+    const most = this.#outOf(foremost) * this.#rival[foremost];
+    let lack = 0;
+    for (let k = 0; k < focus.length; k++) {
+      const i = focus[k];
+      const own = chroma[i === thing ? at : first[i] + this.chosen[i]];
+      const out = this.#perLength[i] > 0 ? this.#outOf(i) * this.#perLength[i] : FOCUS.apart;
+      lack +=
+        0.4 * Math.max(0, 1 - out / FOCUS.apart) +
+        0.3 * Math.min(1, Math.max(0, most - out) / FOCUS.apart) +
+        0.3 * Math.max(0, 1 - own / FOCUS.chroma);
+    }
+    return lack / focus.length;
+  }
+
+  #sharesLack(sums: Float64Array): number {
+    const { shares } = this.#problem;
+    let off = 0;
+    for (let voice = 0; voice < 3; voice++) off += Math.abs(sums[SUM.voices + voice] - shares[voice]);
+    return off / 2;
+  }
+
+  #accentsLack(sums: Float64Array): number {
+    if (this.#problem.things.length < 3) return 0;
+    const places = sums[SUM.cells];
+    if (places === 0) return 0.6;
+    const spread = places === 1 ? 0.6 : Math.min(1, 0.15 * Math.max(0, places - 4));
+    return 0.6 * spread + (0.4 * Math.abs(sums[SUM.tilt])) / Math.max(1e-9, sums[SUM.accents]);
+  }
+
+  #pencilsTerm(sums: Float64Array): number {
+    return sums[SUM.pencils] / Math.min(36, 3 * this.#problem.things.length);
+  }
+
+  #alikeTerm(sums: Float64Array): number {
+    return sums[SUM.unlike] / Math.max(1, this.#problem.alike.length);
+  }
+
+  #moodLack(sums: Float64Array): number {
+    const wanted = this.#wanted;
+    const light = sums[SUM.light];
+    const spread = Math.sqrt(Math.max(0, sums[SUM.square] - light * light));
+    return (
+      lack(light, wanted.light, 25) +
+      lack(sums[SUM.chroma], wanted.chroma, 0.06) +
+      lack(sums[SUM.warm], wanted.warm, 0.5) +
+      lack(spread, wanted.spread, 12)
+    );
   }
 }
 

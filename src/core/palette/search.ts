@@ -15,115 +15,159 @@ export interface Search {
 }
 
 /** Heat at which moves begin and end, in the units of the objective for a page of one thing: the more things, the less one counts. */
-const HEAT = { first: 0.38, last: 0.006 };
-/** So many moves let two things exchange their parts, and so many give a thing the part of a like one. */
+const HEAT = { first: 0.8, last: 0.006 };
+/** So many moves let two things exchange their colours, give a thing that of any other one, and that of a like one. */
 const EXCHANGES = 0.2;
+const BORROWS = 0.2;
 const LIKENESS = 0.08;
-/** A search cools down within so many moves for each thing, then warms up again a little from its best. */
-const MOVES_TO_COOL = 900;
+/** So many moves put a pencil away wherever it is in use; each weighs many options. */
+const PUTS_AWAY = 0.002;
+/** A search cools down within so many moves for each thing. Then it warms up again: a little from its best, or fully. */
+const MOVES_TO_COOL = 450;
 
 /**
- * Starts with the greedy answer (largest thing first) and goes on by simulated annealing (S. Kirkpatrick et al., 1983)
- * with restarts from the best: a move gives one thing another option or that of a like one, or exchanges those of two.
+ * Starts with the greedy answer (largest thing first) and goes on by simulated annealing (S. Kirkpatrick et al., 1983),
+ * warming up again from its best and from where it stands in turn. A move gives one thing another option, or the colour
+ * of another thing; or lets two exchange their colours; or takes a pencil out of every family that has it.
  * @param random numbers in 0..1
  */
 export function startSearch(problem: Problem, random: () => number): Search {
   const n = problem.things.length;
-  const now = new Objective(problem, greedy(problem));
-  let value = now.value;
-  const best: Answer = { chosen: now.chosen.slice(), objective: value };
-  const cooling = Math.max(4000, MOVES_TO_COOL * n);
+  const now = greedily(problem);
+  const best: Answer = { chosen: now.chosen.slice(), objective: now.value };
   const open = problem.options.flatMap((options, i) => (options.length > 1 ? [i] : []));
-  const likes = problem.alike;
-  const places = placesOfParts(problem);
-  let since = 0;
-  const [first, last] = [HEAT.first / Math.sqrt(n), HEAT.last / Math.sqrt(n)];
+  const inColour = optionsByColour(problem);
+  const likes = problem.things.map((_, i) => problem.alike.flatMap(([p, q]) => (p === i ? [q] : q === i ? [p] : [])));
+  const cooling = Math.max(4000, MOVES_TO_COOL * n);
+  const first = HEAT.first / Math.sqrt(n);
+  const last = HEAT.last / Math.sqrt(n);
   let top = first;
+  let since = 0;
+  let rounds = 0;
+  const any = (of: readonly number[]) => of[Math.floor(random() * of.length)];
   return {
     best,
     goOn(more) {
       if (open.length === 0) return;
-      for (let k = 0; k < more; k++, since++) {
-        if (since === cooling) {
-          now.setAll(best.chosen);
-          value = now.value;
-          since = 0;
-          top = first * (0.15 + 0.5 * random());
-        }
+      for (let k = 0; k < more;) {
+        if (since >= cooling) warmUp();
         const heat = top * (last / first) ** (since / cooling);
-        const i = open[Math.floor(random() * open.length)];
         const kind = random();
-        const j = kind < EXCHANGES ? open[Math.floor(random() * open.length)] : i;
-        const [was, other] = [now.chosen[i], now.chosen[j]];
-        if (j !== i) {
-          // Two things exchange their parts: what each voice has of the page hardly changes.
-          const [toI, toJ] = [places.like(j, other, i), places.like(i, was, j)];
-          if (toI < 0 || toJ < 0 || (toI === was && toJ === other)) continue;
-          now.set(i, toI);
-          now.set(j, toJ);
-        } else {
-          const to =
-            likes.length > 0 && kind > 1 - LIKENESS ? ofALike(i) : Math.floor(random() * problem.options[i].length);
-          if (to === was) continue;
-          now.set(i, to);
-        }
-        const next = now.value;
-        if (next <= value || random() < Math.exp((value - next) / heat)) {
-          value = next;
-          if (value < best.objective - 1e-12) {
-            best.objective = value;
-            best.chosen.set(now.chosen);
-          }
-        } else {
-          now.set(i, was);
-          if (j !== i) now.set(j, other);
-        }
+        const moves =
+          kind < PUTS_AWAY ? putAway(heat) : kind < PUTS_AWAY + EXCHANGES ? exchange(heat) : another(kind, heat);
+        k += moves;
+        since += moves;
       }
     },
   };
 
-  /** The option of a thing that is like this one, or its own where there is none. */
-  function ofALike(i: number): number {
-    const pairs = likes.filter(([p, q]) => p === i || q === i);
-    if (pairs.length === 0) return now.chosen[i];
-    const [p, q] = pairs[Math.floor(random() * pairs.length)];
-    const like = p === i ? q : p;
-    return Math.max(0, places.like(like, now.chosen[like], i));
+  function warmUp() {
+    since = 0;
+    top = first;
+    if (++rounds % 2 === 0) return;
+    top *= 0.05 + 0.3 * random();
+    now.setAll(best.chosen);
+  }
+
+  function allowed(next: number, before: number, heat: number): boolean {
+    return next <= before || random() < Math.exp((before - next) / heat);
+  }
+
+  function remember() {
+    if (now.value >= best.objective - 1e-12) return;
+    best.objective = now.value;
+    best.chosen.set(now.chosen);
+  }
+
+  /** One thing takes another option: any, that in the colour of a like thing, or that in the colour of any thing. */
+  function another(kind: number, heat: number): number {
+    const i = any(open);
+    const model =
+      kind > 1 - LIKENESS && likes[i].length > 0
+        ? any(likes[i])
+        : kind > 1 - LIKENESS - BORROWS
+          ? Math.floor(random() * n)
+          : -1;
+    const to = model < 0 ? Math.floor(random() * problem.options[i].length) : inColour(i, model, now.chosen[model]);
+    if (to >= 0 && to !== now.chosen[i]) {
+      if (allowed(now.weigh(i, to), now.value, heat)) {
+        now.take();
+        remember();
+      }
+    }
+    return 1;
+  }
+
+  /** Two things exchange their colours: what each voice has of the page hardly changes. */
+  function exchange(heat: number): number {
+    const [i, j] = [any(open), any(open)];
+    const [was, other] = [now.chosen[i], now.chosen[j]];
+    const [toI, toJ] = [inColour(i, j, other), inColour(j, i, was)];
+    if (i !== j && toI >= 0 && toJ >= 0 && (toI !== was || toJ !== other)) {
+      const before = now.value;
+      now.set(i, toI);
+      if (allowed(now.weigh(j, toJ), before, heat)) {
+        now.take();
+        remember();
+      } else now.set(i, was);
+    }
+    return 1;
+  }
+
+  /** A pencil in use is put away: each thing that has it takes what is best without, one after the other. */
+  function putAway(heat: number): number {
+    const i = any(open);
+    const { pencils } = problem.options[i][now.chosen[i]];
+    if (pencils.length === 0) return 1;
+    const gone = any(pencils);
+    const [before, chosen] = [now.value, now.chosen.slice()];
+    let weighed = 1;
+    for (const thing of open) {
+      const options = problem.options[thing];
+      if (!options[now.chosen[thing]].pencils.includes(gone)) continue;
+      let least = Infinity;
+      let to = now.chosen[thing];
+      for (let k = 0; k < options.length; k++) {
+        if (options[k].pencils.includes(gone)) continue;
+        const next = now.weigh(thing, k);
+        if (next < least) [least, to] = [next, k];
+        weighed++;
+      }
+      now.set(thing, to);
+    }
+    if (allowed(now.value, before, heat)) remember();
+    else now.setAll(chosen);
+    return weighed;
   }
 }
 
-/** Looks up which option of one thing plays the part that an option of another plays; -1 where none does. */
-function placesOfParts({ options }: Problem): { like(thing: number, option: number, other: number): number } {
-  const ids = new Map<string, number>();
-  const partOf = options.map((own) =>
-    Int32Array.from(own, ({ part: { angle, clarity, key } }) => {
-      const name = `${angle} ${clarity} ${key}`;
-      if (!ids.has(name)) ids.set(name, ids.size);
-      return ids.get(name)!;
-    }),
-  );
-  const placeOf = partOf.map((own) => {
-    const places = new Int32Array(ids.size).fill(-1);
-    for (let k = own.length - 1; k >= 0; k--) places[own[k]] = k;
+/** Looks up which option gives a thing the colour that an option gives another one; -1 where none does. */
+function optionsByColour({ options, colours }: Problem): (thing: number, other: number, option: number) => number {
+  const placeOf = options.map((own) => {
+    const places = new Int32Array(colours).fill(-1);
+    for (let k = own.length - 1; k >= 0; k--) places[own[k].colour] = k;
     return places;
   });
-  return { like: (thing, option, other) => placeOf[other][partOf[thing][option]] };
+  return (thing, other, option) => placeOf[thing][options[other][option].colour];
 }
 
 /** Each thing in turn, the largest first, takes what is best beside those before it; those after it count as they are. */
 export function greedy(problem: Problem): Int32Array {
+  return greedily(problem).chosen;
+}
+
+function greedily(problem: Problem): Objective {
   const now = new Objective(problem);
   const order = problem.things.map((_, i) => i).sort((p, q) => problem.share[q] - problem.share[p] || p - q);
   for (const i of order) {
     let [best, least] = [0, Infinity];
     for (let k = 0; k < problem.options[i].length; k++) {
-      now.set(i, k);
-      const { value } = now;
+      const value = now.weigh(i, k);
       if (value < least) [best, least] = [k, value];
     }
     now.set(i, best);
   }
-  return now.chosen;
+  return now;
 }
 
 /** More ways than these are too many to look at each. */

@@ -2,9 +2,9 @@
 
 /** Numbers in 0..1, the same for the same whole-number seed. Source: mulberry32 (public domain). */
 export function seededRandom(seed: number): () => number {
-  let state = seed >>> 0;
+  let state = seed | 0;
   return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
+    state = (state + 0x6d2b79f5) | 0;
     let t = state;
     t = Math.imul(t ^ (t >>> 15), t | 1);
     t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
