@@ -1,6 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { hueOfWheel, labOfHex, labOfOklch, oklchOfLab, turn, turnBetween, wheelById } from '../colour/index.ts';
+import {
+  type Lab,
+  hueOfWheel,
+  labOfHex,
+  labOfOklch,
+  oklchOfLab,
+  turn,
+  turnBetween,
+  wheelById,
+} from '../colour/index.ts';
 import { whiteBook } from '../laydown/index.ts';
 import { seededRandom } from '../random/index.ts';
 import { onPaper } from '../tray/index.ts';
@@ -11,6 +20,7 @@ import {
   Objective,
   type PageSummary,
   type Plot,
+  type Problem,
   SCHEMES,
   type Wishes,
   compileProblem,
@@ -104,7 +114,7 @@ describe('families from a tray that goes round the wheel', () => {
           expect(Math.abs(turnBetween(oklchOfLab(body).h, on.hueOf(each.angle)))).to.be.below(45);
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 40 },
     );
   });
 });
@@ -141,7 +151,63 @@ describe('the objective', () => {
   });
 });
 
+describe('turning all hues', () => {
+  /** The problem with every hue turned, and with differences that favour no hue: plain distances in CIELAB. */
+  const turned = (problem: Problem, by: number): Problem => {
+    const [cos, sin] = [Math.cos((by * Math.PI) / 180), Math.sin((by * Math.PI) / 180)];
+    const turnedBody = ([l, a, b]: Lab): Lab => [l, a * cos - b * sin, a * sin + b * cos];
+    const options = problem.options.map((own) =>
+      own.map((option) => ({
+        ...option,
+        part: { ...option.part, angle: turn(option.part.angle + by) },
+        body: turnedBody(option.body),
+      })),
+    );
+    const bodies = new Array<Lab>(problem.colours);
+    for (const own of options) for (const { colour, body } of own) bodies[colour] = body;
+    const apart = Float32Array.from(bodies.flatMap((p) => bodies.map((q) => Math.hypot(...p.map((x, k) => x - q[k])))));
+    return { ...problem, options, apart };
+  };
+
+  it('turns the answer: every choice is judged as before, and the best of all is the same one', () => {
+    fc.assert(
+      fc.property(pageOf(3), scheme, angle, fc.integer({ min: 1, max: 359 }), (page, { id }, anchor, by) => {
+        const problem = turned(compileProblem(page, book, { anchor, scheme: id }, plot), 0);
+        const after = turned(problem, by);
+        const chosen = problem.options.map((own, i) => (7 * by + 13 * i) % own.length);
+        expect(new Objective(after, chosen).value).to.be.closeTo(new Objective(problem, chosen).value, 1e-4);
+        if (problem.options.reduce((ways, own) => ways * own.length, 1) > 30_000) return;
+        const [best, turnedBest] = [exactly(problem), exactly(after)];
+        expect(turnedBest.objective).to.be.closeTo(best.objective, 1e-4);
+        expect(new Objective(problem, turnedBest.chosen).value).to.be.closeTo(best.objective, 1e-4);
+      }),
+      { numRuns: 40 },
+    );
+  }).timeout(60_000);
+});
+
 describe('the search', () => {
+  it('weighs a change as taking it would come to, and changes nothing by weighing', () => {
+    fc.assert(
+      fc.property(pageOf(8), scheme, angle, fc.integer(), (page, { id }, anchor, seed) => {
+        const problem = compileProblem(page, book, { anchor, scheme: id, must: ['pencil-3'] }, plot);
+        const random = seededRandom(seed);
+        const now = new Objective(problem);
+        for (let k = 0; k < 40; k++) {
+          const i = Math.floor(random() * problem.things.length);
+          const option = Math.floor(random() * problem.options[i].length);
+          const [before, chosen] = [now.value, now.chosen.slice()];
+          const weighed = now.weigh(i, option);
+          expect([now.value, [...now.chosen]]).to.deep.equal([before, [...chosen]]);
+          chosen[i] = option;
+          expect(weighed).to.be.closeTo(new Objective(problem, chosen).value, 1e-6);
+          if (k % 2) now.take();
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
   it('never gives its best up, however often it is gone on with', () => {
     fc.assert(
       fc.property(pageOf(8), angle, fc.integer(), (page, anchor, seed) => {

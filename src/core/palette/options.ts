@@ -120,7 +120,7 @@ export class Ways {
     const kept = book
       .along(row, NATURAL_FAMILIES, among)
       .map((found) => this.#option(part, this.#nearestHand(part), found, thing));
-    return [...kept, ...this.#wished(count, thing).filter(({ natural }) => natural <= NATURAL_KEPT)];
+    return [...kept, ...this.#wished(count, thing)];
   }
 
   #played(count: number, thing: PageThing): Option[] {
@@ -137,12 +137,14 @@ export class Ways {
     return unlike(options);
   }
 
+  /** Families round the pencils that must come in, as far as they keep a natural colour. */
   #wished(count: number, thing: PageThing): Option[] {
     const { book, wheel, must, among } = this.#with;
-    return must.map((place) => {
-      const part = partOf(oklchOfLab(book.tray[place].body), wheel);
+    return must.flatMap((place) => {
       const found = book.around(place, count, among);
-      return { ...this.#option(part, this.#nearestHand(part), found, thing), offered: true };
+      if (thing.natural && deltaE2000(found.body, thing.natural) > NATURAL_KEPT) return [];
+      const part = partOf(oklchOfLab(book.tray[place].body), wheel);
+      return [{ ...this.#option(part, this.#nearestHand(part), found, thing), offered: true }];
     });
   }
 
