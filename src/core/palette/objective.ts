@@ -86,13 +86,13 @@ export class Objective {
     }
     this.#perLength = around.map((length) => (length > 0 ? 1 / length : 0));
     this.#rival = this.#perLength.map((per, i) => (!things[i].focus && share[i] > SEEN_SHARE ? per : 0));
-    this.#mustCome = new Uint8Array(problem.pencils);
+    this.#mustCome = new Uint8Array(problem.tray.length);
     for (const place of problem.must) this.#mustCome[place] = 1;
     this.#wanted = moodTargets(problem.mood);
     this.#contrast = new Float64Array(things.length);
     this.#changed = new Float64Array(things.length);
     this.#touched = new Int32Array(things.length);
-    this.#used = new Int32Array(problem.pencils);
+    this.#used = new Int32Array(problem.tray.length);
     this.chosen = new Int32Array(things.length);
     this.setAll(chosen);
   }

@@ -1,4 +1,5 @@
 import { type ColourWheel, wheelById } from '../colour/index.ts';
+import { type PencilOnPaper } from '../tray/index.ts';
 import { type FamilyBook } from './families.ts';
 import { Bodies, type Option, Ways } from './options.ts';
 import { type PageSummary, type PageThing } from './page.ts';
@@ -21,7 +22,7 @@ export interface Problem {
   /** CIEDE2000 between any two bodies: row times `colours` plus column. */
   apart: Float32Array;
   colours: number;
-  pencils: number;
+  tray: readonly PencilOnPaper[];
   /** Places of the pencils that must come in. */
   must: readonly number[];
   mood: Mood;
@@ -76,7 +77,7 @@ export function compileProblem(
     alike: pairsAlike(page.things),
     apart: bodies.differences(),
     colours: bodies.count,
-    pencils: book.tray.length,
+    tray: book.tray,
     mood: leaning(wishes.mood ?? FREE_MOOD, plot.lean),
     shares: [shares[0] / whole, shares[1] / whole, shares[2] / whole],
   };

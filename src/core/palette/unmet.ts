@@ -26,10 +26,10 @@ export function unmetBy(
   atMost: number | null | undefined,
   pencils: number,
 ): string[] {
-  const { things, options, must, mood, share } = problem;
+  const { things, options, must, tray, mood, share } = problem;
   const own = things.map((_, i) => options[i][chosen[i]]);
   const used = new Set(own.flatMap((option) => option.pencils));
-  const lost = must.filter((place) => !used.has(place)).length;
+  const lost = must.filter((place) => !used.has(place)).map((place) => tray[place].code);
   const mean = (of: (i: number) => number) => own.reduce((sum, _, i) => sum + share[i] * of(i), 0);
   const light = mean((i) => own[i].body[0]);
   const wanted = moodTargets(mood);
@@ -39,7 +39,11 @@ export function unmetBy(
         ? [`Nothing chosen here comes nearer than ${own[i].natural.toFixed(0)} to the natural colour of ${name}.`]
         : [],
     ),
-    ...(lost > 0 ? [`${lost} of the pencils that must come in found no place.`] : []),
+    ...(lost.length > 0
+      ? [
+          `${lost.join(', ')} must come in but found no place: no thing is free to take ${lost.length > 1 ? 'them' : 'it'}.`,
+        ]
+      : []),
     ...(atMost && pencils > atMost
       ? [`${pencils} pencils are needed by what is pinned or must come in; ${atMost} were wished for.`]
       : []),
