@@ -310,8 +310,8 @@ describe('wishes', () => {
 
   it('for a pencil that no thing is free to take are told', async () => {
     const kept = { ...page, things: page.things.map((each) => ({ ...each, natural: labOfHex('#6d8a3c') })) };
-    const [proposal] = await propose({ must: ['p26'] }, kept);
-    expect(proposal.unmet.join()).to.contain('P26 must come in but found no place');
+    const [proposal] = await propose({ must: ['p10'] }, kept);
+    expect(proposal.unmet.join()).to.contain('P10 must come in but found no place');
   });
 
   it('that let no pencil in are refused in words', async () => {
