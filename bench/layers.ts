@@ -1,6 +1,6 @@
 import { labOfHex, rgbOfLab } from '../src/core/colour/index.ts';
 import { bareGround, pencilOptics, whiteBook } from '../src/core/laydown/index.ts';
-import { pageTone } from '../src/core/light/index.ts';
+import { coarsePage, pageFields } from '../src/core/light/index.ts';
 import { laydownStrip, renderPreview, toneTables } from '../src/core/preview/index.ts';
 import { compileRecipe, familyOf } from '../src/core/recipe/index.ts';
 import { ferryPage } from './ferry.ts';
@@ -15,17 +15,21 @@ export async function benchLayers(): Promise<void> {
     regions: [{ usableWidthMm: 6, areaMm2: 40 }],
   });
   const page = await ferryPage();
-  const tone = pageTone(page, [], { kind: 'ambient' });
+  const soft = { main: { kind: 'ambient' }, glows: [] } as const;
+  const { tone } = pageFields(page, [], soft);
   const table = toneTables(recipe.layers, optics, ground, recipe.halfWidthMm).at(-1)!;
   const tables = [null, ...page.regions.map(() => table)];
   const source = { ...page, labels: page.grown, tone, paper: rgbOfLab(labOfHex(whiteBook.tint)), tables };
+  const side = { main: { kind: 'direction', azimuthDegrees: 225, heightDegrees: 45 }, glows: [] } as const;
+  const lantern = { thingId: null, at: { x: 70, y: 80 }, reachMm: 40, strength: 0.8 };
   const rows: [string, () => unknown, string, number][] = [
-    ['tone of the page, soft light', () => pageTone(page, [], { kind: 'ambient' }), 'pixels a second', tone.length],
+    ['light of the page, soft', () => pageFields(page, [], soft), 'pixels a second', tone.length],
+    ['light of the page, from a side', () => pageFields(page, [], side), 'pixels a second', tone.length],
     [
-      'tone of the page, from a side',
-      () => pageTone(page, [], { kind: 'direction', azimuthDegrees: 225, heightDegrees: 45 }),
+      'the same with a glow, while it is moved',
+      () => pageFields(coarsePage(page, 4), [], { ...side, glows: [lantern] }),
       'pixels a second',
-      tone.length,
+      tone.length / 16,
     ],
     ['preview, every pixel', () => renderPreview(source), 'pixels a second', tone.length],
     [

@@ -137,7 +137,7 @@ function scoreOf(one: Sheet, { guesses, frontToBack }: Proposal, materials = new
   const { map, truth, thingOf, reading } = one;
   const mainly = guesses.map((guess) => mainlyOf(one, guess));
   let [pure, all, pureArea, allArea, rightForm] = [0, 0, 0, 0, 0];
-  const formOf = new Map(truth.things.map(({ name, form }) => [name, asProposed(form)]));
+  const formOf = new Map(truth.things.map(({ name, form }) => [name, form as string]));
   guesses.forEach(({ regionIds }, k) => {
     const form = proposeForm(
       regionIds.map((id) => map.regions[id - 1]),
@@ -178,11 +178,6 @@ function scoreOf(one: Sheet, { guesses, frontToBack }: Proposal, materials = new
     front: [...touching.values()].filter(Boolean).length / touching.size,
     form: rightForm / allArea,
   };
-}
-
-/** The forms that are proposed, from those that an artist means. */
-function asProposed(form: Truth['things'][number]['form']): string {
-  return form === 'flat' || form === 'fades-down' || form === 'fades-up' ? form : 'raised';
 }
 
 interface Example {

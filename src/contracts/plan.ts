@@ -130,7 +130,22 @@ export const LightPlan = z.discriminatedUnion('kind', [
     azimuthDegrees: z.number().min(0).max(360),
     heightDegrees: z.number().min(5).max(90),
   }),
+  z.object({ kind: z.literal('behind') }),
 ]);
+
+/** Something that glows: a thing, or a point of the page in mm. */
+export const Glow = z
+  .object({
+    thingId: Id.nullable(),
+    at: Point.nullable(),
+    reachMm: z.number().min(1, 'A glow reaches at least 1 mm.').max(300, 'A glow reaches at most 300 mm.'),
+    strength: z.number().min(0.05).max(1),
+  })
+  .refine(
+    ({ thingId, at }) => thingId !== null || at !== null,
+    'A glow comes from a thing or from a point of the page.',
+  );
+export type Glow = z.infer<typeof Glow>;
 
 export const LayerEdit = z.object({ pressure: z.enum(PRESSURES).optional(), passes: z.int().min(1).max(6).optional() });
 
@@ -199,6 +214,8 @@ const sections = {
   }),
   families: byThing(Family),
   light: LightPlan,
+  /** What glows on the page, beside its main light. */
+  glows: z.array(Glow).max(200),
   forms: byThing(z.string().max(40)),
   layers: z.object({
     school: z.string().max(40),
@@ -221,6 +238,7 @@ export const Plan = z.object({
   wishes: sections.wishes.default(NO_WISHES),
   pinned: sections.pinned.default([]),
   hours: sections.hours.default({ evenings: null, gentle: false }),
+  glows: sections.glows.default([]),
 });
 export type Plan = z.infer<typeof Plan>;
 
@@ -260,6 +278,7 @@ export function emptyPlan(page: Page): Plan {
     hours: { evenings: null, gentle: false },
     families: {},
     light: { kind: 'ambient' },
+    glows: [],
     forms: {},
     layers: { school: 'base-coat-first', schools: {}, edits: {} },
     bench: { openThings: 4, sittingMinutes: 40 },

@@ -1,6 +1,10 @@
-/** light: the form of each thing and the light that falls on it, as fields per pixel. */
+/** light: the form of each thing and all the light that falls on it, as fields per pixel. */
 export { type Form, FORMS, formById } from './forms/index.ts';
-export { type Light, type RegionGeometry, regionFields } from './region-fields.ts';
-export { type FormedThing, type PageGeometry, pageTone } from './page-tone.ts';
+export { type Glow, type Lighting, type MainLight, checkLighting } from './lighting.ts';
+export { type FormedThing, type PageGeometry, coarsePage } from './page.ts';
+export { type PageFields, pageFields } from './page-fields.ts';
+export { type GlowContrast, glowContrasts } from './glow-contrast.ts';
+export { formSketch } from './form-sketch.ts';
+export { shadeOf } from './shade.ts';
 export { proposeForm } from './propose-form.ts';
 export { type Material, MATERIALS } from './materials.ts';

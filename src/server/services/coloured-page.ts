@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import { paperById, pencilOptics } from '../../core/laydown/index.ts';
-import { pageTone } from '../../core/light/index.ts';
+import { pageFields } from '../../core/light/index.ts';
 import { LINE_REACH_MM, distanceToLines, growLabels } from '../../core/lineart/index.ts';
 import { renderPreview } from '../../core/preview/index.ts';
 import { type Run, breather } from '../../core/run/index.ts';
@@ -64,9 +64,8 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
   const pencils = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, asTrayPencil(pencil)]));
   const recipes = deriveRecipes(plan, regions, (id) => pencils.has(id));
   const forms = deriveForms(plan, regions);
-  const things = plan.things.map(({ id, regionIds }) => ({
-    id,
-    regionIds,
+  const things = plan.things.map(({ id, regionIds, material }) => ({
+    ...{ id, regionIds, material },
     form: forms.get(id) ?? 'raised',
     recipe: recipes.get(id) ?? null,
   }));
@@ -76,7 +75,8 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
     [...recipes].map(([id, { layers }]) => [id, bench.plan ? laidLayers(id, layers, done, bench.plan.steps) : 0]),
   );
   const distance = distanceToLines(labels, width, height);
-  const tone = pageTone({ width, height, pixelsPerMm, grown, distance, regions }, things, plan.light);
+  const page = { width, height, pixelsPerMm, grown, distance, regions };
+  const { tone } = pageFields(page, things, { main: plan.light, glows: plan.glows });
   await breathe(0.6, 'laying the pencils');
   const paper = paperById(plan.page.paper);
   const grounds = groundsOf(plan, meta.seen);

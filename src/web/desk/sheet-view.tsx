@@ -9,6 +9,7 @@ import { useDesk } from './desk-context.ts';
 import { GatherOnSheet, type Sweep } from './gather-on-sheet.tsx';
 import { isWithin } from './within.ts';
 import { SHEET_ID } from './back-to-sheet.ts';
+import { HandleOnSheet } from './handle-on-sheet.tsx';
 import { LineOnSheet } from './line-on-sheet.tsx';
 import { type Painting, paintPointedAt, paintSheet } from './paint-sheet.ts';
 import { Magnifier } from './magnifier.tsx';
@@ -32,6 +33,8 @@ interface Props {
   onGather?(regionIds: readonly number[], add: boolean): void;
   /** Sets a line point by point instead of picking; called with its points in mm. */
   line?: Omit<Parameters<typeof LineOnSheet>[0], 'toPage' | 'toHolder'> | null;
+  /** Points of the page that are moved on it. */
+  handles?: readonly (Omit<Parameters<typeof HandleOnSheet>[0], 'toPage' | 'toHolder'> & { id: string })[];
   /** A place of the page, mm, to draw the eye to. */
   ring?: { x: number; y: number } | null;
   /** Without the zoom buttons, where the sheet is only shown. */
@@ -54,6 +57,7 @@ export function SheetView({
   onHover,
   onGather,
   line,
+  handles = [],
   ring,
   paperTint,
   veil,
@@ -205,6 +209,10 @@ export function SheetView({
     const { k, x, y } = view ?? { k: 1, x: 0, y: 0 };
     return { x: x + k * pixelsPerMm * point.x, y: y + k * pixelsPerMm * point.y };
   };
+  const toPage = (point: { x: number; y: number }) => {
+    const { k, x, y } = view ?? { k: 1, x: 0, y: 0 };
+    return { x: (point.x - x) / k / pixelsPerMm, y: (point.y - y) / k / pixelsPerMm };
+  };
 
   return (
     <div ref={holder} className="relative h-full min-h-0 w-full overflow-hidden">
@@ -224,6 +232,8 @@ export function SheetView({
       />
       <canvas ref={pointed} aria-hidden className="pointer-events-none absolute inset-0 h-full w-full" />
       {ring && view && <Ring at={toHolder(ring)} />}
+      {view &&
+        handles.map(({ id, ...handle }) => <HandleOnSheet key={id} {...handle} toHolder={toHolder} toPage={toPage} />)}
       {enlarged && painting && onPick && (
         <Magnifier
           at={enlarged}
@@ -236,13 +246,7 @@ export function SheetView({
         />
       )}
       {sweep && onGather && <GatherOnSheet sweep={sweep} onSwept={gather} />}
-      {line && view && (
-        <LineOnSheet
-          {...line}
-          toPage={({ x, y }) => ({ x: (x - view.x) / view.k / pixelsPerMm, y: (y - view.y) / view.k / pixelsPerMm })}
-          toHolder={toHolder}
-        />
-      )}
+      {line && view && <LineOnSheet {...line} toPage={toPage} toHolder={toHolder} />}
       {page && onGather && !line && (
         <div
           className="absolute right-3 bottom-3 flex border border-edge bg-leaf"

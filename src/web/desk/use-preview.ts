@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PreviewRequest, pageWorker } from '../workers/index.ts';
 import { type Step } from '../../core/bench/index.ts';
-import { type Light } from '../../core/light/index.ts';
+import { type FormedThing, type GlowContrast, type Lighting } from '../../core/light/index.ts';
 import { type Recipe } from '../../core/recipe/index.ts';
 import { type Desk, useDesk } from './desk-context.ts';
 
@@ -31,15 +31,15 @@ export function usePreview(
   others?: ReadonlyMap<string, Recipe> | null,
 ): HTMLCanvasElement | null {
   const desk = useDesk();
-  const { sheet, page, grounds, forms, pencilById, use } = desk;
+  const { sheet, page, grounds, pencilById, use } = desk;
+  const { light, glows } = sheet.plan;
+  const things = useFormedThings();
   const recipes = others ?? desk.recipes;
   const request = useMemo((): PreviewRequest => {
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
-      things: sheet.plan.things.map(({ id, regionIds }) => ({
-        ...{ id, regionIds, form: forms.get(id) ?? 'raised', recipe: recipes.get(id) ?? null },
-      })),
-      light: sheet.plan.light,
+      things: things.map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null })),
+      lighting: { main: light, glows },
       paper: use.paper,
       grounds: [...grounds],
       pencils: [...used].flatMap((id) => {
@@ -48,7 +48,7 @@ export function usePreview(
       }),
       upTo,
     };
-  }, [sheet.plan.things, sheet.plan.light, use, grounds, recipes, forms, pencilById, upTo]);
+  }, [things, light, glows, use, grounds, recipes, pencilById, upTo]);
   const step = fine ? 1 : stepFor(desk);
   const wanted = page !== null && others !== null && (recipes.size > 0 || grounds.size > 0);
   const size = { width: page?.width ?? 0, height: page?.height ?? 0 };
@@ -60,14 +60,38 @@ export function usePreview(
   ]);
 }
 
-/** What the light alone does, as grey. */
-export function useTonePicture(light: Light): HTMLCanvasElement | null {
+/** While a light is moved the page is worked out at so many times fewer pixels across and down. */
+const COARSER = 2;
+
+/**
+ * What the light alone does, as grey.
+ * @param coarse for a first look while it is moved
+ */
+export function useTonePicture({ main, glows }: Lighting, coarse: boolean): HTMLCanvasElement | null {
   const desk = useDesk();
   const { page } = desk;
   const things = useFormedThings();
-  const step = stepFor(desk);
+  const step = stepFor(desk) * (coarse ? COARSER : 1);
   const key = page?.key ?? '';
-  return usePixels(page !== null, () => pageWorker.tonePicture(key, things, light, step), [key, things, light, step]);
+  return usePixels(page !== null, () => pageWorker.tonePicture(key, things, { main, glows }, step), [
+    ...[key, things, main, glows, step],
+  ]);
+}
+
+/** How each glow stands out from what surrounds it; empty until it is known. */
+export function useGlowContrasts({ main, glows }: Lighting): readonly (GlowContrast | null)[] {
+  const desk = useDesk();
+  const things = useFormedThings();
+  const [found, setFound] = useState<readonly (GlowContrast | null)[]>([]);
+  const step = stepFor(desk) * COARSER;
+  const key = desk.page?.key ?? null;
+  useEffect(() => {
+    if (key === null || glows.length === 0) return;
+    let wanted = true;
+    void pageWorker.glowContrasts(key, things, { main, glows }, step).then((all) => wanted && setFound(all));
+    return () => void (wanted = false);
+  }, [key, things, main, glows, step]);
+  return found;
 }
 
 /** The page's regions in colours, four bytes each by region id; null until it is there. */
@@ -90,22 +114,25 @@ export function useZoneVeil(
   const { sheet, page } = desk;
   const things = useFormedThings();
   const key = page?.key ?? '';
-  const { light } = sheet.plan;
+  const { light, glows } = sheet.plan;
   const every = stepFor(desk);
   return usePixels(
     page !== null && step !== undefined,
     () => {
       const { regionIds, zone, halfWidthMm } = step!;
-      return pageWorker.zoneVeil(key, things, light, { regionIds, zone, halfWidthMm, step: every });
+      return pageWorker.zoneVeil(key, things, { main: light, glows }, { regionIds, zone, halfWidthMm, step: every });
     },
-    [key, things, light, step, every],
+    [key, things, light, glows, step, every],
   );
 }
 
-function useFormedThings() {
+function useFormedThings(): FormedThing[] {
   const { sheet, forms } = useDesk();
   return useMemo(
-    () => sheet.plan.things.map(({ id, regionIds }) => ({ regionIds, form: forms.get(id) ?? 'raised' })),
+    () =>
+      sheet.plan.things.map(({ id, regionIds, material }) => ({
+        ...{ id, regionIds, material, form: forms.get(id) ?? 'raised' },
+      })),
     [sheet.plan.things, forms],
   );
 }

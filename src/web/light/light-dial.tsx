@@ -1,7 +1,7 @@
 import { useRef } from 'react';
-import { type Light } from '../../core/light/index.ts';
+import { type MainLight } from '../../core/light/index.ts';
 
-type Directed = Extract<Light, { kind: 'direction' }>;
+type Directed = Extract<MainLight, { kind: 'direction' }>;
 
 interface Props {
   light: Directed;

@@ -1,7 +1,14 @@
 import { expose, transfer } from 'comlink';
 import { hexOfLab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import { type Paper, type PencilDeclaration, type PencilOptics, pencilOptics } from '../../core/laydown/index.ts';
-import { type FormedThing, type Light, pageTone } from '../../core/light/index.ts';
+import {
+  type FormedThing,
+  type Lighting,
+  type PageFields,
+  coarsePage,
+  glowContrasts,
+  pageFields,
+} from '../../core/light/index.ts';
 import {
   type FindOptions,
   type GreyImage,
@@ -34,14 +41,15 @@ interface OpenPage {
   /** To the nearest line, once the light asks for it. */
   distance: Float32Array | null;
   regions: readonly Region[];
-  tone: { key: string; values: Uint8Array } | null;
+  /** The fields of its light, whole and coarse, by what they were made for. */
+  fields: Map<number, { key: string; values: PageFields }>;
   /** What it shows of its things, once that was asked for. */
   reading: PageReading | null;
 }
 
 export interface PreviewRequest {
-  things: readonly (FormedThing & { id: string; recipe: Recipe | null })[];
-  light: Light;
+  things: readonly (FormedThing & { recipe: Recipe | null })[];
+  lighting: Lighting;
   paper: Paper;
   /** What lies on regions before anything is laid, by region id. */
   grounds: readonly (readonly [number, RegionGround])[];
@@ -63,6 +71,8 @@ export interface ZoneOnPage {
 const VEIL_OUTSIDE = 176;
 const VEIL_INSIDE = 120;
 const VEIL_GREY = 226;
+/** Lines of equal value on the way from shadow to highlight. */
+const ISOLINES = 7;
 
 const pages = new Map<string, OpenPage>();
 const optics = new Map<string, PencilOptics>();
@@ -108,7 +118,7 @@ const api = {
   ) {
     if (pages.has(key)) return;
     const grown = growLabels(page.labels, page.width, page.height, Math.ceil(LINE_REACH_MM * page.pixelsPerMm));
-    pages.set(key, { ...page, grown, distance: null, tone: null, reading: null });
+    pages.set(key, { ...page, grown, distance: null, fields: new Map(), reading: null });
     if (pages.size > 2) pages.delete(pages.keys().next().value!);
   },
 
@@ -136,22 +146,36 @@ const api = {
     return transfer({ width, height, data }, [data.buffer]);
   },
 
-  /** The tone of the page as a grey picture: what the light alone does. */
-  tonePicture(key: string, things: readonly FormedThing[], light: Light, step: number) {
+  /**
+   * The tone of the page as a grey picture with lines of equal value: what the light alone does, worked out at every so
+   * many pixels.
+   */
+  tonePicture(key: string, things: readonly FormedThing[], lighting: Lighting, step: number) {
     const page = openPage(key);
-    const tone = toneOf(page, things, light);
+    const { tone } = fieldsOf(page, things, lighting, step);
     const width = Math.ceil(page.width / step);
     const height = Math.ceil(page.height / step);
     const data = new Uint8ClampedArray(4 * width * height);
-    for (let y = 0, p = 0; y < height; y++) {
-      for (let x = 0; x < width; x++, p += 4) {
+    const level = (o: number) => Math.floor((tone[o] * ISOLINES) / 256);
+    for (let y = 0, o = 0; y < height; y++) {
+      for (let x = 0; x < width; x++, o++) {
         const i = y * step * page.width + x * step;
-        const value = page.grown[i] && page.grown[i] !== NO_REGION ? 96 + (tone[i] * 152) / 255 : 255;
-        data[p] = data[p + 1] = data[p + 2] = value;
-        data[p + 3] = 255;
+        const label = page.grown[i];
+        const inside = label !== 0 && label !== NO_REGION;
+        const line =
+          x > 0 && y > 0 && label === page.grown[i - step] && level(o) !== Math.min(level(o - 1), level(o - width));
+        data[4 * o] = data[4 * o + 1] = data[4 * o + 2] = inside ? 84 + (tone[o] * 164) / 255 - (line ? 30 : 0) : 255;
+        data[4 * o + 3] = 255;
       }
     }
     return transfer({ width, height, data }, [data.buffer]);
+  },
+
+  /** How each glow stands out from what surrounds it, from a coarse look. */
+  glowContrasts(key: string, things: readonly FormedThing[], lighting: Lighting, step: number) {
+    const page = openPage(key);
+    const fields = fieldsOf(page, things, lighting, step);
+    return glowContrasts(coarsePage({ ...page, distance: page.distance! }, step), things, lighting, fields);
   },
 
   /**
@@ -161,11 +185,11 @@ const api = {
   zoneVeil(
     key: string,
     things: readonly FormedThing[],
-    light: Light,
+    lighting: Lighting,
     { regionIds, zone, halfWidthMm, step }: ZoneOnPage,
   ) {
     const page = openPage(key);
-    const tone = toneOf(page, things, light);
+    const { tone } = fieldsOf(page, things, lighting);
     const inZone = Uint8Array.from(
       { length: 256 },
       (_, t) => VEIL_INSIDE * (1 - shareInZone(zone, t / 255, halfWidthMm)),
@@ -190,7 +214,7 @@ const api = {
     const page = openPage(key);
     const { paper } = request;
     const grounds = new Map(request.grounds);
-    const tone = toneOf(page, request.things, request.light);
+    const { tone } = fieldsOf(page, request.things, request.lighting);
     const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
     const regionalTables = regionTables(
       request.things,
@@ -216,13 +240,18 @@ function openPage(key: string): OpenPage {
   return page;
 }
 
-function toneOf(page: OpenPage, things: readonly FormedThing[], light: Light): Uint8Array {
-  const key = JSON.stringify([things.map(({ regionIds, form }) => [regionIds, form]), light]);
-  if (page.tone?.key !== key) {
-    const distance = (page.distance ??= distanceToLines(page.labels, page.width, page.height));
-    page.tone = { key, values: pageTone({ ...page, distance }, things, light) };
-  }
-  return page.tone.values;
+/** The fields of a page's light; at every so many pixels where a coarse look will do. */
+function fieldsOf(page: OpenPage, things: readonly FormedThing[], lighting: Lighting, step = 1): PageFields {
+  const key = JSON.stringify([
+    things.map(({ id, regionIds, form, material }) => [id, regionIds, form, material]),
+    lighting,
+  ]);
+  const known = page.fields.get(step);
+  if (known?.key === key) return known.values;
+  const distance = (page.distance ??= distanceToLines(page.labels, page.width, page.height));
+  const values = pageFields(coarsePage({ ...page, distance }, step), things, lighting);
+  page.fields.set(step, { key, values });
+  return values;
 }
 
 function opticsOf(pencil: PencilDeclaration): PencilOptics {

@@ -5,5 +5,8 @@ export const fadesDown: Form = {
   id: 'fades-down',
   name: 'paler downwards',
   says: 'A background that is deep at the top and palest at the bottom, as a sky is.',
-  tone: ({ down }) => 0.04 + 0.92 * down,
+  over: 'thing',
+  leans: 'outward',
+  lean: () => 0,
+  fades: (down) => 0.04 + 0.92 * down,
 };

@@ -5,5 +5,8 @@ export const fadesUp: Form = {
   id: 'fades-up',
   name: 'paler upwards',
   says: 'A background that is palest at the top and deep at the bottom, as still water below a bright sky is.',
-  tone: ({ down }) => 0.96 - 0.92 * down,
+  over: 'thing',
+  leans: 'outward',
+  lean: () => 0,
+  fades: (down) => 0.96 - 0.92 * down,
 };

@@ -1,24 +1,29 @@
-/** Where a pixel lies in its region, as a form needs it to know how light falls there. */
+/** Where a pixel lies in what a form is laid over: a region, or a whole thing. */
 export interface Place {
-  /** Distance to the region's edge as a share of how far shading reaches in it, 0 at the edge, 1 in the middle. */
+  /** 0 at the edge, 1 as deep inside as shading reaches. */
   depth: number;
-  /** Position along the direction to the light, -1 on the far side, 1 on the side that faces it. */
-  facing: number;
-  /** Position from the top (0) to the bottom (1) of the whole thing. */
+  /** From one side (-1) over the long axis (0) to the other (1). */
+  across: number;
+  /** From the top (0) to the bottom (1). */
   down: number;
 }
 
-/** The light as forms see it. */
-export interface LightOnForm {
-  /** Soft light from all round when null; otherwise the height of the light above the page, degrees. */
-  heightDegrees: number | null;
-}
-
-/** A form: how the surface of a region stands, and so which tone (0 deepest shadow, 1 highlight) light gives each place. */
+/** A form: how a surface stands, from which follows how any light falls on it. */
 export interface Form {
   id: string;
   /** As the colourist would say it. */
   name: string;
   says: string;
-  tone(place: Place, light: LightOnForm): number;
+  /** Whether it is laid over each region by itself or over all regions of a thing together. */
+  over: 'region' | 'thing';
+  /** Which way the surface leans where it leans: out towards the nearest edge, or across the long axis. */
+  leans: 'outward' | 'across';
+  /** Flat faces that its leaning is broken into, all round; undefined where it turns smoothly. */
+  faces?: number;
+  /** How steeply it leans, the sine of its slope: 1 stands upright and faces outward, 0 lies flat, -1 faces inward. */
+  lean(place: Place): number;
+  /** Its tone where it lies flat in soft light; default 1, the highlight. */
+  level?: number;
+  /** Its tone in any light, for backgrounds: they care for the height on the page alone. */
+  fades?(down: number): number;
 }

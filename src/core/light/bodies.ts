@@ -1,0 +1,158 @@
+import { distanceTo } from '../lineart/index.ts';
+import { type Form } from './forms/index.ts';
+import { type Box, type PageGeometry } from './page.ts';
+
+/** Shading from an edge reaches this far into a wide region, mm; narrower ones are shaded to their middle. */
+const SHADE_REACH_MM = 11;
+
+/** What a form is laid over, in a window of the page: its regions one by one, or its parts that hang together. */
+export interface Bodies {
+  box: Box;
+  /** Which body each pixel of the window belongs to, from 1; 0 beside them. */
+  body: Uint16Array;
+  /** Pixels from each pixel of the window to the edge. */
+  distance: Float32Array;
+  /** For each body how far shading reaches into it, pixels; at 0 nothing. */
+  reach: Float32Array;
+  /** For each body its long axis; empty for forms that lean outward. */
+  axes: readonly (Axis | null)[];
+}
+
+/** A long axis: its direction, and how far a body reaches to either side at each pixel along it. */
+interface Axis {
+  cos: number;
+  sin: number;
+  /** Pixel along the axis at which the body begins. */
+  first: number;
+  least: Float32Array;
+  most: Float32Array;
+}
+
+/** Takes the bodies of a thing in a form out of a page. */
+export function bodiesOf(page: PageGeometry, box: Box, regionIds: readonly number[], form: Form): Bodies {
+  const width = box.right - box.left;
+  const height = box.bottom - box.top;
+  const { body, count } = form.over === 'region' ? regionsIn(page, box, regionIds) : partsIn(page, box, regionIds);
+  const distance =
+    form.over === 'region'
+      ? windowOf(page, box)
+      : distanceTo(
+          Uint8Array.from(body, (id) => Number(id === 0)),
+          width,
+          height,
+        );
+  const most = form.over === 'region' ? SHADE_REACH_MM * page.pixelsPerMm : Infinity;
+  const reach = new Float32Array(count + 1).fill(1);
+  for (let i = 0; i < body.length; i++) {
+    if (body[i] > 0 && distance[i] > reach[body[i]]) reach[body[i]] = Math.min(most, distance[i]);
+  }
+  return { box, body, distance, reach, axes: form.leans === 'across' ? axesOf(body, width, count) : [] };
+}
+
+/** Each region as a body of its own. */
+function regionsIn({ width, grown }: PageGeometry, { left, top, right, bottom }: Box, regionIds: readonly number[]) {
+  const order = new Map(regionIds.map((id, k) => [id, k + 1]));
+  const body = new Uint16Array((right - left) * (bottom - top));
+  let [last, place] = [0, 0];
+  for (let y = top, o = 0; y < bottom; y++) {
+    for (let x = left, i = y * width + left; x < right; x++, i++, o++) {
+      // Neighbouring pixels mostly belong to one region.
+      if (grown[i] !== last) place = order.get((last = grown[i])) ?? 0;
+      body[o] = place;
+    }
+  }
+  return { body, count: regionIds.length };
+}
+
+/** The parts of a thing that hang together: neighbouring regions meet in the middle of the line between them. */
+function partsIn(page: PageGeometry, box: Box, regionIds: readonly number[]) {
+  const { body } = regionsIn(page, box, regionIds);
+  const width = box.right - box.left;
+  const open = Uint8Array.from(body, (id) => Number(id > 0));
+  const stack: number[] = [];
+  let count = 0;
+  const take = (i: number) => {
+    if (!open[i]) return;
+    open[i] = 0;
+    body[i] = count;
+    stack.push(i);
+  };
+  for (let start = 0; start < open.length; start++) {
+    if (!open[start]) continue;
+    count++;
+    take(start);
+    while (stack.length > 0) {
+      const i = stack.pop()!;
+      const x = i % width;
+      if (x > 0) take(i - 1);
+      if (x < width - 1) take(i + 1);
+      if (i >= width) take(i - width);
+      if (i + width < open.length) take(i + width);
+    }
+  }
+  return { body, count };
+}
+
+function windowOf({ width, distance }: PageGeometry, { left, top, right, bottom }: Box): Float32Array {
+  const out = new Float32Array((right - left) * (bottom - top));
+  for (let y = top, o = 0; y < bottom; y++, o += right - left) {
+    out.set(distance.subarray(y * width + left, y * width + right), o);
+  }
+  return out;
+}
+
+/** The long axis of each body by its second moments, with its extent to either side. */
+function axesOf(body: Uint16Array, width: number, count: number): (Axis | null)[] {
+  const sums = Array.from({ length: count + 1 }, () => ({ n: 0, x: 0, y: 0, xx: 0, yy: 0, xy: 0 }));
+  each((id, x, y) => {
+    const sum = sums[id];
+    sum.n++;
+    sum.x += x;
+    sum.y += y;
+    sum.xx += x * x;
+    sum.yy += y * y;
+    sum.xy += x * y;
+  });
+  const axes = sums.map(({ n, x, y, xx, yy, xy }) => {
+    if (n === 0) return null;
+    const angle = 0.5 * Math.atan2(2 * (xy - (x * y) / n), xx - (x * x) / n - (yy - (y * y) / n));
+    return { cos: Math.cos(angle), sin: Math.sin(angle), first: Infinity, last: -Infinity };
+  });
+  const along = ({ cos, sin }: { cos: number; sin: number }, x: number, y: number) => Math.round(x * cos + y * sin);
+  each((id, x, y) => {
+    const axis = axes[id]!;
+    const at = along(axis, x, y);
+    if (at < axis.first) axis.first = at;
+    if (at > axis.last) axis.last = at;
+  });
+  const sides = axes.map((axis) => {
+    if (!axis) return null;
+    const length = axis.last - axis.first + 1;
+    return { least: new Float32Array(length).fill(Infinity), most: new Float32Array(length).fill(-Infinity) };
+  });
+  each((id, x, y) => {
+    const axis = axes[id]!;
+    const { least, most } = sides[id]!;
+    const at = along(axis, x, y) - axis.first;
+    const across = y * axis.cos - x * axis.sin;
+    if (across < least[at]) least[at] = across;
+    if (across > most[at]) most[at] = across;
+  });
+  return axes.map((axis, id) => {
+    if (!axis) return null;
+    const { cos, sin, first } = axis;
+    return { cos, sin, first, least: smoothed(sides[id]!.least), most: smoothed(sides[id]!.most) };
+  });
+
+  function each(look: (id: number, x: number, y: number) => void) {
+    for (let i = 0; i < body.length; i++) if (body[i] > 0) look(body[i], i % width, Math.floor(i / width));
+  }
+}
+
+/** The mean of each value and two on each side of it: an outline goes in steps of a pixel. */
+function smoothed(values: Float32Array): Float32Array {
+  return values.map((_, i) => {
+    const near = values.subarray(Math.max(0, i - 2), i + 3).filter(Number.isFinite);
+    return near.reduce((sum, value) => sum + value, 0) / near.length;
+  });
+}

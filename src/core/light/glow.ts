@@ -1,0 +1,135 @@
+import { distanceTo } from '../lineart/index.ts';
+import { type Glow } from './lighting.ts';
+import { type Box, type PageGeometry } from './page.ts';
+
+/** How quickly the edge of a shadow that a glow casts softens, as a share of the way behind what casts it. */
+const PENUMBRA = 0.22;
+
+/** A glow on the page, in a window. */
+export interface GlowField {
+  box: Box;
+  /** Pixels to the edge of the source; 0 in it. */
+  distance: Float32Array;
+  /** 1 at the source's edge to 0 at its reach, evenly by distance, less what is blocked; times the glow's strength. */
+  glow: Float32Array;
+}
+
+/**
+ * Spreads a glow from the edge of its source. Rings of equal value are equally wide; what stands in front of the source
+ * blocks it, and the shadow behind that softens the further it runs.
+ * @param source the regions that glow; for a glow at a point none
+ * @param blocks for each region id whether it stands in front of the source
+ */
+export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly number[], blocks: Uint8Array): GlowField {
+  const reach = glow.reachMm * page.pixelsPerMm;
+  const own = new Set(source);
+  const box = windowFor(page, glow, own, reach);
+  const width = box.right - box.left;
+  const height = box.bottom - box.top;
+  const stops = new Uint8Array(width * height);
+  const blocked = new Uint8Array(width * height);
+  let [n, sx, sy] = [0, 0, 0];
+  for (let y = 0, o = 0; y < height; y++) {
+    for (let x = 0, i = (box.top + y) * page.width + box.left; x < width; x++, i++, o++) {
+      const label = page.grown[i];
+      blocked[o] = blocks[label];
+      if (!own.has(label)) continue;
+      stops[o] = 1;
+      n++;
+      sx += x;
+      sy += y;
+    }
+  }
+  const middle = n > 0 ? { x: sx / n, y: sy / n } : pointIn(page, glow, box);
+  if (n === 0) stops[Math.round(middle.y) * width + Math.round(middle.x)] = 1;
+  const distance = distanceTo(stops, width, height);
+  const visible = shadowsOf(blocked, width, height, middle);
+  const out = new Float32Array(width * height);
+  for (let o = 0; o < out.length; o++) {
+    if (distance[o] >= reach) continue;
+    const seen = blocked[o] ? 1 : visible(o % width, Math.floor(o / width));
+    out[o] = glow.strength * (1 - distance[o] / reach) * seen;
+  }
+  return { box, distance, glow: out };
+}
+
+function pointIn({ pixelsPerMm }: PageGeometry, { at }: Glow, { left, top, right, bottom }: Box) {
+  const inside = (value: number, most: number) => Math.min(most - 1, Math.max(0, value));
+  return {
+    x: inside((at?.x ?? 0) * pixelsPerMm - left, right - left),
+    y: inside((at?.y ?? 0) * pixelsPerMm - top, bottom - top),
+  };
+}
+
+function windowFor(page: PageGeometry, { at }: Glow, own: ReadonlySet<number>, reach: number): Box {
+  const boxes = page.regions.filter(({ id }) => own.has(id)).map(({ box }) => box);
+  const mm = page.pixelsPerMm;
+  const [left, top, right, bottom] =
+    boxes.length > 0
+      ? [
+          Math.min(...boxes.map((box) => box.left)) * mm,
+          Math.min(...boxes.map((box) => box.top)) * mm,
+          Math.max(...boxes.map((box) => box.right)) * mm,
+          Math.max(...boxes.map((box) => box.bottom)) * mm,
+        ]
+      : [(at?.x ?? 0) * mm, (at?.y ?? 0) * mm, (at?.x ?? 0) * mm, (at?.y ?? 0) * mm];
+  const inside = (value: number, most: number) => Math.min(most, Math.max(0, Math.round(value)));
+  return {
+    left: inside(left - reach, page.width - 1),
+    top: inside(top - reach, page.height - 1),
+    right: Math.max(1, inside(right + reach, page.width)),
+    bottom: Math.max(1, inside(bottom + reach, page.height)),
+  };
+}
+
+/**
+ * How much of a light at one place is seen from each other place, 0 to 1: rays run out from it in all directions, and
+ * behind what blocks one the light is missing, less and less surely to the sides the further it is.
+ */
+function shadowsOf(
+  blocked: Uint8Array,
+  width: number,
+  height: number,
+  middle: { x: number; y: number },
+): (x: number, y: number) => number {
+  const far = Math.ceil(
+    Math.max(...[0, width - 1].flatMap((x) => [0, height - 1].map((y) => Math.hypot(x - middle.x, y - middle.y)))),
+  );
+  const rays = Math.min(2048, Math.max(64, Math.ceil(2 * Math.PI * far)));
+  const from = new Float32Array(rays).fill(Infinity);
+  for (let ray = 0; ray < rays; ray++) {
+    const angle = (2 * Math.PI * ray) / rays;
+    const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
+    for (let r = 1; r <= far; r++) {
+      const [x, y] = [Math.round(middle.x + r * dx), Math.round(middle.y + r * dy)];
+      if (x < 0 || y < 0 || x >= width || y >= height) break;
+      if (!blocked[y * width + x]) continue;
+      from[ray] = r;
+      break;
+    }
+  }
+  if (from.every((r) => r === Infinity)) return () => 1;
+  const near = leastWithin(from, Math.ceil(rays * 0.03));
+  return (x, y) => {
+    const [dx, dy] = [x - middle.x, y - middle.y];
+    const r = Math.hypot(dx, dy);
+    if (r < 1) return 1;
+    const at = (Math.atan2(dy, dx) / (2 * Math.PI)) * rays;
+    const nearest = near[(Math.round(at) + rays) % rays];
+    // The edge of a shadow is as wide as its way behind what casts it, so that it is sharp beside that and soft further on.
+    const behind = nearest < r ? r - nearest : 0;
+    const side = Math.max(1, Math.round(((PENUMBRA * Math.max(behind, 1)) / r / (2 * Math.PI)) * rays));
+    let lit = 0;
+    for (let k = -side; k <= side; k++) if (from[(Math.round(at) + k + 2 * rays) % rays] >= r) lit++;
+    return lit / (2 * side + 1);
+  };
+}
+
+/** The least value within so many places on either side, round a ring. */
+function leastWithin(ring: Float32Array, reach: number): Float32Array {
+  return ring.map((_, i) => {
+    let least = Infinity;
+    for (let k = -reach; k <= reach; k++) least = Math.min(least, ring[(i + k + ring.length) % ring.length]);
+    return least;
+  });
+}

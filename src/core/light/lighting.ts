@@ -1,0 +1,48 @@
+import { type PointMm } from '../lineart/index.ts';
+
+/** The light that falls on the whole page. */
+export type MainLight =
+  | { kind: 'ambient' }
+  | {
+      kind: 'direction';
+      /** Where the light comes from: degrees clockwise from +x, y down, so 270 is from above. */
+      azimuthDegrees: number;
+      /** Height above the page, 5 (raking) to 90 (overhead) degrees. */
+      heightDegrees: number;
+    }
+  /** From behind what is drawn: its rims are pale and its middles dark. */
+  | { kind: 'behind' };
+
+/** Something that glows: a thing of the page, or a point where nothing is drawn. */
+export interface Glow {
+  /** The thing that glows, or null for a point. */
+  thingId: string | null;
+  /** Where the point is; of no meaning for a thing. */
+  at: PointMm | null;
+  /** How far from its edge the glow is seen, mm, above 0. */
+  reachMm: number;
+  /** How bright it is beside its edge, above 0 to 1. */
+  strength: number;
+}
+
+/** All lights of a page. */
+export interface Lighting {
+  main: MainLight;
+  glows: readonly Glow[];
+}
+
+/**
+ * Looks lights over.
+ * @throws RangeError for a light lower than 5 or higher than 90 degrees, for a glow without reach or strength, and for
+ * one that is neither a thing nor a point
+ */
+export function checkLighting({ main, glows }: Lighting): void {
+  if (main.kind === 'direction' && !(main.heightDegrees >= 5 && main.heightDegrees <= 90)) {
+    throw new RangeError('The light stands between 5 and 90 degrees above the page.');
+  }
+  for (const { thingId, at, reachMm, strength } of glows) {
+    if (thingId === null && at === null) throw new RangeError('A glow comes from a thing or from a point of the page.');
+    if (!(reachMm > 0)) throw new RangeError('A glow reaches further than 0 mm.');
+    if (!(strength > 0 && strength <= 1)) throw new RangeError('The strength of a glow is above 0 and at most 1.');
+  }
+}

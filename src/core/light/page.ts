@@ -1,0 +1,60 @@
+import { type Region, LINE_REACH_MM } from '../lineart/index.ts';
+
+/** What the light of a page is computed from. Arrays are row by row. */
+export interface PageGeometry {
+  width: number;
+  height: number;
+  pixelsPerMm: number;
+  /** Region id of each pixel, grown through the lines. */
+  grown: Uint16Array;
+  /** Pixels from each pixel to the nearest line, 0 on lines. */
+  distance: Float32Array;
+  regions: readonly Region[];
+}
+
+/** A thing as light needs it. */
+export interface FormedThing {
+  id: string;
+  regionIds: readonly number[];
+  /** Id of its form. */
+  form: string;
+  /** Id of its material; null where nobody said. */
+  material: string | null;
+}
+
+/** A window of pixels, right and bottom exclusive. */
+export interface Box {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** The window that holds all these regions with what they grow into the lines around them. */
+export function boxOf(regions: readonly Region[], { width, height, pixelsPerMm }: PageGeometry): Box {
+  const reach = Math.ceil(LINE_REACH_MM * pixelsPerMm);
+  const px = (mm: number) => Math.round(mm * pixelsPerMm);
+  return {
+    left: Math.max(0, Math.min(...regions.map(({ box }) => px(box.left))) - reach),
+    top: Math.max(0, Math.min(...regions.map(({ box }) => px(box.top))) - reach),
+    right: Math.min(width, Math.max(...regions.map(({ box }) => px(box.right))) + reach),
+    bottom: Math.min(height, Math.max(...regions.map(({ box }) => px(box.bottom))) + reach),
+  };
+}
+
+/** A page at every so many pixels across and down, for a first look while a light is moved. */
+export function coarsePage(page: PageGeometry, step: number): PageGeometry {
+  if (step <= 1) return page;
+  const width = Math.ceil(page.width / step);
+  const height = Math.ceil(page.height / step);
+  const grown = new Uint16Array(width * height);
+  const distance = new Float32Array(width * height);
+  for (let y = 0, o = 0; y < height; y++) {
+    for (let x = 0; x < width; x++, o++) {
+      const i = y * step * page.width + x * step;
+      grown[o] = page.grown[i];
+      distance[o] = page.distance[i] / step;
+    }
+  }
+  return { ...page, width, height, grown, distance, pixelsPerMm: page.pixelsPerMm / step };
+}
