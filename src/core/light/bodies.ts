@@ -65,7 +65,7 @@ function regionsIn({ width, grown }: PageGeometry, { left, top, right, bottom }:
 }
 
 /** The parts of a thing that hang together: neighbouring regions meet in the middle of the line between them. */
-function partsIn(page: PageGeometry, box: Box, regionIds: readonly number[]) {
+export function partsIn(page: PageGeometry, box: Box, regionIds: readonly number[]) {
   const { body } = regionsIn(page, box, regionIds);
   const width = box.right - box.left;
   const open = Uint8Array.from(body, (id) => Number(id > 0));

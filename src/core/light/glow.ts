@@ -1,6 +1,7 @@
 import { distanceTo } from '../lineart/index.ts';
 import { type Glow } from './lighting.ts';
-import { type Box, type PageGeometry } from './page.ts';
+import { partsIn } from './bodies.ts';
+import { type Box, type PageGeometry, boxOf } from './page.ts';
 
 /** How quickly the edge of a shadow that a glow casts softens, as a share of the way behind what casts it. */
 const PENUMBRA = 0.22;
@@ -16,69 +17,83 @@ export interface GlowField {
 
 /**
  * Spreads a glow from the edge of its source. Rings of equal value are equally wide; what stands in front of the source
- * blocks it, and the shadow behind that softens the further it runs.
+ * blocks it, and the shadow behind that softens the further it runs. Parts of a source that lie apart, as the lanterns
+ * of a string, glow each by itself.
  * @param source the regions that glow; for a glow at a point none
  * @param blocks for each region id whether it stands in front of the source
  */
 export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly number[], blocks: Uint8Array): GlowField {
   const reach = glow.reachMm * page.pixelsPerMm;
   const own = new Set(source);
-  const box = windowFor(page, glow, own, reach);
+  const regions = page.regions.filter(({ id }) => own.has(id));
+  const box = widened(page, regions.length > 0 ? boxOf(regions, page) : pointBox(page, glow), reach);
   const width = box.right - box.left;
   const height = box.bottom - box.top;
-  const stops = new Uint8Array(width * height);
+  const { body, count } = partsIn(page, box, source);
+  if (count === 0) body[middlePixel(page, glow, box)] = 1;
+  const parts = middlesOf(body, width, Math.max(1, count));
   const blocked = new Uint8Array(width * height);
-  let [n, sx, sy] = [0, 0, 0];
   for (let y = 0, o = 0; y < height; y++) {
-    for (let x = 0, i = (box.top + y) * page.width + box.left; x < width; x++, i++, o++) {
-      const label = page.grown[i];
-      blocked[o] = blocks[label];
-      if (!own.has(label)) continue;
-      stops[o] = 1;
-      n++;
-      sx += x;
-      sy += y;
-    }
+    for (let x = 0, i = (box.top + y) * page.width + box.left; x < width; x++, i++, o++)
+      blocked[o] = blocks[page.grown[i]];
   }
-  const middle = n > 0 ? { x: sx / n, y: sy / n } : pointIn(page, glow, box);
-  if (n === 0) stops[Math.round(middle.y) * width + Math.round(middle.x)] = 1;
-  const distance = distanceTo(stops, width, height);
-  const visible = shadowsOf(blocked, width, height, middle);
+  const distance = distanceTo(
+    Uint8Array.from(body, (id) => Number(id > 0)),
+    width,
+    height,
+  );
   const out = new Float32Array(width * height);
-  for (let o = 0; o < out.length; o++) {
-    if (distance[o] >= reach) continue;
-    const seen = blocked[o] ? 1 : visible(o % width, Math.floor(o / width));
-    out[o] = glow.strength * (1 - distance[o] / reach) * seen;
+  const anyBlocks = blocked.includes(1);
+  for (const part of parts) {
+    const from = part.only
+      ? distance
+      : distanceTo(
+          Uint8Array.from(body, (id) => Number(id === part.id)),
+          width,
+          height,
+        );
+    const visible = anyBlocks ? shadowsOf(blocked, width, height, part) : null;
+    for (let o = 0; o < out.length; o++) {
+      if (from[o] >= reach) continue;
+      const seen = !visible || blocked[o] ? 1 : visible(o % width, Math.floor(o / width));
+      out[o] = Math.max(out[o], glow.strength * (1 - from[o] / reach) * seen);
+    }
   }
   return { box, distance, glow: out };
 }
 
-function pointIn({ pixelsPerMm }: PageGeometry, { at }: Glow, { left, top, right, bottom }: Box) {
-  const inside = (value: number, most: number) => Math.min(most - 1, Math.max(0, value));
-  return {
-    x: inside((at?.x ?? 0) * pixelsPerMm - left, right - left),
-    y: inside((at?.y ?? 0) * pixelsPerMm - top, bottom - top),
-  };
+/** The middle of each part, pixels of the window. */
+function middlesOf(body: Uint16Array, width: number, count: number) {
+  const parts = Array.from({ length: count }, (_, k) => ({ id: k + 1, only: count === 1, n: 0, x: 0, y: 0 }));
+  for (let o = 0; o < body.length; o++) {
+    if (body[o] === 0) continue;
+    const part = parts[body[o] - 1];
+    part.n++;
+    part.x += o % width;
+    part.y += Math.floor(o / width);
+  }
+  return parts.map(({ n, x, y, ...part }) => ({ ...part, x: x / n, y: y / n }));
 }
 
-function windowFor(page: PageGeometry, { at }: Glow, own: ReadonlySet<number>, reach: number): Box {
-  const boxes = page.regions.filter(({ id }) => own.has(id)).map(({ box }) => box);
-  const mm = page.pixelsPerMm;
-  const [left, top, right, bottom] =
-    boxes.length > 0
-      ? [
-          Math.min(...boxes.map((box) => box.left)) * mm,
-          Math.min(...boxes.map((box) => box.top)) * mm,
-          Math.max(...boxes.map((box) => box.right)) * mm,
-          Math.max(...boxes.map((box) => box.bottom)) * mm,
-        ]
-      : [(at?.x ?? 0) * mm, (at?.y ?? 0) * mm, (at?.x ?? 0) * mm, (at?.y ?? 0) * mm];
-  const inside = (value: number, most: number) => Math.min(most, Math.max(0, Math.round(value)));
+function pointBox({ pixelsPerMm }: PageGeometry, { at }: Glow): Box {
+  const [x, y] = [(at?.x ?? 0) * pixelsPerMm, (at?.y ?? 0) * pixelsPerMm];
+  return { left: x, top: y, right: x, bottom: y };
+}
+
+function middlePixel({ pixelsPerMm }: PageGeometry, { at }: Glow, { left, top, right, bottom }: Box): number {
+  const inside = (value: number, most: number) => Math.min(most - 1, Math.max(0, Math.round(value)));
+  const y = inside((at?.y ?? 0) * pixelsPerMm - top, bottom - top);
+  return y * (right - left) + inside((at?.x ?? 0) * pixelsPerMm - left, right - left);
+}
+
+/** A window that is wider by so many pixels on all sides, within the page and at least a pixel wide. */
+function widened({ width, height }: PageGeometry, { left, top, right, bottom }: Box, by: number): Box {
+  const inside = (value: number, least: number, most: number) => Math.min(most, Math.max(least, Math.round(value)));
   return {
-    left: inside(left - reach, page.width - 1),
-    top: inside(top - reach, page.height - 1),
-    right: Math.max(1, inside(right + reach, page.width)),
-    bottom: Math.max(1, inside(bottom + reach, page.height)),
+    left: inside(left - by, 0, width - 1),
+    top: inside(top - by, 0, height - 1),
+    right: inside(right + by, 1, width),
+    bottom: inside(bottom + by, 1, height),
   };
 }
 

@@ -4,8 +4,11 @@ import {
   type FormedThing,
   type Lighting,
   type MainLight,
+  FORMS,
   coarsePage,
   formById,
+  formSketch,
+  glowContrasts,
   pageFields,
   proposeForm,
   shadeOf,
@@ -332,5 +335,72 @@ describe('the form that is proposed', () => {
     expect(proposeForm([region('tube', 100)], page, 'wood')).to.equal('tube');
     expect(proposeForm([region('ball', 100), region('irregular', 30)], page)).to.equal('ball');
     expect(proposeForm([region('ball', 100), region('irregular', 90)], page)).to.equal('raised');
+  });
+});
+
+describe('how a glow stands out', () => {
+  it('is by how dark its surroundings are, and names what keeps them pale', async () => {
+    const page = await lantern();
+    const lamp = thing('lamp', [labelAt(page, 200, 200)]);
+    const wall = (form: string) => thing('wall', [labelAt(page, 20, 20)], form);
+    const apart = (form: string, main: MainLight) => {
+      const things = [lamp, wall(form)];
+      const lighting = { main, glows: [{ thingId: 'lamp', at: null, reachMm: 14, strength: 1 }] };
+      const [contrast] = glowContrasts(page, things, lighting, pageFields(page, things, lighting));
+      return { ...contrast!, by: contrast!.near - contrast!.far };
+    };
+    const [dark, pale] = [apart('flat', { kind: 'behind' }), apart('flat', soft.main)];
+    expect(dark.by).to.be.above(pale.by + 10);
+    expect(dark.near).to.be.within(0, 100);
+    expect(pale.palest).to.equal('wall');
+  });
+
+  it('is not known for a source that is gone', async () => {
+    const page = await lantern();
+    const lighting = { ...soft, glows: [{ thingId: 'gone', at: null, reachMm: 14, strength: 1 }] };
+    expect(glowContrasts(page, [], lighting, pageFields(page, [], lighting))).to.deep.equal([null]);
+  });
+
+  it('lanterns of a string glow each by itself', async () => {
+    const page = await drawn(600, 300, (x, y) => {
+      const edge = Math.min(x, y, 599 - x, 299 - y);
+      const post = (m: number) => x >= 296 - m && x < 304 + m && y >= 60 - m && y < 240 + m;
+      const lamps = [150, 450].map((cx) => Math.hypot(x - cx, y - 150));
+      return lamps.some((r) => Math.abs(r - 32) < 2) || (post(3) && !post(0)) || (edge >= 4 && edge < 7);
+    });
+    const string = thing('lanterns', [labelAt(page, 150, 150), labelAt(page, 450, 150)]);
+    const things = [thing('post', [labelAt(page, 300, 150)]), string, thing('wall', [labelAt(page, 20, 20)], 'flat')];
+    const glows = [{ thingId: 'lanterns', at: null, reachMm: 20, strength: 1 }];
+    const { glow } = pageFields(page, things, { ...soft, glows });
+    // Beside the post each lantern lights its own side; neither is cut off by rays from the middle of the two.
+    for (const [x, mirrored] of [
+      [100, 500],
+      [220, 380],
+    ])
+      expect(at(page, glow, x, 150)).to.be.closeTo(at(page, glow, mirrored, 150), 3);
+    expect(at(page, glow, 220, 150)).to.be.above(100);
+  });
+});
+
+describe('the sketch of a form', () => {
+  it('shows each form in its own way, on a clear ground', () => {
+    const pictures = FORMS.map((form) => formSketch(form, from(225, 45), 48));
+    for (const { width, height, data } of pictures) {
+      expect([width, height]).to.deep.equal([48, 48]);
+      expect(data[3]).to.equal(0);
+      expect(data[4 * (24 * 48 + 24) + 3]).to.equal(255);
+    }
+    expect(new Set(pictures.map(({ data }) => data.join())).size).to.be.at.least(FORMS.length - 1);
+  });
+
+  it('turns with the light', () => {
+    const half = (azimuth: number, left: boolean) => {
+      const { data } = formSketch(formById('ball'), from(azimuth, 30), 60);
+      let sum = 0;
+      for (let y = 10; y < 50; y++) for (let x = 0; x < 24; x++) sum += data[4 * (y * 60 + (left ? x : 59 - x))];
+      return sum;
+    };
+    expect(half(180, true)).to.be.above(1.3 * half(180, false));
+    expect(half(0, false)).to.be.above(1.3 * half(0, true));
   });
 });

@@ -14,7 +14,8 @@ const BY_MATERIAL: Readonly<Record<string, string>> = {
 const BY_SHAPE: Readonly<Record<ShapeKind, string>> = {
   ball: 'ball',
   tube: 'tube',
-  leaf: 'leaf',
+  // What is pointed at both ends is a petal or a scale as often as a leaf.
+  leaf: 'raised',
   ring: 'ring',
   strip: 'tube',
   irregular: 'raised',

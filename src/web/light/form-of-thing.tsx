@@ -1,6 +1,7 @@
 import { Radio, RadioGroup } from '@headlessui/react';
 import clsx from 'clsx';
 import { useMemo } from 'react';
+import type { Thing } from '../../contracts/index.ts';
 import { FORMS, type MainLight, formById, formSketch } from '../../core/light/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useAppSelector } from '../app/store.ts';
@@ -10,37 +11,39 @@ import { PixelCanvas, Section } from '../parts/index.ts';
 
 const SKETCH = 60;
 
-/** The form of each thing, proposed from its shape and what it is made of, and changed by one click. */
-export function FormOfThing() {
+/** The form of one thing, proposed from its shape and what it is made of, and changed by one click. */
+export function FormOfThing({ thing }: { thing: Thing }) {
   const { sheet, forms } = useDesk();
-  const { things, light } = sheet.plan;
+  const { light } = sheet.plan;
   const change = usePlanChange(sheet.id, 'light');
-  const thingId = useAppSelector((state) => state.atTheDesk.thingId);
-  const thing = things.find((each) => each.id === thingId);
-  const own = thing ? (forms.get(thing.id) ?? 'raised') : 'raised';
+  const own = forms.get(thing.id) ?? 'raised';
   return (
-    <>
-      {thing && (
-        <Section title={`Form of ${thing.name}`} aside={sheet.plan.forms[thing.id] ? 'chosen' : 'proposed'}>
-          <FormChoice
-            label={`Form of ${thing.name}`}
-            light={light}
-            value={own}
-            onChange={(form) =>
-              void change(`${thing.name} ${formById(form).name}`, { forms: { ...sheet.plan.forms, [thing.id]: form } })
-            }
-          />
-          <p className="mt-2 text-[0.95rem] text-soft">{formById(own).says}</p>
-        </Section>
-      )}
-      <Section title="Forms" aside={thing ? undefined : 'choose a thing to change its form'}>
-        <ThingList label="Forms of things">
-          {({ id }) => (
-            <span className="shrink-0 text-sm font-normal text-soft">{formById(forms.get(id) ?? 'raised').name}</span>
-          )}
-        </ThingList>
-      </Section>
-    </>
+    <Section title={`Form of ${thing.name}`} aside={sheet.plan.forms[thing.id] ? 'chosen' : 'proposed'}>
+      <FormChoice
+        label={`Form of ${thing.name}`}
+        light={light}
+        value={own}
+        onChange={(form) =>
+          void change(`${thing.name} ${formById(form).name}`, { forms: { ...sheet.plan.forms, [thing.id]: form } })
+        }
+      />
+      <p className="mt-2 text-[0.95rem] text-soft">{formById(own).says}</p>
+    </Section>
+  );
+}
+
+/** The forms of all things of the sheet. */
+export function FormsOfThings() {
+  const { forms } = useDesk();
+  const none = useAppSelector((state) => state.atTheDesk.thingId === null);
+  return (
+    <Section title="Forms" aside={none ? 'choose a thing to change its form' : undefined}>
+      <ThingList label="Forms of things">
+        {({ id }) => (
+          <span className="shrink-0 text-sm font-normal text-soft">{formById(forms.get(id) ?? 'raised').name}</span>
+        )}
+      </ThingList>
+    </Section>
   );
 }
 

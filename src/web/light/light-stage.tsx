@@ -10,7 +10,7 @@ import { useLitRegions } from '../desk/use-lit.ts';
 import { usePickThing } from '../desk/use-pick-thing.ts';
 import { useTonePicture } from '../desk/use-preview.ts';
 import { Choice, Notice, Section } from '../parts/index.ts';
-import { FormOfThing } from './form-of-thing.tsx';
+import { FormOfThing, FormsOfThings } from './form-of-thing.tsx';
 import { Glows } from './glows.tsx';
 import { LightDial, compassWords } from './light-dial.tsx';
 
@@ -36,6 +36,7 @@ export function LightStage() {
   const change = usePlanChange(sheet.id, 'light');
   const { regionIds, thingId } = useChosen();
   const lit = useLitRegions();
+  const chosen = things.find(({ id }) => id === thingId);
   const [heldLight, holdLight] = useState<MainLight | null>(null);
   const [heldGlows, holdGlows] = useState<{ of: readonly Glow[]; glows: readonly Glow[] } | null>(null);
   const light = heldLight ?? sheet.plan.light;
@@ -75,6 +76,7 @@ export function LightStage() {
       }
       side={
         <>
+          {chosen && <FormOfThing key={chosen.id} thing={chosen} />}
           <Section title="Main light">
             <Choice
               label="Main light"
@@ -95,7 +97,7 @@ export function LightStage() {
             <Notice>No thing is named yet, so every region is taken as raised. Name things at the Sheet.</Notice>
           )}
           {page && <Glows held={glows} onHold={holdGlow} />}
-          {things.length > 0 && <FormOfThing key={thingId} />}
+          {things.length > 0 && <FormsOfThings />}
         </>
       }
     />
