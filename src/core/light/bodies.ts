@@ -33,14 +33,7 @@ export function bodiesOf(page: PageGeometry, box: Box, regionIds: readonly numbe
   const width = box.right - box.left;
   const height = box.bottom - box.top;
   const { body, count } = form.over === 'region' ? regionsIn(page, box, regionIds) : partsIn(page, box, regionIds);
-  const distance =
-    form.over === 'region'
-      ? windowOf(page, box)
-      : distanceTo(
-          Uint8Array.from(body, (id) => Number(id === 0)),
-          width,
-          height,
-        );
+  const distance = form.over === 'region' ? windowOf(page, box) : distanceTo(pixelsOf(body, 0), width, height);
   const most = form.over === 'region' ? SHADE_REACH_MM * page.pixelsPerMm : Infinity;
   const reach = new Float32Array(count + 1).fill(1);
   for (let i = 0; i < body.length; i++) {
@@ -68,7 +61,8 @@ function regionsIn({ width, grown }: PageGeometry, { left, top, right, bottom }:
 export function partsIn(page: PageGeometry, box: Box, regionIds: readonly number[]) {
   const { body } = regionsIn(page, box, regionIds);
   const width = box.right - box.left;
-  const open = Uint8Array.from(body, (id) => Number(id > 0));
+  const open = new Uint8Array(body.length);
+  for (let i = 0; i < body.length; i++) open[i] = body[i] > 0 ? 1 : 0;
   const stack: number[] = [];
   let count = 0;
   const take = (i: number) => {
@@ -91,6 +85,13 @@ export function partsIn(page: PageGeometry, box: Box, regionIds: readonly number
     }
   }
   return { body, count };
+}
+
+/** 1 at the pixels of one body, or with 0 at those of none. */
+export function pixelsOf(body: Uint16Array, id: number): Uint8Array {
+  const out = new Uint8Array(body.length);
+  for (let i = 0; i < body.length; i++) out[i] = body[i] === id ? 1 : 0;
+  return out;
 }
 
 function windowOf({ width, distance }: PageGeometry, { left, top, right, bottom }: Box): Float32Array {

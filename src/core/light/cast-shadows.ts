@@ -1,5 +1,5 @@
 import { type MainLight } from './lighting.ts';
-import { type PageGeometry, coarsePage } from './page.ts';
+import { type PageGeometry, coarsePage, coarseness } from './page.ts';
 
 /** How far things are taken to stand above what lies behind them, mm: so far a shadow reaches under a light at 45 degrees. */
 const LIFT_MM = 2.4;
@@ -7,9 +7,6 @@ const LIFT_MM = 2.4;
 const LONGEST_MM = 9;
 /** In soft light the shadow lies close all round, mm. */
 const CONTACT_MM = 1.3;
-
-/** Shadows are soft: they are worked out at no more than so many pixels a mm. */
-const PER_MM = 5;
 
 /**
  * The shadows that things cast on what lies behind them: darkest beside what casts them, fading away from it; under a
@@ -25,7 +22,7 @@ export function castShadows(
   light: MainLight,
 ): Uint8Array {
   if (light.kind === 'behind') return new Uint8Array(page.grown.length);
-  const step = Math.max(1, Math.floor(page.pixelsPerMm / PER_MM));
+  const step = coarseness(page);
   const coarse = coarsePage(page, step);
   const ways = light.kind === 'direction' ? [towards(light, coarse)] : allRound(coarse);
   const shadow = new Uint8Array(coarse.grown.length);

@@ -1,6 +1,6 @@
 import { distanceTo } from '../lineart/index.ts';
 import { type Glow } from './lighting.ts';
-import { partsIn } from './bodies.ts';
+import { partsIn, pixelsOf } from './bodies.ts';
 import { type Box, type PageGeometry, boxOf } from './page.ts';
 
 /** How quickly the edge of a shadow that a glow casts softens, as a share of the way behind what casts it. */
@@ -37,21 +37,11 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
     for (let x = 0, i = (box.top + y) * page.width + box.left; x < width; x++, i++, o++)
       blocked[o] = blocks[page.grown[i]];
   }
-  const distance = distanceTo(
-    Uint8Array.from(body, (id) => Number(id > 0)),
-    width,
-    height,
-  );
+  const distance = distanceTo(anyOf(body), width, height);
   const out = new Float32Array(width * height);
   const anyBlocks = blocked.includes(1);
   for (const part of parts) {
-    const from = part.only
-      ? distance
-      : distanceTo(
-          Uint8Array.from(body, (id) => Number(id === part.id)),
-          width,
-          height,
-        );
+    const from = part.only ? distance : distanceTo(pixelsOf(body, part.id), width, height);
     const visible = anyBlocks ? shadowsOf(blocked, width, height, part) : null;
     for (let o = 0; o < out.length; o++) {
       if (from[o] >= reach) continue;
@@ -60,6 +50,10 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
     }
   }
   return { box, distance, glow: out };
+}
+
+function anyOf(body: Uint16Array): Uint8Array {
+  return pixelsOf(body, 0).map((none) => 1 - none);
 }
 
 /** The middle of each part, pixels of the window. */

@@ -3,7 +3,7 @@ import { castShadows } from './cast-shadows.ts';
 import { type Form, formById } from './forms/index.ts';
 import { type GlowField, spreadGlow } from './glow.ts';
 import { type Lighting, checkLighting } from './lighting.ts';
-import { type FormedThing, type PageGeometry, boxOf } from './page.ts';
+import { type FormedThing, type PageGeometry, boxOf, coarsePage, coarseness } from './page.ts';
 import { type Shade, shadeOf } from './shade.ts';
 
 /** What light does on a page, for each pixel. */
@@ -36,8 +36,7 @@ export function pageFields(page: PageGeometry, things: readonly FormedThing[], l
   checkLighting(lighting);
   const { orderOf, takes, sources } = standing(page, things, lighting);
   const shadow = castShadows(page, orderOf, takes, lighting.main);
-  const glows = glowFields(page, things, lighting).filter((field) => field !== null);
-  const fields = { tone: new Uint8Array(page.grown.length), glow: glowOf(page, glows), shadow };
+  const fields = { tone: new Uint8Array(page.grown.length), glow: glowOf(page, things, lighting), shadow };
   const shade = shadeOf(lighting.main);
   const named = new Set(things.flatMap(({ regionIds }) => regionIds));
   const rest = page.regions.flatMap(({ id }) => (named.has(id) ? [] : [id]));
@@ -96,14 +95,38 @@ function standing(page: PageGeometry, things: readonly FormedThing[], { glows }:
   return { orderOf, takes, sources };
 }
 
-/** All glows of a page in one: at each place the brightest. */
-function glowOf({ width, grown }: PageGeometry, glows: readonly GlowField[]): Uint8Array {
-  const out = new Uint8Array(grown.length);
-  for (const { box, glow } of glows) {
+/** All glows of a page in one, at each place the brightest: worked out coarsely, for they have no edges but soft ones. */
+function glowOf(page: PageGeometry, things: readonly FormedThing[], lighting: Lighting): Uint8Array {
+  const step = coarseness(page);
+  const coarse = coarsePage(page, step);
+  const all = new Float32Array(coarse.grown.length);
+  for (const field of glowFields(coarse, things, lighting)) {
+    if (!field) continue;
+    const { box, glow } = field;
     for (let y = box.top, o = 0; y < box.bottom; y++) {
-      for (let x = box.left, i = y * width + x; x < box.right; x++, i++, o++) {
-        out[i] = Math.max(out[i], Math.round(255 * glow[o]));
+      for (let x = box.left, i = y * coarse.width + x; x < box.right; x++, i++, o++) {
+        if (glow[o] > all[i]) all[i] = glow[o];
       }
+    }
+  }
+  return lighting.glows.length > 0 ? enlargedEvenly(page, coarse, all, step) : new Uint8Array(page.grown.length);
+}
+
+/** A coarse field 0..1 at full size as 0..255, even between its pixels. */
+function enlargedEvenly(page: PageGeometry, coarse: PageGeometry, field: Float32Array, step: number): Uint8Array {
+  const out = new Uint8Array(page.grown.length);
+  for (let y = 0, i = 0; y < page.height; y++) {
+    const top = Math.floor(y / step);
+    const bottom = Math.min(coarse.height - 1, top + 1);
+    const down = y / step - top;
+    for (let x = 0; x < page.width; x++, i++) {
+      const left = Math.floor(x / step);
+      const right = Math.min(coarse.width - 1, left + 1);
+      const across = x / step - left;
+      const [row, next] = [top * coarse.width, bottom * coarse.width];
+      const above = field[row + left] + (field[row + right] - field[row + left]) * across;
+      const below = field[next + left] + (field[next + right] - field[next + left]) * across;
+      out[i] = 255 * (above + (below - above) * down) + 0.5;
     }
   }
   return out;

@@ -42,6 +42,14 @@ export function boxOf(regions: readonly Region[], { width, height, pixelsPerMm }
   };
 }
 
+/** Soft fields are worked out at no more than so many pixels a mm. */
+const SOFT_PER_MM = 5;
+
+/** Every how many pixels of a page are enough for what has only soft edges. */
+export function coarseness({ pixelsPerMm }: PageGeometry): number {
+  return Math.max(1, Math.floor(pixelsPerMm / SOFT_PER_MM));
+}
+
 /** A page at every so many pixels across and down, for a first look while a light is moved. */
 export function coarsePage(page: PageGeometry, step: number): PageGeometry {
   if (step <= 1) return page;

@@ -25,7 +25,7 @@ const KEYS: Record<string, [number, number]> = {
 
 /** A point of the page that is moved by dragging it, or by arrow keys: a millimetre, or ten with shift. */
 export function HandleOnSheet({ label, at, toPage, toHolder, onHold, onSet }: Props) {
-  const dragged = useRef<Point | null>(null);
+  const dragged = useRef<{ to: Point; moved: boolean } | null>(null);
   const { x, y } = toHolder(at);
   const under = (event: React.PointerEvent) => {
     const box = event.currentTarget.parentElement!.getBoundingClientRect();
@@ -40,13 +40,15 @@ export function HandleOnSheet({ label, at, toPage, toHolder, onHold, onSet }: Pr
       style={{ left: x, top: y }}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        dragged.current = at;
+        dragged.current = { to: at, moved: false };
       }}
       onPointerMove={(event) => {
-        if (dragged.current) onHold((dragged.current = under(event)));
+        if (!dragged.current) return;
+        dragged.current = { to: under(event), moved: true };
+        onHold(dragged.current.to);
       }}
       onPointerUp={() => {
-        if (dragged.current && dragged.current !== at) onSet(dragged.current);
+        if (dragged.current?.moved) onSet(dragged.current.to);
         dragged.current = null;
       }}
       onKeyDown={(event) => {

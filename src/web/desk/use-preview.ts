@@ -35,7 +35,7 @@ export function usePreview(
   const { light, glows } = sheet.plan;
   const things = useFormedThings();
   const recipes = others ?? desk.recipes;
-  const request = useMemo((): PreviewRequest => {
+  const request = useMemo((): Omit<PreviewRequest, 'step'> => {
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
       things: things.map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null })),
@@ -51,13 +51,8 @@ export function usePreview(
   }, [things, light, glows, use, grounds, recipes, pencilById, upTo]);
   const step = fine ? 1 : stepFor(desk);
   const wanted = page !== null && others !== null && (recipes.size > 0 || grounds.size > 0);
-  const size = { width: page?.width ?? 0, height: page?.height ?? 0 };
   const key = page?.key ?? '';
-  return usePixels(wanted, () => pageWorker.preview(key, { ...request, window: { left: 0, top: 0, ...size, step } }), [
-    key,
-    request,
-    step,
-  ]);
+  return usePixels(wanted, () => pageWorker.preview(key, { ...request, step }), [key, request, step]);
 }
 
 /** While a light is moved the page is worked out at so many times fewer pixels across and down. */

@@ -5,6 +5,7 @@ import {
   type FormedThing,
   type Lighting,
   type PageFields,
+  type PageGeometry,
   coarsePage,
   glowContrasts,
   pageFields,
@@ -24,7 +25,7 @@ import {
   readSeen,
 } from '../../core/lineart/index.ts';
 import { type PageReading, type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
-import { type PreviewWindow, type ToneTable, renderPreview } from '../../core/preview/index.ts';
+import { type ToneTable, renderPreview } from '../../core/preview/index.ts';
 import { type Recipe, type Zone, shareInZone } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
 import { groundFinder, regionTables } from '../../planning/index.ts';
@@ -41,8 +42,8 @@ interface OpenPage {
   /** To the nearest line, once the light asks for it. */
   distance: Float32Array | null;
   regions: readonly Region[];
-  /** The fields of its light, whole and coarse, by what they were made for. */
-  fields: Map<number, { key: string; values: PageFields }>;
+  /** The page at every so many pixels, once that was asked for, and the light on it by what that was worked out for. */
+  sizes: Map<number, { geometry: PageGeometry; key: string; fields: PageFields | null }>;
   /** What it shows of its things, once that was asked for. */
   reading: PageReading | null;
 }
@@ -56,7 +57,8 @@ export interface PreviewRequest {
   pencils: readonly (PencilDeclaration & { id: string })[];
   /** How many layers of each thing are laid, by thing id; things that are not named show all of theirs. */
   upTo: Readonly<Record<string, number>>;
-  window?: PreviewWindow;
+  /** Every how many pixels to look. */
+  step: number;
 }
 
 export interface ZoneOnPage {
@@ -118,7 +120,7 @@ const api = {
   ) {
     if (pages.has(key)) return;
     const grown = growLabels(page.labels, page.width, page.height, Math.ceil(LINE_REACH_MM * page.pixelsPerMm));
-    pages.set(key, { ...page, grown, distance: null, fields: new Map(), reading: null });
+    pages.set(key, { ...page, grown, distance: null, sizes: new Map(), reading: null });
     if (pages.size > 2) pages.delete(pages.keys().next().value!);
   },
 
@@ -151,21 +153,16 @@ const api = {
    * many pixels.
    */
   tonePicture(key: string, things: readonly FormedThing[], lighting: Lighting, step: number) {
-    const page = openPage(key);
-    const { tone } = fieldsOf(page, things, lighting, step);
-    const width = Math.ceil(page.width / step);
-    const height = Math.ceil(page.height / step);
+    const { width, height, grown, tone } = litPage(openPage(key), things, lighting, step);
     const data = new Uint8ClampedArray(4 * width * height);
-    const level = (o: number) => Math.floor((tone[o] * ISOLINES) / 256);
-    for (let y = 0, o = 0; y < height; y++) {
-      for (let x = 0; x < width; x++, o++) {
-        const i = y * step * page.width + x * step;
-        const label = page.grown[i];
-        const inside = label !== 0 && label !== NO_REGION;
+    const level = (i: number) => Math.floor((tone[i] * ISOLINES) / 256);
+    for (let y = 0, i = 0; y < height; y++) {
+      for (let x = 0; x < width; x++, i++) {
+        const inside = grown[i] !== 0 && grown[i] !== NO_REGION;
         const line =
-          x > 0 && y > 0 && label === page.grown[i - step] && level(o) !== Math.min(level(o - 1), level(o - width));
-        data[4 * o] = data[4 * o + 1] = data[4 * o + 2] = inside ? 84 + (tone[o] * 164) / 255 - (line ? 30 : 0) : 255;
-        data[4 * o + 3] = 255;
+          x > 0 && y > 0 && grown[i] === grown[i - 1] && level(i) !== Math.min(level(i - 1), level(i - width));
+        data[4 * i] = data[4 * i + 1] = data[4 * i + 2] = inside ? 84 + (tone[i] * 164) / 255 - (line ? 30 : 0) : 255;
+        data[4 * i + 3] = 255;
       }
     }
     return transfer({ width, height, data }, [data.buffer]);
@@ -173,9 +170,8 @@ const api = {
 
   /** How each glow stands out from what surrounds it, from a coarse look. */
   glowContrasts(key: string, things: readonly FormedThing[], lighting: Lighting, step: number) {
-    const page = openPage(key);
-    const fields = fieldsOf(page, things, lighting, step);
-    return glowContrasts(coarsePage({ ...page, distance: page.distance! }, step), things, lighting, fields);
+    const lit = litPage(openPage(key), things, lighting, step);
+    return glowContrasts(lit, things, lighting, lit);
   },
 
   /**
@@ -188,23 +184,17 @@ const api = {
     lighting: Lighting,
     { regionIds, zone, halfWidthMm, step }: ZoneOnPage,
   ) {
-    const page = openPage(key);
-    const { tone } = fieldsOf(page, things, lighting);
+    const { width, height, grown, tone } = litPage(openPage(key), things, lighting, step);
     const inZone = Uint8Array.from(
       { length: 256 },
       (_, t) => VEIL_INSIDE * (1 - shareInZone(zone, t / 255, halfWidthMm)),
     );
     const chosen = new Uint8Array(65_536);
     for (const id of regionIds) chosen[id] = 1;
-    const width = Math.ceil(page.width / step);
-    const height = Math.ceil(page.height / step);
     const data = new Uint8ClampedArray(4 * width * height);
-    for (let y = 0, p = 0; y < height; y++) {
-      for (let x = 0; x < width; x++, p += 4) {
-        const i = y * step * page.width + x * step;
-        data[p] = data[p + 1] = data[p + 2] = VEIL_GREY;
-        data[p + 3] = chosen[page.grown[i]] ? inZone[tone[i]] : VEIL_OUTSIDE;
-      }
+    for (let i = 0, p = 0; i < grown.length; i++, p += 4) {
+      data[p] = data[p + 1] = data[p + 2] = VEIL_GREY;
+      data[p + 3] = chosen[grown[i]] ? inZone[tone[i]] : VEIL_OUTSIDE;
     }
     return transfer({ width, height, data }, [data.buffer]);
   },
@@ -214,7 +204,7 @@ const api = {
     const page = openPage(key);
     const { paper } = request;
     const grounds = new Map(request.grounds);
-    const { tone } = fieldsOf(page, request.things, request.lighting);
+    const lit = litPage(page, request.things, request.lighting, request.step);
     const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
     const regionalTables = regionTables(
       request.things,
@@ -225,8 +215,9 @@ const api = {
       grounds.keys(),
       tables,
     );
-    const source = { ...page, labels: page.grown, tone, paper: rgbOfLab(labOfHex(paper.tint)), tables: regionalTables };
-    const image = renderPreview(source, request.window);
+    const image = renderPreview({
+      ...{ ...lit, labels: lit.grown, paper: rgbOfLab(labOfHex(paper.tint)), tables: regionalTables },
+    });
     if (tables.size > 600) tables.clear();
     return transfer(image, [image.data.buffer]);
   },
@@ -240,18 +231,24 @@ function openPage(key: string): OpenPage {
   return page;
 }
 
-/** The fields of a page's light; at every so many pixels where a coarse look will do. */
-function fieldsOf(page: OpenPage, things: readonly FormedThing[], lighting: Lighting, step = 1): PageFields {
+/** The page at every so many pixels with what light does on it. */
+function litPage(page: OpenPage, things: readonly FormedThing[], lighting: Lighting, step: number) {
+  const sized = page.sizes.get(step) ?? { geometry: sizeOf(page, step), key: '', fields: null };
+  page.sizes.set(step, sized);
   const key = JSON.stringify([
     things.map(({ id, regionIds, form, material }) => [id, regionIds, form, material]),
     lighting,
   ]);
-  const known = page.fields.get(step);
-  if (known?.key === key) return known.values;
+  if (sized.key !== key || !sized.fields) {
+    sized.fields = pageFields(sized.geometry, things, lighting);
+    sized.key = key;
+  }
+  return { ...sized.geometry, ...sized.fields };
+}
+
+function sizeOf(page: OpenPage, step: number): PageGeometry {
   const distance = (page.distance ??= distanceToLines(page.labels, page.width, page.height));
-  const values = pageFields(coarsePage({ ...page, distance }, step), things, lighting);
-  page.fields.set(step, { key, values });
-  return values;
+  return coarsePage({ ...page, distance }, step);
 }
 
 function opticsOf(pencil: PencilDeclaration): PencilOptics {

@@ -1,0 +1,117 @@
+import { expect } from 'chai';
+import { type Browser, type Page } from 'playwright-core';
+import { SheetState } from '../src/contracts/index.ts';
+import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { goTo, nameFromKey, openFerrySteps, settle } from './stages.ts';
+
+describe('the light', () => {
+  let desk: TestDesk;
+  let browser: Browser;
+  let page: Page;
+  before(async () => {
+    [desk, browser] = await Promise.all([openDesk(), openBrowser()]);
+    ({ page } = await openPage(browser, desk.url));
+    await openFerrySteps(page);
+    await nameFromKey(page);
+    await goTo(page, 'Light');
+  });
+  after(async () => {
+    await browser?.close();
+    await desk?.close();
+  });
+
+  async function saved(): Promise<SheetState['plan']> {
+    await page.waitForTimeout(200);
+    await page.getByRole('status').getByText('Saved').waitFor();
+    return SheetState.parse(await (await fetch(`${desk.url}/api/sheets/ferry-steps`)).json()).plan;
+  }
+  const undo = () => page.getByRole('button', { name: /^Undo/ }).click();
+  const choose = (thing: string) =>
+    page.getByRole('list', { name: 'Forms of things' }).getByText(thing, { exact: true }).click();
+
+  /** The mean grey of a square of the sheet's picture round a place on the screen. */
+  async function greyAt(x: number, y: number): Promise<number> {
+    return page.getByTestId('sheet').evaluate(
+      (element, at) => {
+        const canvas = element as HTMLCanvasElement;
+        const box = canvas.getBoundingClientRect();
+        const scale = canvas.width / box.width;
+        const [left, top] = [(at.x - box.left - 5) * scale, (at.y - box.top - 5) * scale];
+        const { data } = canvas.getContext('2d')!.getImageData(left, top, 10 * scale, 10 * scale);
+        let sum = 0;
+        for (let i = 0; i < data.length; i += 4) sum += data[i];
+        return (4 * sum) / data.length;
+      },
+      { x, y },
+    );
+  }
+  /** The same once the light stands still. */
+  async function greyOnceStill(x: number, y: number): Promise<number> {
+    for (let before = -1; ;) {
+      await settle(page);
+      const now = await greyAt(x, y);
+      if (Math.abs(now - before) < 0.5) return now;
+      before = now;
+    }
+  }
+
+  it('comes softly, from a side or from behind, and goes back by undo', async () => {
+    await page.getByText('From behind').click();
+    expect((await saved()).light).to.deep.equal({ kind: 'behind' });
+    await page.getByText('Rims are pale').waitFor();
+    await undo();
+    expect((await saved()).light).to.deep.equal({ kind: 'ambient' });
+  });
+
+  it('forms are shown as sketches under the light and changed by one click', async () => {
+    await choose('Brass bell');
+    const forms = page.getByRole('radiogroup', { name: 'Form of Brass bell' });
+    expect(await forms.getByRole('radio').count()).to.equal(13);
+    await forms.getByRole('radio', { name: 'cone' }).click();
+    await page.getByText('chosen', { exact: true }).waitFor();
+    const { forms: stored, things } = await saved();
+    expect(stored[things.find(({ name }) => name === 'Brass bell')!.id]).to.equal('cone');
+    await forms.getByRole('radio', { name: 'cone' }).press('ArrowRight');
+    expect((await saved()).forms[things.find(({ name }) => name === 'Brass bell')!.id]).to.equal('leaf');
+  });
+
+  it('a thing that glows lightens what is round it, says how it stands out, and is put out again', async () => {
+    await choose('Moon');
+    const beside = { x: 410, y: 190 };
+    const before = await greyOnceStill(beside.x, beside.y);
+    await page.getByRole('button', { name: 'Let Moon glow' }).click();
+    await page.getByText(/stands out/).waitFor();
+    expect(await greyOnceStill(beside.x, beside.y)).to.be.above(before + 6);
+    const reach = page.getByRole('slider', { name: 'Reach of Moon' });
+    await reach.press('ArrowRight');
+    const { glows, things } = await saved();
+    expect(glows).to.deep.equal([
+      { thingId: things.find(({ name }) => name === 'Moon')!.id, at: null, reachMm: 21, strength: 0.8 },
+    ]);
+    await page.getByRole('button', { name: /^Put out Moon/ }).click();
+    expect((await saved()).glows).to.deep.equal([]);
+    await undo();
+    expect((await saved()).glows).to.have.length(1);
+    await page.getByRole('button', { name: /^Put out Moon/ }).click();
+    await saved();
+  });
+
+  it('a glow is put where nothing is drawn and moved by drag and by keys, and stays on the page', async () => {
+    await page.getByRole('button', { name: 'Put a glow on the sheet' }).click();
+    const handle = page.getByRole('button', { name: /^Glow at / });
+    await handle.focus();
+    await page.keyboard.press('ArrowLeft');
+    expect((await saved()).glows[0].at).to.deep.equal({ x: 104, y: 105 });
+    const box = (await handle.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 120, box.y - 60, { steps: 4 });
+    await page.mouse.up();
+    const { x, y } = (await saved()).glows[0].at!;
+    expect(x).to.be.above(120);
+    expect(y).to.be.below(95);
+    await handle.focus();
+    for (let k = 0; k < 12; k++) await page.keyboard.press('Shift+ArrowUp');
+    expect((await saved()).glows[0].at!.y).to.equal(0);
+  });
+});
