@@ -99,14 +99,19 @@ export class Objective {
 
   /** Sets every thing's option. */
   setAll(chosen: ArrayLike<number>): void {
-    const { things, options, borders, alike, apart, colours, must } = this.#problem;
-    const { first, voice, offCentre, root, cell } = this.#packed;
+    const { things, options, borders, alike, apart, colours, must, share } = this.#problem;
+    const { first, local, voice, light, square, chroma, warm, offCentre, root, cell } = this.#packed;
     this.chosen.set(chosen);
     const [sums, cells, used, contrast] = [this.#sums, this.#cells, this.#used, this.#contrast];
     for (const each of [sums, cells, used, contrast]) each.fill(0);
     for (let i = 0; i < things.length; i++) {
       const at = first[i] + this.chosen[i];
-      this.#countIn(sums, i, at, 1);
+      sums[SUM.locals] += local[at];
+      sums[SUM.light] += light[at];
+      sums[SUM.square] += square[at];
+      sums[SUM.chroma] += chroma[at];
+      sums[SUM.warm] += warm[at];
+      sums[SUM.voices + voice[at]] += share[i];
       for (const pencil of options[i][this.chosen[i]].pencils) used[pencil]++;
       if (voice[at] !== ACCENT) continue;
       sums[SUM.tilt] += root[i] * offCentre[i];
@@ -146,8 +151,7 @@ export class Objective {
     const next = this.#next;
     const sums = this.#sums;
     for (let k = 0; k < SUMS; k++) next[k] = sums[k];
-    this.#countIn(next, thing, was, -1);
-    this.#countIn(next, thing, is, 1);
+    this.#exchangeOwn(next, thing, was, is);
     if (voice[was] === ACCENT && voice[is] !== ACCENT) {
       next[SUM.tilt] -= root[thing] * offCentre[thing];
       next[SUM.accents] -= root[thing];
@@ -217,16 +221,19 @@ export class Objective {
     );
   }
 
-  /** Adds what a thing brings by its own area, or takes it out. */
-  #countIn(sums: Float64Array, i: number, at: number, sign: 1 | -1): void {
-    const { local, voice, light, chroma, warm } = this.#packed;
-    const part = sign * this.#problem.share[i];
-    sums[SUM.locals] += sign * local[at];
-    sums[SUM.voices + voice[at]] += part;
-    sums[SUM.light] += part * light[at];
-    sums[SUM.square] += part * light[at] * light[at];
-    sums[SUM.chroma] += part * chroma[at];
-    sums[SUM.warm] += part * warm[at];
+  /** Takes what a thing brings by its own area with one option for what it brings with another. */
+  #exchangeOwn(sums: Float64Array, thing: number, was: number, is: number): void {
+    const { local, voice, light, square, chroma, warm } = this.#packed;
+    sums[SUM.locals] += local[is] - local[was];
+    sums[SUM.light] += light[is] - light[was];
+    sums[SUM.square] += square[is] - square[was];
+    sums[SUM.chroma] += chroma[is] - chroma[was];
+    sums[SUM.warm] += warm[is] - warm[was];
+    if (voice[was] !== voice[is]) {
+      const share = this.#problem.share[thing];
+      sums[SUM.voices + voice[was]] -= share;
+      sums[SUM.voices + voice[is]] += share;
+    }
   }
 
   /** Counts pencils that come in with an option and go with another. */
@@ -317,12 +324,12 @@ export class Objective {
   #focusLack(foremost: number, thing: number, at: number): number {
     const focus = this.#focus;
     if (focus.length === 0) return 0;
-    const { first, chroma } = this.#packed;
+    const { first, clear } = this.#packed;
     const most = this.#outOf(foremost) * this.#rival[foremost];
     let lack = 0;
     for (let k = 0; k < focus.length; k++) {
       const i = focus[k];
-      const own = chroma[i === thing ? at : first[i] + this.chosen[i]];
+      const own = clear[i === thing ? at : first[i] + this.chosen[i]];
       const out = this.#perLength[i] > 0 ? this.#outOf(i) * this.#perLength[i] : FOCUS.apart;
       lack +=
         0.4 * Math.max(0, 1 - out / FOCUS.apart) +

@@ -7,7 +7,11 @@ export interface Packed {
   first: Int32Array;
   colour: Int32Array;
   voice: Uint8Array;
+  /** OKLCH chroma of the body. */
+  clear: Float64Array;
+  /** L* of the body, its square, its chroma and its warmth, each times the thing's share of the area. */
   light: Float64Array;
+  square: Float64Array;
   chroma: Float64Array;
   warm: Float64Array;
   /** The weighed terms that a thing has by itself. */
@@ -47,14 +51,18 @@ export function pack(problem: Problem, local: (thing: number, option: Option) =>
     ),
   );
   const likes = things.map((_, i) => alike.flatMap(([p, q]) => (p === i ? [q] : q === i ? [p] : [])));
+  const byArea = (of: (option: Option) => number) =>
+    Float64Array.from(options.flatMap((own, i) => own.map((option) => share[i] * of(option))));
   const cellAt = (part: number) => Math.min(across - 1, Math.max(0, Math.floor(across * part)));
   return {
     first: starts(options),
     colour: Int32Array.from(every, ({ colour }) => colour),
     voice: Uint8Array.from(every, ({ voice }) => voice),
-    light: Float64Array.from(every, ({ body }) => body[0]),
-    chroma: Float64Array.from(every, ({ chroma }) => chroma),
-    warm: Float64Array.from(every, ({ warm }) => warm),
+    clear: Float64Array.from(every, ({ chroma }) => chroma),
+    light: byArea(({ body }) => body[0]),
+    square: byArea(({ body }) => body[0] ** 2),
+    chroma: byArea(({ chroma }) => chroma),
+    warm: byArea(({ warm }) => warm),
     local: Float64Array.from(options.flatMap((own, i) => own.map((option) => local(i, option)))),
     pencil: starts(every.map(({ pencils }) => pencils)),
     pencils: Int32Array.from(every.flatMap(({ pencils }) => pencils)),

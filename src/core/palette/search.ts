@@ -15,19 +15,20 @@ export interface Search {
 }
 
 /** Heat at which moves begin and end, in the units of the objective for a page of one thing: the more things, the less one counts. */
-const HEAT = { first: 0.8, last: 0.006 };
+const HEAT = { first: 0.6, last: 0.01 };
 /** So many moves let two things exchange their colours, give a thing that of any other one, and that of a like one. */
-const EXCHANGES = 0.2;
-const BORROWS = 0.2;
+const EXCHANGES = 0.08;
+const BORROWS = 0.12;
 const LIKENESS = 0.08;
 /** So many moves put a pencil away wherever it is in use; each weighs many options. */
 const PUTS_AWAY = 0.002;
-/** A search cools down within so many moves for each thing. Then it warms up again: a little from its best, or fully. */
+/** A search cools down within so many moves for each thing; then it warms up a little from its best, and every so often fully. */
 const MOVES_TO_COOL = 450;
+const FULLY = 4;
 
 /**
  * Starts with the greedy answer (largest thing first) and goes on by simulated annealing (S. Kirkpatrick et al., 1983),
- * warming up again from its best and from where it stands in turn. A move gives one thing another option, or the colour
+ * warming up again from its best or from where it stands. A move gives one thing another option, or the colour
  * of another thing; or lets two exchange their colours; or takes a pencil out of every family that has it.
  * @param random numbers in 0..1
  */
@@ -64,7 +65,7 @@ export function startSearch(problem: Problem, random: () => number): Search {
   function warmUp() {
     since = 0;
     top = first;
-    if (++rounds % 2 === 0) return;
+    if (++rounds % FULLY === 0) return;
     top *= 0.05 + 0.3 * random();
     now.setAll(best.chosen);
   }
