@@ -2,9 +2,9 @@ import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import { SheetState } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
-import { goTo, nameFromKey, openFerrySteps, settle } from './stages.ts';
+import { goTo, nameFromKey, openFerrySteps, settle, takePalette } from './stages.ts';
 
-describe('the light', () => {
+describe('light and effects', () => {
   let desk: TestDesk;
   let browser: Browser;
   let page: Page;
@@ -94,6 +94,30 @@ describe('the light', () => {
     expect((await saved()).glows).to.have.length(1);
     await page.getByRole('button', { name: /^Put out Moon/ }).click();
     await saved();
+  });
+
+  it('a thing is made to look like metal, in an order of its own, and goes back by undo', async () => {
+    await goTo(page, 'Wheel');
+    await takePalette(page);
+    await goTo(page, 'Layers');
+    await page.getByRole('list', { name: 'Things and their layers' }).getByText('Brass bell').click();
+    await page.getByRole('button', { name: /^Effect of Brass bell: / }).click();
+    await page.getByRole('option', { name: /^polished metal/ }).click();
+    const layers = page.getByRole('list', { name: 'Layers of Brass bell' });
+    await layers.getByText('black next to white', { exact: false }).waitFor();
+    await page.getByText('It has an order of its own.', { exact: false }).waitFor();
+    expect(await page.getByRole('button', { name: /^School of Brass bell/ }).count()).to.equal(0);
+    const { layers: stored, things } = await saved();
+    const bell = things.find(({ name }) => name === 'Brass bell')!.id;
+    expect(stored.effects).to.deep.equal({ [bell]: 'polished-metal' });
+    await undo();
+    expect((await saved()).layers.effects).to.deep.equal({});
+    await page.getByRole('button', { name: /^School of Brass bell/ }).click();
+    await page.getByRole('option', { name: /^dark foundation/ }).click();
+    await layers.getByText('everything outside the glow', { exact: false }).waitFor();
+    await undo();
+    await saved();
+    await goTo(page, 'Light');
   });
 
   it('a glow is put where nothing is drawn and moved by drag and by keys, and stays on the page', async () => {

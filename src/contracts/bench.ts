@@ -21,6 +21,7 @@ export const Step = z.object({
     from: z.number().min(0).max(1),
     to: z.number().min(0).max(1),
     softnessMm: z.number().min(0),
+    hardTo: z.boolean().optional(),
   }),
   halfWidthMm: z.number().positive(),
   purpose: z.string(),

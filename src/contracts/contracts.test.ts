@@ -8,6 +8,7 @@ import {
   AddPencils,
   BenchPlan,
   Command,
+  Glow,
   Id,
   LogEntry,
   Mend,
@@ -52,6 +53,7 @@ describe('the plan of a sheet', () => {
       .map((list) => list.map((each, i) => newThing({ ...each, regionIds: [2 * i + 1, 2 * i + 2] })));
     const light = fc.oneof(
       fc.constant({ kind: 'ambient' as const }),
+      fc.constant({ kind: 'behind' as const }),
       fc.record({
         kind: fc.constant('direction' as const),
         azimuthDegrees: fc.integer({ min: 0, max: 359 }),
@@ -73,6 +75,7 @@ describe('the plan of a sheet', () => {
             layers: {
               school: 'dark-first',
               schools: {},
+              effects: {},
               edits: Object.fromEntries(list.map((each) => [each.id, { base: { pressure } }])),
             },
           };
@@ -80,6 +83,16 @@ describe('the plan of a sheet', () => {
         },
       ),
     );
+  });
+
+  it('takes glows of things and of points, and tells in words what cannot glow', () => {
+    const glow = { thingId: 'thing-a', at: null, reachMm: 20, strength: 0.8 };
+    const read = (one: object) => Glow.safeParse({ ...glow, ...one });
+    expect(read({}).success).to.equal(true);
+    expect(read({ thingId: null, at: { x: 3, y: 4 } }).success).to.equal(true);
+    expect(read({ thingId: null }).error!.issues[0].message).to.contain('a thing or from a point');
+    expect(read({ reachMm: 0.2 }).error!.issues[0].message).to.contain('at least 1 mm');
+    expect(Plan.parse(JSON.parse(JSON.stringify({ ...emptyPlan(page), glows: undefined }))).glows).to.deep.equal([]);
   });
 
   it('reads families of before, which named a dark, a mid and a light pencil', () => {

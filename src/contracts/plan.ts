@@ -221,6 +221,8 @@ const sections = {
     school: z.string().max(40),
     /** Schools of single things, over the sheet's own. */
     schools: byThing(z.string().max(40)),
+    /** What single things are made to look like, over what their materials ask for. */
+    effects: byThing(z.string().max(40)).default({}),
     /** Changes to single layers, by thing and layer. */
     edits: byThing(z.record(z.string().max(40), LayerEdit)),
   }),
@@ -280,7 +282,7 @@ export function emptyPlan(page: Page): Plan {
     light: { kind: 'ambient' },
     glows: [],
     forms: {},
-    layers: { school: 'base-coat-first', schools: {}, edits: {} },
+    layers: { school: 'base-coat-first', schools: {}, effects: {}, edits: {} },
     bench: { openThings: 4, sittingMinutes: 40 },
   };
 }

@@ -3,7 +3,7 @@ import { type Region } from '../core/lineart/index.ts';
 import { proposeForm } from '../core/light/index.ts';
 import { type Hours, withinHours } from './hours.ts';
 import { regionsOfThings } from './things-regions.ts';
-import { type Recipe, compileRecipe, pencilsOf, withEdits } from '../core/recipe/index.ts';
+import { type Recipe, compileRecipe, pencilsOf, proposeEffect, withEdits } from '../core/recipe/index.ts';
 
 /** The recipe of each thing that has regions and a family whose pencils are all in the tray, kept to the hours wished for. */
 export function deriveRecipes(
@@ -20,10 +20,16 @@ export function deriveHours(plan: Plan, regions: readonly Region[], hasPencil: (
   for (const [id, own] of regionsOfThings(plan, regions)) {
     const family = plan.families[id];
     if (!family || own.length === 0 || !pencilsOf(family).every(hasPencil)) continue;
-    const recipe = compileRecipe('blend', plan.layers.schools[id] ?? plan.layers.school, family, { regions: own });
+    const school = plan.layers.schools[id] ?? plan.layers.school;
+    const recipe = compileRecipe(effectOf(plan, id), school, family, { regions: own });
     recipes.set(id, withEdits(recipe, plan.layers.edits[id]));
   }
   return withinHours(plan, regions, recipes);
+}
+
+/** What a thing is made to look like: chosen, or what it is made of asks for. */
+export function effectOf({ layers, things }: Pick<Plan, 'layers' | 'things'>, thingId: string): string {
+  return layers.effects[thingId] ?? proposeEffect(things.find(({ id }) => id === thingId)?.material ?? null);
 }
 
 /** The form of each thing: chosen, or proposed from what it is made of and where its largest region lies. */

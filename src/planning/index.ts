@@ -1,7 +1,7 @@
 /** planning: from a stored plan and its tray to what core computes with, and back; pure, used by the desk and by the demo. */
 export { type StoredPencil, asTrayPencil } from './as-tray-pencil.ts';
 export { benchPlanFrom, openSteps } from './bench-plan.ts';
-export { deriveForms, deriveHours, deriveRecipes } from './derive.ts';
+export { deriveForms, deriveHours, deriveRecipes, effectOf } from './derive.ts';
 export { type Hours, withinHours } from './hours.ts';
 export { regionsOfThings } from './things-regions.ts';
 export { type KeyedGround, groundFinder, groundsOf } from './grounds.ts';

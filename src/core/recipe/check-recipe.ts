@@ -1,6 +1,7 @@
 import { type Ground, type PencilOptics, layPasses } from '../laydown/index.ts';
 import { type RegionContext } from './effects/index.ts';
 import { type Layer, POINT_MM, type Recipe } from './layer.ts';
+import { shareInZone } from './zone.ts';
 
 /** Something about a recipe that deserves a look, with what to do about it. */
 export interface Finding {
@@ -26,11 +27,25 @@ export function checkRecipe(
   optics: ReadonlyMap<string, PencilOptics>,
   ground: Ground,
 ): Finding[] {
-  return [
-    fullTooth(recipe.layers, optics, ground),
-    valueStep(recipe.layers, optics, ground),
-    narrow(recipe, context),
-  ].filter((finding) => finding !== null);
+  const laid = TONES.map((tone) => laidAt(recipe, tone, optics, ground));
+  return [fullTooth(laid), valueStep(laid), narrow(recipe, context)].filter((finding) => finding !== null);
+}
+
+/** Tones at which a recipe is looked at. */
+const TONES = Array.from({ length: 21 }, (_, k) => k / 20);
+
+/** What lies at a tone: its L*, and the tooth that the last layer there still found. */
+function laidAt(
+  { layers, halfWidthMm }: Recipe,
+  tone: number,
+  optics: ReadonlyMap<string, PencilOptics>,
+  ground: Ground,
+): { value: number; toothBeforeLast: number } {
+  const there = layers.filter(({ zone }) => shareInZone(zone, tone, halfWidthMm) > 0.5);
+  return {
+    value: layPasses(ground, passesOf(there, optics)).lab[0],
+    toothBeforeLast: layPasses(ground, passesOf(there.slice(0, -1), optics)).toothLeft,
+  };
 }
 
 function passesOf(layers: readonly Layer[], optics: ReadonlyMap<string, PencilOptics>) {
@@ -41,47 +56,24 @@ function passesOf(layers: readonly Layer[], optics: ReadonlyMap<string, PencilOp
   });
 }
 
-/** Where all zones overlap (the deepest shadow) every layer but the last must still find tooth. */
-function fullTooth(
-  layers: readonly Layer[],
-  optics: ReadonlyMap<string, PencilOptics>,
-  ground: Ground,
-): Finding | null {
-  const inShadow = layers.filter((layer) => layer.zone.from <= 0.05);
-  const before = layPasses(ground, passesOf(inShadow.slice(0, -1), optics));
-  if (before.toothLeft >= TOOTH_NEEDED) return null;
-  const left = Math.round(100 * before.toothLeft);
+/** Wherever layers meet, every one but the last must still find tooth. */
+function fullTooth(laid: readonly { toothBeforeLast: number }[]): Finding | null {
+  const least = Math.min(...laid.map(({ toothBeforeLast }) => toothBeforeLast));
+  if (least >= TOOTH_NEEDED) return null;
   return {
     kind: 'full tooth',
-    sentence: `In the shadow the paper is nearly full before the last layer: ${left}% of its tooth is left.`,
+    sentence: `Where most layers meet the paper is nearly full before the last one: ${Math.round(100 * least)}% of its tooth is left.`,
     remedy: 'Lay the earlier layers more lightly.',
   };
 }
 
-function valueStep(
-  layers: readonly Layer[],
-  optics: ReadonlyMap<string, PencilOptics>,
-  ground: Ground,
-): Finding | null {
-  const shadow = layPasses(
-    ground,
-    passesOf(
-      layers.filter((layer) => layer.zone.from <= 0.05),
-      optics,
-    ),
-  );
-  const light = layPasses(
-    ground,
-    passesOf(
-      layers.filter((layer) => layer.zone.to >= 0.85),
-      optics,
-    ),
-  );
-  const step = light.lab[0] - shadow.lab[0];
+function valueStep(laid: readonly { value: number }[]): Finding | null {
+  const values = laid.map(({ value }) => value);
+  const step = Math.max(...values) - Math.min(...values);
   if (step >= VALUE_STEP) return null;
   return {
     kind: 'no value step',
-    sentence: `Shadow and light differ by only ${Math.max(0, step).toFixed(0)} L*, so the form will look flat.`,
+    sentence: `Its darkest and its lightest differ by only ${step.toFixed(0)} L*, so the form will look flat.`,
     remedy: 'Choose a darker dark or a paler light.',
   };
 }

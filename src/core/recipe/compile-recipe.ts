@@ -4,7 +4,7 @@ import { type Layer, type Recipe } from './layer.ts';
 import { schoolById } from './schools/index.ts';
 
 /**
- * Compiles an effect, in the order of a school, to the layers of one thing.
+ * Compiles an effect to the layers of one thing, in the order of a school or in its own.
  * @param effectId id of an effect
  * @param schoolId id of a school
  * @param family one to five pencils from dark to light, with or without blender, depth, accent and neutral
@@ -13,8 +13,8 @@ import { schoolById } from './schools/index.ts';
  */
 export function compileRecipe(effectId: string, schoolId: string, family: Family, context: RegionContext): Recipe {
   if (context.regions.length === 0) throw new RangeError('A recipe needs at least one region to be fitted to.');
-  const layers = effectById(effectId).layers(schoolById(schoolId), family, context);
-  return { effect: effectId, school: schoolId, layers, halfWidthMm: Math.max(0.5, usualWidth(context) / 2) };
+  const { layers, notes } = effectById(effectId).lay(schoolById(schoolId), family, context);
+  return { effect: effectId, school: schoolId, layers, notes, halfWidthMm: Math.max(0.5, usualWidth(context) / 2) };
 }
 
 /** The layers that a region of this width has room for, in order. */

@@ -13,7 +13,7 @@ export {
   STROKES,
 } from './layer.ts';
 export { type School, SCHOOLS, schoolById } from './schools/index.ts';
-export { type Effect, type RegionContext, EFFECTS, effectById, usualWidth } from './effects/index.ts';
+export { type Effect, type RegionContext, EFFECTS, effectById, proposeEffect, usualWidth } from './effects/index.ts';
 export { compileRecipe, layersFor } from './compile-recipe.ts';
 export { type Finding, checkRecipe } from './check-recipe.ts';
 export { type LayerEdit, withEdits } from './edits.ts';

@@ -2,7 +2,7 @@ import { type Pressure } from '../laydown/index.ts';
 import { EXTRAS } from './family.ts';
 
 /** How the pencil moves. */
-export const STROKES = ['small circles', 'one direction', 'hatching', 'following the contour'] as const;
+export const STROKES = ['small circles', 'one direction', 'hatching', 'following the contour', 'flicks'] as const;
 export type Stroke = (typeof STROKES)[number];
 
 /** The state of the point. */
@@ -20,6 +20,8 @@ export interface Zone {
   to: number;
   /** How far each edge fades, mm; an edge at 0 or 1 does not fade. */
   softnessMm: number;
+  /** Whether the edge towards the highlight is hard all the same, so that nothing enters what lies beyond. */
+  hardTo?: boolean;
 }
 
 /** Who a pencil is in its family: its own from dark to light, and what may stand beside them. */
@@ -49,6 +51,8 @@ export interface Recipe {
   effect: string;
   school: string;
   layers: readonly Layer[];
+  /** What was left out or done otherwise for want of room or pencils, in sentences. */
+  notes: readonly string[];
   /** Half the usual usable width of the thing's regions, mm: what a zone's softness is measured against. */
   halfWidthMm: number;
 }

@@ -46,10 +46,13 @@ describe('what is derived from a plan', () => {
     const layers = {
       school: 'base-coat-first',
       schools: { 'thing-bell': 'dark-first' },
+      effects: { 'thing-bell': 'satin-metal' },
       edits: { 'thing-bell': { shadow: { passes: 4 } } },
     };
     const recipes = deriveRecipes({ ...plan, layers }, regions, () => true);
     expect(recipes.get('thing-sky')!.school).to.equal('base-coat-first');
+    expect(recipes.get('thing-sky')!.effect).to.equal('blend');
+    expect(recipes.get('thing-bell')!.effect).to.equal('satin-metal');
     expect(recipes.get('thing-bell')!.school).to.equal('dark-first');
     expect(recipes.get('thing-bell')!.layers[0].passes).to.equal(4);
   });

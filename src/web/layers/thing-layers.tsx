@@ -3,7 +3,17 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Thing } from '../../contracts/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
-import { type Finding, type Layer, type LayerEdit, type Recipe, SCHOOLS, schoolById } from '../../core/recipe/index.ts';
+import {
+  type Finding,
+  type Layer,
+  type LayerEdit,
+  type Recipe,
+  EFFECTS,
+  SCHOOLS,
+  effectById,
+  proposeEffect,
+  schoolById,
+} from '../../core/recipe/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import {
@@ -38,6 +48,14 @@ export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe })
     const edits = { ...layers.edits, [thing.id]: { ...ofThing, [layer.id]: { ...ofThing[layer.id], ...own } } };
     void change(`${thing.name}: ${label}`, { layers: { ...layers, edits } });
   };
+  const effect = effectById(recipe.effect);
+  const setEffect = (id: string) => {
+    const { [thing.id]: _before, ...others } = layers.effects;
+    const { [thing.id]: _edits, ...edits } = layers.edits;
+    const effects = id === 'material' ? others : { ...others, [thing.id]: id };
+    const label = id === 'material' ? 'as its material asks' : effectById(id).name;
+    void change(`${thing.name}: ${label}`, { layers: { ...layers, effects, edits } });
+  };
   const setSchool = (id: string) => {
     const { [thing.id]: _before, ...others } = layers.schools;
     const { [thing.id]: _edits, ...edits } = layers.edits;
@@ -53,14 +71,31 @@ export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe })
       <div className="grid gap-2">
         <Findings of={urgent} />
         <Pick
-          label={`School of ${thing.name}`}
-          value={layers.schools[thing.id] ?? 'sheet'}
+          label={`Effect of ${thing.name}`}
+          value={layers.effects[thing.id] ?? 'material'}
           options={[
-            { value: 'sheet', label: `as the sheet: ${schoolById(layers.school).name}` },
-            ...SCHOOLS.map(({ id, name, costs }) => ({ value: id, label: name, says: costs })),
+            { value: 'material', label: `as it is made of: ${effectById(proposeEffect(thing.material)).name}` },
+            ...EFFECTS.map(({ id, name, says }) => ({ value: id, label: name, says })),
           ]}
-          onChange={setSchool}
+          onChange={setEffect}
         />
+        {!effect.bySchool && <p className="text-[0.95rem] text-soft">{effect.says} It has an order of its own.</p>}
+        {recipe.notes.map((note) => (
+          <p key={note} className="text-[0.95rem] text-soft">
+            {note}
+          </p>
+        ))}
+        {effect.bySchool && (
+          <Pick
+            label={`School of ${thing.name}`}
+            value={layers.schools[thing.id] ?? 'sheet'}
+            options={[
+              { value: 'sheet', label: `as the sheet: ${schoolById(layers.school).name}` },
+              ...SCHOOLS.map(({ id, name, costs }) => ({ value: id, label: name, says: costs })),
+            ]}
+            onChange={setSchool}
+          />
+        )}
         <figure>
           <figcaption className="mb-1 flex justify-between text-sm text-soft">
             <span>shadow</span>

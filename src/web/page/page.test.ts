@@ -43,9 +43,14 @@ describe('taking a thing apart', () => {
     ],
     families: { 'thing-a': pencils, 'thing-b': pencils },
     forms: { 'thing-a': 'flat' },
+    glows: [
+      { thingId: 'thing-a', at: null, reachMm: 20, strength: 0.5 },
+      { thingId: null, at: { x: 5, y: 5 }, reachMm: 20, strength: 0.5 },
+    ],
     layers: {
       school: 'base-coat-first',
       schools: { 'thing-a': 'dark-first' },
+      effects: { 'thing-a': 'snow' },
       edits: { 'thing-a': { base: { passes: 2 } } },
     },
   };
@@ -55,7 +60,8 @@ describe('taking a thing apart', () => {
     expect(left.things.map((thing) => thing.name)).to.deep.equal(['Wall']);
     expect(left.families).to.deep.equal({ 'thing-b': pencils });
     expect(left.forms).to.deep.equal({});
-    expect(left.layers).to.deep.equal({ school: 'base-coat-first', schools: {}, edits: {} });
+    expect(left.layers).to.deep.equal({ school: 'base-coat-first', schools: {}, effects: {}, edits: {} });
+    expect(left.glows).to.deep.equal([plan.glows[1]]);
   });
 
   it('changes nothing when the thing is not there', () => {
@@ -81,6 +87,11 @@ describe('another real size', () => {
       ],
     },
   };
+
+  it('leaves a glow at the place on the page where it was put', () => {
+    const glow = { thingId: null, at: { x: 50, y: 75 }, reachMm: 20, strength: 0.5 };
+    expect(resized({ ...plan, glows: [glow] }, 200, 300).glows).to.deep.equal([{ ...glow, at: { x: 100, y: 150 } }]);
+  });
 
   it('leaves every mend at the place on the page where it was made', () => {
     const { page, finding } = resized(plan, 200, 300);

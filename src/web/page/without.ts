@@ -8,6 +8,12 @@ export function without(plan: Plan, thingId: string): PlanChange {
     things: plan.things.filter((thing) => thing.id !== thingId),
     families: drop(plan.families),
     forms: drop(plan.forms),
-    layers: { ...plan.layers, schools: drop(plan.layers.schools), edits: drop(plan.layers.edits) },
+    glows: plan.glows.filter((glow) => glow.thingId !== thingId),
+    layers: {
+      ...plan.layers,
+      schools: drop(plan.layers.schools),
+      effects: drop(plan.layers.effects),
+      edits: drop(plan.layers.edits),
+    },
   };
 }

@@ -17,6 +17,7 @@ const STROKE_PATHS: Record<Stroke, string> = {
   'small circles': 'M8 15a5 5 0 1 1 6 4a5 5 0 1 1 7-5a5 5 0 1 1 5 5a5 5 0 1 1 7-5',
   'one direction': 'M6 21 16 6M13 21 23 6M20 21 30 6M27 21 37 6',
   hatching: 'M6 20 18 7M12 20 24 7M18 20 30 7M24 20 36 7M8 7l28 13',
+  flicks: 'M6 21Q9 11 15 7M15 22Q18 12 24 8M24 21Q27 11 33 7M32 22Q34 14 39 10',
   'following the contour': 'M6 20C8 8 34 8 38 20M11 21c3-7 19-7 22 0M16 22c2-4 10-4 12 0',
 };
 

@@ -1,0 +1,68 @@
+import { type Effect } from './effect.ts';
+import { type Plain, fitted, usualWidth } from './fit.ts';
+import { onePencil } from './metal-from-one-pencil.ts';
+
+/** Shapes narrower than this, mm, have no room for a ladder of pencils with hard edges. */
+const LADDER_MM = 2;
+
+/** Gold, copper, bronze, silver and tin: a ladder of pencils with hard edges, black next to white. */
+export const polishedMetal: Effect = {
+  id: 'polished-metal',
+  name: 'polished metal',
+  says: 'Dark, mid and light close together with hard edges; a dark streak beside a white that stays paper.',
+  suits: ['gold', 'copper', 'silver'],
+  bySchool: false,
+  lay(_school, family, context) {
+    const { pencils, depth } = family;
+    if (usualWidth(context) < LADDER_MM || pencils.length === 1) {
+      const why =
+        pencils.length === 1
+          ? 'The family has one pencil, so the metal is laid from that one.'
+          : `Under ${LADDER_MM} mm there is no room for a ladder: the metal is laid from the darkest pencil alone.`;
+      return { layers: fitted(onePencil(pencils[0]), context), notes: [why] };
+    }
+    const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
+    const between = pencils.slice(1, -1);
+    const ladder: Plain[] = between.map((pencil, k) => ({
+      ...{ id: k === 0 ? 'middle' : `middle-${k + 1}`, role: 'mid', pencil, pressure: 'medium', passes: 2 },
+      ...{
+        from: 0.16 + (0.32 * k) / between.length,
+        to: 0.22 + (0.32 * (k + 1)) / between.length,
+        bands: 1,
+        edge: 'hard',
+      },
+      purpose:
+        k === 0
+          ? 'The metal’s own colour, close against the dark.'
+          : 'The next rung of the ladder, close against the last.',
+    }));
+    const plain: Plain[] = [
+      {
+        ...{ id: 'shadow', role: 'dark', pencil: dark, pressure: 'medium', passes: 2 },
+        ...{ from: 0, to: 0.2, bands: 1, edge: 'hard' },
+        purpose: 'The dark of the ladder, with a hard edge.',
+      },
+      ...ladder,
+      {
+        ...{ id: 'light', role: 'light', pencil: light, pressure: 'medium', passes: 2 },
+        ...{ from: 0.46, to: 0.74, bands: 1, edge: 'hard' },
+        purpose: 'The light of the metal, up to the streak; what lies beyond stays paper.',
+      },
+      {
+        ...{ id: 'deepen', role: 'dark', pencil: dark, pressure: 'firm', passes: 1 },
+        ...{ from: 0, to: 0.1, bands: 2, edge: 'hard' },
+        purpose: 'The darkest accents, put back last.',
+      },
+      {
+        ...{ id: 'streak', role: 'dark', pencil: dark, pressure: 'firm', passes: 2 },
+        ...{ from: 0.74, to: 0.84, bands: 3, edge: 'hard', stroke: 'following the contour' },
+        purpose: 'A dark streak that follows the turning of the form: black next to white.',
+      },
+    ];
+    const notes =
+      between.length === 0
+        ? ['The family has two pencils: the ladder goes from dark to light without a rung between.']
+        : [];
+    return { layers: fitted(plain, context), notes };
+  },
+};

@@ -1,0 +1,34 @@
+import { type Effect } from './effect.ts';
+import { type Plain, fitted } from './fit.ts';
+
+/** Snow and other whites: the paper is the white, and only the shadows are laid, in colour before grey. */
+export const snow: Effect = {
+  id: 'snow',
+  name: 'snow and white',
+  says: 'The paper is the white: only shadows are laid, in the colours of sky and neighbours, grey last if at all.',
+  suits: ['snow'],
+  bySchool: false,
+  lay(_school, { pencils, neutral }, context) {
+    const [dark, light] = [pencils[0], pencils.at(-1)!];
+    const plain: Plain[] = [
+      {
+        ...{ id: 'base', role: 'light', pencil: light, pressure: 'whisper', passes: 1, from: 0, to: 0.5, bands: 1 },
+        purpose: 'Sky in the shadow, first and whispered.',
+      },
+      {
+        ...{ id: 'shadow', role: 'dark', pencil: dark, pressure: 'light', passes: 1, from: 0, to: 0.24, bands: 1 },
+        purpose: 'Deeper where the white turns away.',
+      },
+      ...(neutral
+        ? [
+            {
+              ...{ id: 'neutral', role: 'neutral' as const, pencil: neutral, pressure: 'whisper' as const, passes: 1 },
+              ...{ from: 0, to: 0.3, bands: 2 as const },
+              purpose: 'A whisper of grey over the colour, only to calm it.',
+            },
+          ]
+        : []),
+    ];
+    return { layers: fitted(plain, context), notes: [] };
+  },
+};
