@@ -45,7 +45,7 @@ export function startSearch(problem: Problem, random: () => number): Search {
   let top = first;
   let since = 0;
   let rounds = 0;
-  const any = (of: readonly number[]) => of[Math.floor(random() * of.length)];
+  const oneOf = (of: readonly number[]) => of[Math.floor(random() * of.length)];
   return {
     best,
     goOn(more) {
@@ -82,10 +82,10 @@ export function startSearch(problem: Problem, random: () => number): Search {
 
   /** One thing takes another option: any, that in the colour of a like thing, or that in the colour of any thing. */
   function another(kind: number, heat: number): number {
-    const i = any(open);
+    const i = oneOf(open);
     const model =
       kind > 1 - LIKENESS && likes[i].length > 0
-        ? any(likes[i])
+        ? oneOf(likes[i])
         : kind > 1 - LIKENESS - BORROWS
           ? Math.floor(random() * n)
           : -1;
@@ -101,7 +101,7 @@ export function startSearch(problem: Problem, random: () => number): Search {
 
   /** Two things exchange their colours: what each voice has of the page hardly changes. */
   function exchange(heat: number): number {
-    const [i, j] = [any(open), any(open)];
+    const [i, j] = [oneOf(open), oneOf(open)];
     const [was, other] = [now.chosen[i], now.chosen[j]];
     const [toI, toJ] = [inColour(i, j, other), inColour(j, i, was)];
     if (i !== j && toI >= 0 && toJ >= 0 && (toI !== was || toJ !== other)) {
@@ -117,10 +117,10 @@ export function startSearch(problem: Problem, random: () => number): Search {
 
   /** A pencil in use is put away: each thing that has it takes what is best without, one after the other. */
   function putAway(heat: number): number {
-    const i = any(open);
+    const i = oneOf(open);
     const { pencils } = problem.options[i][now.chosen[i]];
     if (pencils.length === 0) return 1;
-    const gone = any(pencils);
+    const gone = oneOf(pencils);
     const [before, chosen] = [now.value, now.chosen.slice()];
     let weighed = 1;
     for (const thing of open) {

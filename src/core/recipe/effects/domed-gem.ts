@@ -14,22 +14,22 @@ export const domedGem: Effect = {
     const plain: Plain[] = [
       {
         ...{ id: 'base', role: 'light', pencil: light, pressure: 'light', passes: 1 },
-        ...{ from: 0, to: 0.9, bands: 1, edge: 'hard' },
+        ...{ from: 0, to: 0.93, bands: 1, edge: 'hard' },
         purpose: 'The glow of the stone, over all but the highlight, which no layer enters.',
       },
       ...[...between].reverse().map((pencil, k): Plain => ({
         ...{ id: k === 0 ? 'middle' : `middle-${k + 1}`, role: 'mid', pencil, pressure: 'medium', passes: 1 },
-        ...{ from: 0.22 + (0.26 * k) / between.length, to: 0.9, bands: 2, hardTo: true },
+        ...{ from: 0.22 + (0.26 * k) / between.length, to: 0.93, bands: 2, hardTo: true },
         purpose: 'Deeper towards the highlight.',
       })),
       {
         ...{ id: 'shadow', role: 'dark', pencil: dark, pressure: 'medium', passes: 2 },
-        ...{ from: 0.6, to: 0.9, bands: 1, hardTo: true },
+        ...{ from: 0.6, to: 0.93, bands: 1, hardTo: true },
         purpose: 'Darkest right beside the highlight.',
       },
       {
         ...{ id: 'deepen', role: 'dark', pencil: dark, pressure: 'firm', passes: 1 },
-        ...{ from: 0.76, to: 0.9, bands: 3, edge: 'hard' },
+        ...{ from: 0.8, to: 0.93, bands: 3, edge: 'hard' },
         purpose: 'Sets the hard edge of the highlight.',
       },
     ];

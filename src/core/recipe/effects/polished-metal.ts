@@ -26,8 +26,8 @@ export const polishedMetal: Effect = {
     const ladder: Plain[] = between.map((pencil, k) => ({
       ...{ id: k === 0 ? 'middle' : `middle-${k + 1}`, role: 'mid', pencil, pressure: 'medium', passes: 2 },
       ...{
-        from: 0.16 + (0.32 * k) / between.length,
-        to: 0.22 + (0.32 * (k + 1)) / between.length,
+        from: 0.17 + (0.38 * k) / between.length,
+        to: 0.23 + (0.38 * (k + 1)) / between.length,
         bands: 1,
         edge: 'hard',
       },
@@ -45,7 +45,7 @@ export const polishedMetal: Effect = {
       ...ladder,
       {
         ...{ id: 'light', role: 'light', pencil: light, pressure: 'medium', passes: 2 },
-        ...{ from: 0.46, to: 0.74, bands: 1, edge: 'hard' },
+        ...{ from: 0.52, to: 0.84, bands: 1, edge: 'hard' },
         purpose: 'The light of the metal, up to the streak; what lies beyond stays paper.',
       },
       {
@@ -55,7 +55,7 @@ export const polishedMetal: Effect = {
       },
       {
         ...{ id: 'streak', role: 'dark', pencil: dark, pressure: 'firm', passes: 2 },
-        ...{ from: 0.74, to: 0.84, bands: 3, edge: 'hard', stroke: 'following the contour' },
+        ...{ from: 0.84, to: 0.93, bands: 3, edge: 'hard', stroke: 'following the contour' },
         purpose: 'A dark streak that follows the turning of the form: black next to white.',
       },
     ];
