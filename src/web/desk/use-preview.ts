@@ -3,6 +3,7 @@ import { type PreviewRequest, pageWorker } from '../workers/index.ts';
 import { type Step } from '../../core/bench/index.ts';
 import { type FormedThing, type GlowContrast, type Lighting } from '../../core/light/index.ts';
 import { type Recipe } from '../../core/recipe/index.ts';
+import { useAppSelector } from '../app/store.ts';
 import { type Desk, useDesk } from './desk-context.ts';
 
 interface Pixels {
@@ -13,6 +14,16 @@ interface Pixels {
 
 /** Longest side of a preview, pixels: fine enough for the desk, quick enough to scrub. */
 const PREVIEW_SIDE = 1300;
+
+/** Pixels of a preview may be this large on the screen, CSS pixels, before it is worth painting it finer. */
+const COARSE_LOOK = 1.6;
+
+/** Whether the sheet is looked at so closely that a preview should be painted at its full resolution. */
+export function useIsClose(): boolean {
+  const desk = useDesk();
+  const view = useAppSelector((state) => state.atTheDesk.views[desk.sheet.id]);
+  return view ? view.k * stepFor(desk) > COARSE_LOOK : false;
+}
 
 /** How many of the working picture's pixels a preview steps over. */
 function stepFor({ picture }: Desk): number {

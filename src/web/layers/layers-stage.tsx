@@ -12,7 +12,7 @@ import { SheetView } from '../desk/sheet-view.tsx';
 import { ThingList } from '../desk/thing-list.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePickThing } from '../desk/use-pick-thing.ts';
-import { usePreview } from '../desk/use-preview.ts';
+import { useIsClose, usePreview } from '../desk/use-preview.ts';
 import { Notice, Pick, Section } from '../parts/index.ts';
 import { ThingLayers } from './thing-layers.tsx';
 
@@ -32,7 +32,7 @@ export function LayersStage() {
     () => (shown >= most ? {} : Object.fromEntries([...recipes.keys()].map((id) => [id, shown]))),
     [shown, most, recipes],
   );
-  const preview = usePreview(upTo);
+  const preview = usePreview(upTo, useIsClose());
   const pick = usePickThing();
   const recipe = thingId ? recipes.get(thingId) : undefined;
   const thing = things.find((each) => each.id === thingId);

@@ -74,7 +74,7 @@ export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe })
           label={`Effect of ${thing.name}`}
           value={layers.effects[thing.id] ?? 'material'}
           options={[
-            { value: 'material', label: `as it is made of: ${effectById(proposeEffect(thing.material)).name}` },
+            { value: 'material', label: `as its material asks: ${effectById(proposeEffect(thing.material)).name}` },
             ...EFFECTS.map(({ id, name, says }) => ({ value: id, label: name, says })),
           ]}
           onChange={setEffect}

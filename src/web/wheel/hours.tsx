@@ -35,8 +35,8 @@ export function HoursSection() {
         </>
       }
     >
-      <div className="flex items-center gap-2">
-        <label className="flex flex-1 items-center gap-2 text-[0.95rem]">
+      <div className="flex flex-wrap items-center gap-x-6">
+        <label className="flex items-center gap-2 text-[0.95rem]">
           Evenings
           <input
             type="number"
@@ -64,7 +64,7 @@ export function HoursSection() {
           onChange={(on) =>
             void change(on ? 'a gentle hand' : 'a usual hand', { hours: { ...plan.hours, gentle: on } })
           }
-          className="group flex min-h-10 items-center gap-2 text-[0.95rem]"
+          className="group flex min-h-10 items-center gap-2 text-[0.95rem] whitespace-nowrap"
         >
           <span className="flex h-6 w-10 items-center border border-edge bg-leaf px-0.5">
             <span className="h-4 w-4 border border-edge group-data-checked:translate-x-4.5 group-data-checked:bg-strong" />
