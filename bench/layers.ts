@@ -33,12 +33,6 @@ export async function benchLayers(): Promise<void> {
     ],
     ['preview, every pixel', () => renderPreview(source), 'pixels a second', tone.length],
     [
-      'preview, every second pixel',
-      () => renderPreview(source, { left: 0, top: 0, width: page.width, height: page.height, step: 2 }),
-      'pixels a second',
-      tone.length / 4,
-    ],
-    [
       'laydown strip 124 x 48',
       () => laydownStrip(optics.get(colours[1])!, whiteBook, { width: 124, height: 48 }),
       'strips a second',

@@ -1,8 +1,7 @@
 import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
-import { SheetState } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
-import { goTo, nameFromKey, openFerrySteps, settle, takePalette } from './stages.ts';
+import { goTo, nameFromKey, openFerrySteps, savedSheet, settle, takePalette } from './stages.ts';
 
 describe('light and effects', () => {
   let desk: TestDesk;
@@ -20,11 +19,7 @@ describe('light and effects', () => {
     await desk?.close();
   });
 
-  async function saved(): Promise<SheetState['plan']> {
-    await page.waitForTimeout(200);
-    await page.getByRole('status').getByText('Saved').waitFor();
-    return SheetState.parse(await (await fetch(`${desk.url}/api/sheets/ferry-steps`)).json()).plan;
-  }
+  const saved = async () => (await savedSheet(page, desk.url, 'ferry-steps')).plan;
   const undo = () => page.getByRole('button', { name: /^Undo/ }).click();
   const choose = (thing: string) =>
     page.getByRole('list', { name: 'Forms of things' }).getByText(thing, { exact: true }).click();
@@ -68,7 +63,7 @@ describe('light and effects', () => {
     const forms = page.getByRole('radiogroup', { name: 'Form of Brass bell' });
     expect(await forms.getByRole('radio').count()).to.equal(13);
     await forms.getByRole('radio', { name: 'cone' }).click();
-    await page.getByText('chosen', { exact: true }).waitFor();
+    await page.getByText('form chosen', { exact: true }).waitFor();
     const { forms: stored, things } = await saved();
     expect(stored[things.find(({ name }) => name === 'Brass bell')!.id]).to.equal('cone');
     await forms.getByRole('radio', { name: 'cone' }).press('ArrowRight');
@@ -137,5 +132,38 @@ describe('light and effects', () => {
     await handle.focus();
     for (let k = 0; k < 12; k++) await page.keyboard.press('Shift+ArrowUp');
     expect((await saved()).glows[0].at!.y).to.equal(0);
+  });
+
+  it('is set with keys alone: the main light, a thing, its form, and whether it glows', async () => {
+    /** Goes on from control to control until one has this name. */
+    const tabTo = async (name: RegExp) => {
+      for (let k = 0; k < 260; k++) {
+        await page.keyboard.press('Tab');
+        const own = await page.evaluate(() => {
+          const element = document.activeElement!;
+          return (element.getAttribute('aria-label') ?? element.textContent ?? '').trim();
+        });
+        if (name.test(own)) return;
+      }
+      throw new Error(`No control is called ${name}.`);
+    };
+    await page.getByTestId('sheet').focus();
+    await tabTo(/^Soft, all round|^From/);
+    await page.keyboard.press('ArrowRight');
+    expect((await saved()).light.kind).to.equal('direction');
+    await tabTo(/^Place of the light/);
+    await page.keyboard.press('ArrowUp');
+    expect((await saved()).light).to.include({ heightDegrees: 50 });
+    await tabTo(/^Gulls/);
+    await page.keyboard.press('Enter');
+    await page.getByTestId('sheet').focus();
+    await tabTo(/^Let Gulls glow/);
+    await page.keyboard.press('Enter');
+    const { glows, things } = await saved();
+    expect(glows.at(-1)!.thingId).to.equal(things.find(({ name }) => name === 'Gulls')!.id);
+    expect(await page.evaluate(() => document.activeElement!.getAttribute('aria-label'))).to.equal('Reach of Gulls');
+    await tabTo(/^(raised|flat|ball|tube|cone|leaf|ring|cloth|hollow|faceted|cut dome|paler)/);
+    await page.keyboard.press('ArrowRight');
+    await page.getByText('form chosen', { exact: true }).waitFor();
   });
 });

@@ -1,4 +1,5 @@
 import { type Page } from 'playwright-core';
+import { SheetState } from '../src/contracts/index.ts';
 
 /** Moves that journeys and screenshots share, each as a person would make it. */
 
@@ -69,4 +70,11 @@ export async function untilBare(page: Page): Promise<void> {
     await page.waitForTimeout(300);
   }
   throw new Error('The sheet is still coloured.');
+}
+
+/** A sheet as the server has it, once the desk says that all is saved. */
+export async function savedSheet(page: Page, deskUrl: string, sheetId: string): Promise<SheetState> {
+  await page.waitForTimeout(200);
+  await page.getByRole('status').getByText('Saved').waitFor();
+  return SheetState.parse(await (await fetch(`${deskUrl}/api/sheets/${sheetId}`)).json());
 }

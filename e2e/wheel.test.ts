@@ -7,7 +7,7 @@ import { type SavedPalette, SheetState } from '../src/contracts/index.ts';
 import { turnBetween } from '../src/core/colour/index.ts';
 import { pencilsOf } from '../src/core/recipe/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
-import { colouredShare, goTo, nameFromKey, openFerrySteps, takePalette, untilColoured } from './stages.ts';
+import { colouredShare, goTo, nameFromKey, openFerrySteps, savedSheet, takePalette, untilColoured } from './stages.ts';
 
 const GREENS_AND_BROWNS = ['#5e6d2f', '#7a5a3a', '#4a5a34', '#8a7a4a'];
 
@@ -30,11 +30,7 @@ describe('the wheel', () => {
   async function sheet(): Promise<SheetState> {
     return SheetState.parse(await (await fetch(`${desk.url}/api/sheets/ferry-steps`)).json());
   }
-  async function saved(): Promise<SheetState> {
-    await page.waitForTimeout(200);
-    await page.getByRole('status').getByText('Saved').waitFor();
-    return sheet();
-  }
+  const saved = () => savedSheet(page, desk.url, 'ferry-steps');
   async function choose(label: string, option: string | RegExp): Promise<void> {
     await page.getByRole('button', { name: new RegExp(`^${label}: `) }).click();
     await page.getByRole('option', { name: option }).first().click();

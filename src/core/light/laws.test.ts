@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { type MainLight, FORMS, formById, shadeOf } from './index.ts';
+import { type Region, distanceTo } from '../lineart/index.ts';
+import { type MainLight, FORMS, formById, pageFields, shadeOf } from './index.ts';
 
 const share = fc.double({ min: 0, max: 1, noNaN: true });
 const side = fc.double({ min: -1, max: 1, noNaN: true });
@@ -128,5 +129,50 @@ describe('backgrounds', () => {
   it('fade the opposite way to each other', () => {
     const [down, up] = [formById('fades-down'), formById('fades-up')];
     fc.assert(fc.property(share, (at) => void expect(down.fades!(at) + up.fades!(at)).to.be.closeTo(1, 1e-9)));
+  });
+});
+
+describe('the light of every page', () => {
+  /** A tiny page of up to five regions strewn over it, no line between them, and all there may be of things and lights. */
+  const strewn = fc
+    .record({
+      width: fc.integer({ min: 1, max: 14 }),
+      height: fc.integer({ min: 1, max: 14 }),
+      pixelsPerMm: fc.constantFrom(0.5, 2, 11),
+    })
+    .chain((size) =>
+      fc.record({
+        size: fc.constant(size),
+        labels: fc.array(fc.nat(5), { minLength: size.width * size.height, maxLength: size.width * size.height }),
+        forms: fc.array(fc.constantFrom(...FORMS), { minLength: 5, maxLength: 5 }),
+        main: light,
+        glow: fc.record({ thing: fc.boolean(), reachMm: fc.double({ min: 0.1, max: 300, noNaN: true }) }),
+      }),
+    );
+
+  it('is there, however small the page and however its regions lie; nothing is lit beside them', () => {
+    fc.assert(
+      fc.property(strewn, ({ size, labels, forms, main, glow }) => {
+        const grown = Uint16Array.from(labels);
+        const lines = grown.map((label) => Number(label === 0));
+        const distance = distanceTo(Uint8Array.from(lines), size.width, size.height);
+        const [right, bottom] = [size.width / size.pixelsPerMm, size.height / size.pixelsPerMm];
+        const regions = [1, 2, 3, 4, 5].map((id) => ({ id, box: { left: 0, top: 0, right, bottom } }) as Region);
+        const things = forms.map(({ id: form }, k) => ({ id: `t${k}`, regionIds: [k + 1], form, material: null }));
+        const source = {
+          thingId: glow.thing ? 't2' : null,
+          at: { x: right, y: bottom },
+          reachMm: glow.reachMm,
+          strength: 1,
+        };
+        const fields = pageFields({ ...size, grown, distance, regions }, things, { main, glows: [source] });
+        for (const field of [fields.tone, fields.glow, fields.shadow]) expect(field).to.have.length(grown.length);
+        grown.forEach((label, i) => {
+          if (label === 0) expect(fields.tone[i] + fields.shadow[i]).to.equal(0);
+          else if (glow.thing && label === 3) expect(fields.tone[i]).to.be.at.least(150);
+        });
+      }),
+      { numRuns: 300 },
+    );
   });
 });

@@ -8,7 +8,8 @@ export { type Mood, type MoodAxis, type Wishes, FREE_MOOD, MOOD_AXES, USUAL_SHAR
 export { type TermId, TERM, TERMS } from './terms.ts';
 export { type Option, type Voice, VOICES } from './options.ts';
 export { type Plot, type Problem, compileProblem } from './problem.ts';
-export { Objective, PARTED } from './objective.ts';
+export { PARTED } from './measures.ts';
+export { Objective } from './objective.ts';
 export { type Answer, type Search, exactly, greedy, startSearch } from './search.ts';
 export { plotsFor } from './plots.ts';
 export { type Proposal, type ProposedPart } from './proposal.ts';

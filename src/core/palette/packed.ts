@@ -1,5 +1,5 @@
 import { type Option } from './options.ts';
-import { type Problem } from './problem.ts';
+import { type Problem, likesOf } from './problem.ts';
 
 /** A problem's options and borders one after the other in arrays, which a search reads several times faster. */
 export interface Packed {
@@ -39,7 +39,7 @@ export interface Packed {
  * @param across how many cells the page has across and down
  */
 export function pack(problem: Problem, local: (thing: number, option: Option) => number, across: number): Packed {
-  const { things, options, borders, alike, share } = problem;
+  const { things, options, borders, share } = problem;
   const every = options.flat();
   const sides = things.map((_, i) =>
     borders.flatMap(({ front, behind, weight }) =>
@@ -50,7 +50,7 @@ export function pack(problem: Problem, local: (thing: number, option: Option) =>
           : [],
     ),
   );
-  const likes = things.map((_, i) => alike.flatMap(([p, q]) => (p === i ? [q] : q === i ? [p] : [])));
+  const likes = likesOf(problem);
   const byArea = (of: (option: Option) => number) =>
     Float64Array.from(options.flatMap((own, i) => own.map((option) => share[i] * of(option))));
   const cellAt = (part: number) => Math.min(across - 1, Math.max(0, Math.floor(across * part)));

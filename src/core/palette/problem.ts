@@ -89,6 +89,11 @@ function leaning(mood: Mood, lean: Partial<Mood>): Mood {
   ) as Mood;
 }
 
+/** For each thing the places of those that it is paired with as alike. */
+export function likesOf({ things, alike }: Pick<Problem, 'things' | 'alike'>): number[][] {
+  return things.map((_, i) => alike.flatMap(([p, q]) => (p === i ? [q] : q === i ? [p] : [])));
+}
+
 function pairsAlike(things: readonly PageThing[]): [number, number][] {
   const last = new Map<string, number>();
   return things.flatMap(({ alike }, i): [number, number][] => {

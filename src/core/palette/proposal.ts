@@ -1,7 +1,8 @@
 import { placeOn } from '../colour/index.ts';
 import { type Lab } from '../colour/index.ts';
 import { type Family } from '../recipe/index.ts';
-import { Objective, PARTED } from './objective.ts';
+import { PARTED } from './measures.ts';
+import { Objective } from './objective.ts';
 import { type PageSummary } from './page.ts';
 import { type Part } from './part.ts';
 import { type Option, type Voice } from './options.ts';

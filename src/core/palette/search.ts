@@ -1,5 +1,5 @@
 import { Objective } from './objective.ts';
-import { type Problem } from './problem.ts';
+import { type Problem, likesOf } from './problem.ts';
 
 /** An answer to a problem: the option of each thing and what it comes to. */
 export interface Answer {
@@ -16,7 +16,7 @@ export interface Search {
 
 /** Heat at which moves begin and end, in the units of the objective for a page of one thing: the more things, the less one counts. */
 const HEAT = { first: 0.6, last: 0.01 };
-/** So many moves let two things exchange their colours, give a thing that of any other one, and that of a like one. */
+/** So many moves let two things exchange their colours, give a thing that of another one, and that of a like one. */
 const EXCHANGES = 0.08;
 const BORROWS = 0.12;
 const LIKENESS = 0.08;
@@ -38,7 +38,7 @@ export function startSearch(problem: Problem, random: () => number): Search {
   const best: Answer = { chosen: now.chosen.slice(), objective: now.value };
   const open = problem.options.flatMap((options, i) => (options.length > 1 ? [i] : []));
   const inColour = optionsByColour(problem);
-  const likes = problem.things.map((_, i) => problem.alike.flatMap(([p, q]) => (p === i ? [q] : q === i ? [p] : [])));
+  const likes = likesOf(problem);
   const cooling = Math.max(4000, MOVES_TO_COOL * n);
   const first = HEAT.first / Math.sqrt(n);
   const last = HEAT.last / Math.sqrt(n);
@@ -80,7 +80,7 @@ export function startSearch(problem: Problem, random: () => number): Search {
     best.chosen.set(now.chosen);
   }
 
-  /** One thing takes another option: any, that in the colour of a like thing, or that in the colour of any thing. */
+  /** One thing takes another option at random, or the one in the colour of a like thing or of some other. */
   function another(kind: number, heat: number): number {
     const i = oneOf(open);
     const model =

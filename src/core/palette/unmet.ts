@@ -1,5 +1,5 @@
 import { type PencilOnPaper } from '../tray/index.ts';
-import { moodTargets } from './objective.ts';
+import { moodTargets } from './measures.ts';
 import { NATURAL_KEPT } from './options.ts';
 import { type Problem } from './problem.ts';
 import { type Wishes } from './wishes.ts';

@@ -70,23 +70,6 @@ describe('the preview', () => {
     expect(last.specks[0]).to.be.below(last.specks[TONE_STEPS - 1]);
   });
 
-  it('is smaller by its step and says no more than it is asked', () => {
-    const cells = 100 * 60;
-    const image = renderPreview(
-      {
-        width: 100,
-        height: 60,
-        pixelsPerMm: 10,
-        labels: new Uint16Array(cells),
-        tone: new Uint8Array(cells),
-        paper,
-        tables: [null],
-      },
-      { left: 10, top: 10, width: 50, height: 20, step: 2 },
-    );
-    expect([image.width, image.height, image.data.length]).to.deep.equal([25, 10, 1000]);
-  });
-
   it('draws a strip that runs from pale to full', () => {
     const { data } = laydownStrip(blue, whiteBook, { width: 120, height: 40 });
     const column = (from: number, to: number) => {

@@ -88,16 +88,18 @@ export function useTonePicture({ main, glows }: Lighting, coarse: boolean): HTML
 export function useGlowContrasts({ main, glows }: Lighting): readonly (GlowContrast | null)[] {
   const desk = useDesk();
   const things = useFormedThings();
-  const [found, setFound] = useState<readonly (GlowContrast | null)[]>([]);
+  const [found, setFound] = useState<{ of: Lighting['glows']; all: readonly (GlowContrast | null)[] } | null>(null);
   const step = stepFor(desk) * COARSER;
   const key = desk.page?.key ?? null;
   useEffect(() => {
     if (key === null || glows.length === 0) return;
     let wanted = true;
-    void pageWorker.glowContrasts(key, things, { main, glows }, step).then((all) => wanted && setFound(all));
+    void pageWorker
+      .glowContrasts(key, things, { main, glows }, step)
+      .then((all) => wanted && setFound({ of: glows, all }));
     return () => void (wanted = false);
   }, [key, things, main, glows, step]);
-  return found;
+  return found?.of === glows ? found.all : [];
 }
 
 /** The page's regions in colours, four bytes each by region id; null until it is there. */

@@ -53,7 +53,7 @@ export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe })
     const { [thing.id]: _before, ...others } = layers.effects;
     const { [thing.id]: _edits, ...edits } = layers.edits;
     const effects = id === 'material' ? others : { ...others, [thing.id]: id };
-    const label = id === 'material' ? 'as its material asks' : effectById(id).name;
+    const label = id === 'material' ? 'the usual effect' : effectById(id).name;
     void change(`${thing.name}: ${label}`, { layers: { ...layers, effects, edits } });
   };
   const setSchool = (id: string) => {
@@ -74,7 +74,10 @@ export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe })
           label={`Effect of ${thing.name}`}
           value={layers.effects[thing.id] ?? 'material'}
           options={[
-            { value: 'material', label: `as its material asks: ${effectById(proposeEffect(thing.material)).name}` },
+            {
+              value: 'material',
+              label: `${thing.material ? `as ${thing.material} asks` : 'as usual'}: ${effectById(proposeEffect(thing.material)).name}`,
+            },
             ...EFFECTS.map(({ id, name, says }) => ({ value: id, label: name, says })),
           ]}
           onChange={setEffect}

@@ -8,11 +8,12 @@ import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePickThing } from '../desk/use-pick-thing.ts';
-import { useTonePicture } from '../desk/use-preview.ts';
+import { useGlowContrasts, useTonePicture } from '../desk/use-preview.ts';
 import { Choice, Notice, Section } from '../parts/index.ts';
-import { FormOfThing, FormsOfThings } from './form-of-thing.tsx';
+
 import { Glows } from './glows.tsx';
 import { LightDial, compassWords } from './light-dial.tsx';
+import { FormsOfThings, ThingInLight } from './thing-in-light.tsx';
 
 const MAIN: Record<MainLight['kind'], { name: string; says: string }> = {
   ambient: {
@@ -51,6 +52,9 @@ export function LightStage() {
   const pick = usePickThing();
   const holdGlow = (k: number, own: Partial<Glow>) =>
     holdGlows({ of: sheet.plan.glows, glows: glows.map((glow, i) => (i === k ? { ...glow, ...own } : glow)) });
+  const contrasts = useGlowContrasts({ main: sheet.plan.light, glows: sheet.plan.glows });
+  // What is said of a glow is of how it stands, not of how it is being changed.
+  const ofGlows = { glows, contrasts: glows === sheet.plan.glows ? contrasts : [], onHold: holdGlow };
   const handles = glows.flatMap(({ at }, k) =>
     at === null
       ? []
@@ -76,7 +80,7 @@ export function LightStage() {
       }
       side={
         <>
-          {chosen && <FormOfThing key={chosen.id} thing={chosen} />}
+          {chosen && page && <ThingInLight key={chosen.id} thing={chosen} {...ofGlows} />}
           <Section title="Main light">
             <Choice
               label="Main light"
@@ -96,7 +100,7 @@ export function LightStage() {
           {page && things.length === 0 && (
             <Notice>No thing is named yet, so every region is taken as raised. Name things at the Sheet.</Notice>
           )}
-          {page && <Glows held={glows} onHold={holdGlow} />}
+          {page && <Glows {...ofGlows} chosen={thingId} />}
           {things.length > 0 && <FormsOfThings />}
         </>
       }

@@ -1,4 +1,4 @@
-import { PARTED } from '../objective.ts';
+import { PARTED } from '../measures.ts';
 import { type Check, codesOf, pencilsOfValue } from './view.ts';
 
 /** L* below which figure and ground are of one value, and how much longer a border must be to matter, as a share of all. */

@@ -1,5 +1,5 @@
 import { placeOn, turn } from '../../colour/index.ts';
-import { PARTED } from '../objective.ts';
+import { PARTED } from '../measures.ts';
 import {
   type Check,
   type SeenBorder,

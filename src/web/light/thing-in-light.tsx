@@ -1,24 +1,51 @@
 import { Radio, RadioGroup } from '@headlessui/react';
 import clsx from 'clsx';
-import { useMemo } from 'react';
+import { Sun } from 'lucide-react';
+import { useMemo, useState } from 'react';
 import type { Thing } from '../../contracts/index.ts';
 import { FORMS, type MainLight, formById, formSketch } from '../../core/light/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useAppSelector } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { ThingList } from '../desk/thing-list.tsx';
-import { PixelCanvas, Section } from '../parts/index.ts';
+import { Button, PixelCanvas, Section } from '../parts/index.ts';
+import { GlowCard } from './glow-card.tsx';
+import { type GlowsProps, USUAL_GLOW } from './glows.tsx';
 
 const SKETCH = 60;
 
-/** The form of one thing, proposed from its shape and what it is made of, and changed by one click. */
-export function FormOfThing({ thing }: { thing: Thing }) {
+/** One thing in the light: whether it glows, and its form, proposed by its shape and material and changed by one click. */
+export function ThingInLight({ thing, glows, contrasts, onHold }: GlowsProps & { thing: Thing }) {
   const { sheet, forms } = useDesk();
   const { light } = sheet.plan;
   const change = usePlanChange(sheet.id, 'light');
+  const [justLit, setJustLit] = useState(false);
   const own = forms.get(thing.id) ?? 'raised';
+  const place = glows.findIndex(({ thingId }) => thingId === thing.id);
   return (
-    <Section title={`Form of ${thing.name}`} aside={sheet.plan.forms[thing.id] ? 'chosen' : 'proposed'}>
+    <Section title={thing.name} aside={`form ${sheet.plan.forms[thing.id] ? 'chosen' : 'proposed'}`}>
+      <div className="mb-2">
+        {place >= 0 ? (
+          <GlowCard
+            glow={glows[place]}
+            place={place}
+            contrast={contrasts[place] ?? null}
+            onHold={(changed) => onHold(place, changed)}
+            takesKeys={justLit}
+          />
+        ) : (
+          <Button
+            onClick={() => {
+              setJustLit(true);
+              void change(`${thing.name} glows`, {
+                glows: [...sheet.plan.glows, { thingId: thing.id, at: null, ...USUAL_GLOW }],
+              });
+            }}
+          >
+            <Sun size={16} aria-hidden /> Let {thing.name} glow
+          </Button>
+        )}
+      </div>
       <FormChoice
         label={`Form of ${thing.name}`}
         light={light}

@@ -1,0 +1,72 @@
+import { type Option } from './options.ts';
+import { type Problem } from './problem.ts';
+import { MISFIT, TERMS, type TermId } from './terms.ts';
+
+/** Neighbours whose bodies differ by this much (CIEDE2000) part clearly. */
+export const PARTED = 16;
+/** L* by which a figure stands clear of its ground. */
+const FIGURE = 15;
+
+/** What each term weighs in the objective. */
+export const WEIGHT = Object.fromEntries(TERMS.map(({ id, weight }) => [id, weight])) as Record<TermId, number>;
+
+/** What each axis of a mood asks of the page: mean L*, mean OKLCH chroma, warm share and spread of L*, all by area. */
+export function moodTargets(mood: Problem['mood']) {
+  const on = (value: number | null, middle: number, reach: number) => (value === null ? null : middle + reach * value);
+  return {
+    light: on(mood.light, 58, 20),
+    chroma: on(mood.clear, 0.075, 0.055),
+    warm: on(mood.warm, 0.5, 0.45),
+    spread: on(mood.contrast, 15, 9),
+  };
+}
+
+/** How far something is from what is wanted, in units of `by`, at most 1.5; 0 where nothing is wanted. */
+export function lack(is: number, want: number | null, by: number): number {
+  return want === null ? 0 : Math.min(1.5, Math.abs(is - want) / by);
+}
+
+/** Terms that a thing has by itself. */
+export function localTerms({ share, things }: Problem, i: number, option: Option): [TermId, number][] {
+  const part = 0.5 * share[i] + 0.5 / things.length;
+  return [
+    ['scheme', part * option.off],
+    ['fit', part * Math.min(1.5, option.miss / MISFIT)],
+    ['blends', part * Math.min(1.5, option.rough / 20)],
+    ['natural', Math.max(part, 0.02) * Math.min(2, option.natural / MISFIT)],
+    ['quiet', share[i] * share[i] * Math.max(0, option.chroma - 0.06) * 12],
+  ];
+}
+
+/** The weighted sum of some terms. */
+export function weighed(terms: readonly [TermId, number][]): number {
+  return terms.reduce((sum, [id, value]) => sum + WEIGHT[id] * value, 0);
+}
+
+/** How far two neighbours run into each other, 0..1. */
+export function mergedAt(away: number): number {
+  const merged = Math.max(0, 1 - away / PARTED);
+  return merged * (0.4 + 0.6 * merged);
+}
+
+/** How far a thing sinks into what lies behind it, 0..1: by value, and by what lies behind being clearer. */
+export function sunk(front: Look, behind: Look): number {
+  const flat = Math.max(0, 1 - Math.abs(front.body[0] - behind.body[0]) / FIGURE);
+  return 0.7 * flat + 0.3 * Math.min(1, Math.max(0, behind.chroma - front.chroma) / 0.08);
+}
+
+type Look = Pick<Option, 'body' | 'chroma'>;
+
+/** What a border costs between any two colours, the front one's row times `colours` plus the one behind. */
+export function pairCosts({ options }: Problem, apart: Float32Array, colours: number): Float32Array {
+  const looks = new Array<Look>(colours);
+  for (const own of options) for (const option of own) looks[option.colour] = option;
+  const cost = new Float32Array(colours * colours);
+  for (let p = 0; p < colours; p++) {
+    for (let q = 0; q < colours; q++) {
+      const at = p * colours + q;
+      cost[at] = WEIGHT.parting * mergedAt(apart[at]) + WEIGHT.ground * sunk(looks[p], looks[q]);
+    }
+  }
+  return cost;
+}

@@ -1,0 +1,115 @@
+import { Trash2 } from 'lucide-react';
+import type { Glow } from '../../contracts/index.ts';
+import { type GlowContrast } from '../../core/light/index.ts';
+import { usePlanChange } from '../api/use-plan.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { Why } from '../parts/index.ts';
+
+/** Tone by which a glow should stand out for it to read, of 100. */
+const ENOUGH = 30;
+
+export interface GlowCardProps {
+  /** The glow as it is while it is being changed, and its place among all. */
+  glow: Glow;
+  place: number;
+  /** How it stands out; null until that is known. */
+  contrast: GlowContrast | null;
+  onHold(own: Partial<Glow>): void;
+  /** Takes the keys as soon as it is there. */
+  takesKeys?: boolean;
+}
+
+/** One glow: how far and how bright it is, how it stands out, and what would raise that. */
+export function GlowCard({ glow, place, contrast, onHold, takesKeys }: GlowCardProps) {
+  const { sheet } = useDesk();
+  const { things, glows } = sheet.plan;
+  const change = usePlanChange(sheet.id, 'light');
+  const nameOf = (id: string | null) => things.find((thing) => thing.id === id)?.name;
+  const words =
+    nameOf(glow.thingId) ??
+    (glow.at ? `point ${glow.at.x.toFixed(0)}, ${glow.at.y.toFixed(0)} mm` : 'a thing that is gone');
+  const keep = (label: string) => void change(label, { glows: glows.map((each, i) => (i === place ? glow : each)) });
+  const faint = contrast !== null && contrast.near - contrast.far < ENOUGH;
+  const percent = Math.round(100 * glow.strength);
+  return (
+    <div className="border border-edge bg-leaf px-3 py-2">
+      <div className="flex items-center gap-2">
+        <span className="min-w-0 flex-1 truncate font-semibold">{words} glows</span>
+        <button
+          type="button"
+          aria-label={`Put out ${words}`}
+          title="Put it out"
+          className="flex h-9 w-9 items-center justify-center hover:bg-card"
+          onClick={() => void change(`put out ${words}`, { glows: glows.filter((_, i) => i !== place) })}
+        >
+          <Trash2 size={16} />
+        </button>
+      </div>
+      <Slider
+        label={`Reach of ${words}`}
+        says="reach"
+        value={glow.reachMm}
+        shown={`${glow.reachMm} mm`}
+        {...{ min: 4, max: 120, step: 1, autoFocus: takesKeys }}
+        onHold={(reachMm) => onHold({ reachMm })}
+        onSet={() => keep(`${words} glows ${glow.reachMm} mm far`)}
+      />
+      <Slider
+        label={`Brightness of ${words}`}
+        says="brightness"
+        value={percent}
+        shown={`${percent}%`}
+        {...{ min: 10, max: 100, step: 5 }}
+        onHold={(value) => onHold({ strength: value / 100 })}
+        onSet={() => keep(`${words} glows at ${percent}%`)}
+      />
+      {contrast && (
+        <p className="mt-1 text-[0.95rem] text-soft">
+          {faint ? 'It hardly stands out' : 'It stands out'}: tone{' '}
+          <span className="font-figure">{contrast.near.toFixed(0)}</span> beside it,{' '}
+          <span className="font-figure">{contrast.far.toFixed(0)}</span> further off.{' '}
+          {faint && contrast.palest !== null && (
+            <>A glow is only as bright as its surroundings are dark: deepen {nameOf(contrast.palest)}. </>
+          )}
+          <Why of={`how ${words} stands out`}>
+            Mean tone in the first and in the last third of its reach, from 0, the deepest shadow, to 100, the
+            highlight. From {ENOUGH} apart on it reads as light.
+          </Why>
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface SliderProps {
+  label: string;
+  says: string;
+  value: number;
+  shown: string;
+  min: number;
+  max: number;
+  step: number;
+  autoFocus?: boolean;
+  onHold(value: number): void;
+  onSet(): void;
+}
+
+/** A value that is shown while it is moved and kept when it is let go. */
+function Slider({ label, says, shown, onHold, onSet, ...range }: SliderProps) {
+  return (
+    <label className="flex items-center gap-2 text-[0.95rem]">
+      <span className="w-20 text-soft">{says}</span>
+      <input
+        type="range"
+        aria-label={label}
+        aria-valuetext={shown}
+        className="h-8 min-w-0 flex-1 accent-neutral-700"
+        {...range}
+        onChange={(event) => onHold(Number(event.target.value))}
+        onPointerUp={onSet}
+        onKeyUp={onSet}
+      />
+      <span className="w-14 text-right font-figure">{shown}</span>
+    </label>
+  );
+}
