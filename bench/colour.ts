@@ -49,12 +49,7 @@ async function speed(): Promise<void> {
       'stacks a second',
       stacks,
     ],
-    [
-      'tone tables of one recipe',
-      () => toneTables(recipe.layers, optics, ground, recipe.halfWidthMm),
-      'recipes a second',
-      1,
-    ],
+    ['tone tables of one recipe', () => toneTables(recipe.layers, optics, ground), 'recipes a second', 1],
     [
       'nearest 5 of 600 pencils, 1,000 targets',
       () => targets.forEach((target) => nearestPencils(target, tray, 'medium', 5)),

@@ -16,10 +16,11 @@ export async function benchLayers(): Promise<void> {
   });
   const page = await ferryPage();
   const soft = { main: { kind: 'ambient' }, glows: [] } as const;
-  const { tone } = pageFields(page, [], soft);
-  const table = toneTables(recipe.layers, optics, ground, recipe.halfWidthMm).at(-1)!;
+  const fields = pageFields(page, [], soft);
+  const { tone } = fields;
+  const table = toneTables(recipe.layers, optics, ground).at(-1)!;
   const tables = [null, ...page.regions.map(() => table)];
-  const source = { ...page, labels: page.grown, tone, paper: rgbOfLab(labOfHex(whiteBook.tint)), tables };
+  const source = { ...page, labels: page.grown, fields, paper: rgbOfLab(labOfHex(whiteBook.tint)), tables };
   const side = { main: { kind: 'direction', azimuthDegrees: 225, heightDegrees: 45 }, glows: [] } as const;
   const lantern = { thingId: null, at: { x: 70, y: 80 }, reachMm: 40, strength: 0.8 };
   const rows: [string, () => unknown, string, number][] = [

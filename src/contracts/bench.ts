@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { PRESSURES } from '../core/laydown/index.ts';
-import { POINTS, STROKES } from '../core/recipe/index.ts';
+import { DIRECTIONS, POINTS, STROKES } from '../core/recipe/index.ts';
 import { Id, Time } from './primitives.ts';
-import { RegionId } from './plan.ts';
+import { RegionId, Zone } from './plan.ts';
 
 const StepId = z.string().regex(/^[A-Za-z0-9_-]+\/[A-Za-z0-9_-]+$/);
 
-export const Step = z.object({
+const OwnStep = z.object({
   id: StepId,
   thingId: Id,
   layerId: z.string(),
@@ -16,19 +16,27 @@ export const Step = z.object({
   passes: z.int().min(1).max(6),
   stroke: z.enum(STROKES),
   point: z.enum(POINTS),
-  zone: z.object({
-    field: z.literal('tone'),
-    from: z.number().min(0).max(1),
-    to: z.number().min(0).max(1),
-    softnessMm: z.number().min(0),
-    hardTo: z.boolean().optional(),
-  }),
-  halfWidthMm: z.number().positive(),
+  direction: z.enum(DIRECTIONS).optional(),
+  tool: z.string().max(40).optional(),
+  dryMinutes: z.number().min(0).max(600).optional(),
+  zone: Zone,
   purpose: z.string(),
   minutes: z.number().min(0),
   value: z.number(),
   after: z.array(StepId),
 });
+
+/** Older steps told the way over which their zone's field runs beside the zone. */
+const OlderStep = z.looseObject({
+  zone: z.looseObject({ overMm: z.undefined().optional() }),
+  halfWidthMm: z.number().positive(),
+});
+
+export const Step = z.preprocess((step) => {
+  const older = OlderStep.safeParse(step);
+  if (!older.success) return step;
+  return { ...older.data, zone: { ...older.data.zone, overMm: older.data.halfWidthMm } };
+}, OwnStep);
 
 /** A pencil as it was when a plan was made. */
 const PencilThen = z.object({ id: Id, code: z.string(), name: z.string(), colour: z.string() });

@@ -5,6 +5,7 @@ export * from './sheet.ts';
 export * from './reference.ts';
 export * from './tray.ts';
 export * from './palette.ts';
+export * from './recipe-card.ts';
 export * from './bench.ts';
 export * from './record.ts';
 export * from './demo.ts';

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { PRESSURES, TOOTH_LEFT } from '../core/laydown/index.ts';
 import { FREE_MOOD, MOST_HANDS, USUAL_SHARES } from '../core/palette/index.ts';
-import { MOST_PENCILS } from '../core/recipe/index.ts';
+import { FIELDS, MOST_SOURCES } from '../core/light/index.ts';
+import { DIRECTIONS, MOST_PENCILS, POINTS, ROLES, STROKES } from '../core/recipe/index.ts';
 import { Hex, Id, Millimetres, Name } from './primitives.ts';
 
 export const RegionId = z.number().int().min(1).max(65_535);
@@ -140,6 +141,8 @@ export const Glow = z
     at: Point.nullable(),
     reachMm: z.number().min(1, 'A glow reaches at least 1 mm.').max(300, 'A glow reaches at most 300 mm.'),
     strength: z.number().min(0.05).max(1),
+    /** A pencil of the colour of its light; null: the colour of what glows. */
+    pencil: Id.nullable().default(null),
   })
   .refine(
     ({ thingId, at }) => thingId !== null || at !== null,
@@ -147,7 +150,80 @@ export const Glow = z
   );
 export type Glow = z.infer<typeof Glow>;
 
-export const LayerEdit = z.object({ pressure: z.enum(PRESSURES).optional(), passes: z.int().min(1).max(6).optional() });
+/** Where still water begins, and where lines that run away from the viewer meet, in mm of the page. */
+export const Horizon = z.object({
+  waterLineMm: z.number().min(0, 'The water line lies on the page.').max(1300).nullable(),
+  /** Whether the water is rippled. */
+  rippled: z.boolean(),
+  vanishing: Point.nullable(),
+});
+export type Horizon = z.infer<typeof Horizon>;
+export const NO_HORIZON: Horizon = { waterLineMm: null, rippled: false, vanishing: null };
+
+const Share = z.number().min(0).max(1);
+const Softness = z.number().min(0, 'An edge fades over 0 mm or more.').max(400);
+
+const Span = z.object({
+  field: z.enum(FIELDS),
+  from: Share,
+  to: Share,
+  softnessMm: Softness,
+  overMm: z.number().positive().max(2000),
+  hardTo: z.boolean().optional(),
+  source: z
+    .int()
+    .min(0)
+    .max(MOST_SOURCES - 1)
+    .optional(),
+});
+export const Zone = Span.extend({ and: Span.optional() });
+
+const LayerId = z.string().min(1).max(40);
+const Passes = z.int().min(1, 'A layer is gone over at least once.').max(6, 'A layer is gone over at most six times.');
+const Purpose = z.string().trim().min(1).max(200);
+const DryMinutes = z.number().min(0).max(600);
+
+/** A layer as it stands in a recipe. */
+export const Layer = z.object({
+  id: LayerId,
+  pencil: Id,
+  role: z.enum(ROLES),
+  pressure: z.enum(PRESSURES),
+  passes: Passes,
+  zone: Zone,
+  stroke: z.enum(STROKES),
+  direction: z.enum(DIRECTIONS).optional(),
+  point: z.enum(POINTS),
+  tool: z.string().max(40).optional(),
+  dryMinutes: DryMinutes.optional(),
+  purpose: Purpose,
+  fromWidthMm: z.number().min(0).max(100),
+});
+
+/** What a person changed in one layer. */
+export const LayerEdit = z
+  .object({
+    ...{ pencil: Id, pressure: z.enum(PRESSURES), passes: Passes },
+    ...{ from: Share, to: Share, softnessMm: Softness, hardTo: z.boolean() },
+    ...{ stroke: z.enum(STROKES), direction: z.enum(DIRECTIONS).nullable(), point: z.enum(POINTS) },
+    ...{ tool: z.string().max(40).nullable(), dryMinutes: DryMinutes, purpose: Purpose },
+  })
+  .partial();
+
+const Edits = z.object({
+  layers: z.record(LayerId, LayerEdit).optional(),
+  without: z.array(LayerId).max(100).readonly().optional(),
+  added: z.array(Layer).max(40, 'A person adds at most 40 layers to a recipe.').readonly().optional(),
+  order: z.array(LayerId).max(100).readonly().optional(),
+});
+const PARTS_OF_EDITS = new Set(Object.keys(Edits.shape));
+
+/** What a person changed in a recipe. Older plans kept the changes of single layers alone. */
+export const RecipeEdits = z.preprocess((edits) => {
+  const older =
+    typeof edits === 'object' && edits !== null && Object.keys(edits).some((key) => !PARTS_OF_EDITS.has(key));
+  return older ? { layers: edits } : edits;
+}, Edits);
 
 const Axis = z.number().min(-1).max(1).nullable();
 const Percent = z.number().min(0).max(100);
@@ -216,6 +292,7 @@ const sections = {
   light: LightPlan,
   /** What glows on the page, beside its main light. */
   glows: z.array(Glow).max(200),
+  horizon: Horizon,
   forms: byThing(z.string().max(40)),
   layers: z.object({
     school: z.string().max(40),
@@ -223,8 +300,8 @@ const sections = {
     schools: byThing(z.string().max(40)),
     /** What single things are made to look like, over what their materials ask for. */
     effects: byThing(z.string().max(40)).default({}),
-    /** Changes to single layers, by thing and layer. */
-    edits: byThing(z.record(z.string().max(40), LayerEdit)),
+    /** Changes to recipes, by thing. */
+    edits: byThing(RecipeEdits),
   }),
   bench: z.object({ openThings: z.int().min(1).max(50), sittingMinutes: z.number().min(10).max(90) }),
 };
@@ -241,6 +318,7 @@ export const Plan = z.object({
   pinned: sections.pinned.default([]),
   hours: sections.hours.default({ evenings: null, gentle: false }),
   glows: sections.glows.default([]),
+  horizon: sections.horizon.default(NO_HORIZON),
 });
 export type Plan = z.infer<typeof Plan>;
 
@@ -281,6 +359,7 @@ export function emptyPlan(page: Page): Plan {
     families: {},
     light: { kind: 'ambient' },
     glows: [],
+    horizon: NO_HORIZON,
     forms: {},
     layers: { school: 'base-coat-first', schools: {}, effects: {}, edits: {} },
     bench: { openThings: 4, sittingMinutes: 40 },

@@ -18,7 +18,7 @@ import { type DemoPencil, demoPencils, demoTools } from './pencils/index.ts';
 import { beginBench, beginPalette, demoNotes, demoPractice, demoTrials } from './record/index.ts';
 
 /** Counted up when there is more to lay out; desks with an older edition get what they have not. */
-export const DEMO_EDITION = 4;
+export const DEMO_EDITION = 5;
 
 /** What laying out the demo needs of a desk. Everything put down is marked as demo; what is there already stays as it is. */
 export interface DemoDesk {
@@ -49,7 +49,14 @@ export interface DemoSheet {
   widthMm: number;
   heightMm: number;
   paper: string;
-  things: readonly { name: string; mark: string; focus: boolean; natural: string | null; form: string | null }[];
+  things: readonly {
+    name: string;
+    mark: string;
+    focus: boolean;
+    natural: string | null;
+    form: string | null;
+    material: string | null;
+  }[];
 }
 
 export const DEMO_TRAY = 'demo-tray';
@@ -105,8 +112,8 @@ function sheetOf(page: DemoPage): DemoSheet {
     file: `${id}.svg`,
     pictureFile: `${id}.png`,
     keyFile: `${id}.key.png`,
-    things: page.things.map(({ name, form, focus = false, natural = null }) => ({
-      ...{ name, focus, natural },
+    things: page.things.map(({ name, form, focus = false, natural = null, material = null }) => ({
+      ...{ name, focus, natural, material },
       mark: markOf(page, name.toLowerCase()),
       form: knownForm(form),
     })),

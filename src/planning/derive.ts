@@ -1,43 +1,43 @@
 import type { Plan } from '../contracts/index.ts';
-import { type Region } from '../core/lineart/index.ts';
-import { proposeForm } from '../core/light/index.ts';
-import { type Hours, withinHours } from './hours.ts';
-import { regionsOfThings } from './things-regions.ts';
 import { type Recipe, compileRecipe, pencilsOf, proposeEffect, withEdits } from '../core/recipe/index.ts';
+import { Contexts, type PencilsHere } from './contexts.ts';
+import { type Hours, withinHours } from './hours.ts';
+import { type PlannedPage, formedThings } from './things-in-light.ts';
+import { regionsOfThings } from './things-regions.ts';
 
 /** The recipe of each thing that has regions and a family whose pencils are all in the tray, kept to the hours wished for. */
-export function deriveRecipes(
-  plan: Plan,
-  regions: readonly Region[],
-  hasPencil: (id: string) => boolean,
-): Map<string, Recipe> {
-  return deriveHours(plan, regions, hasPencil).recipes;
+export function deriveRecipes(plan: Plan, page: PlannedPage, pencils: PencilsHere): Map<string, Recipe> {
+  return deriveHours(plan, page, pencils).recipes;
 }
 
 /** The same with the hours that they take, and what was left out to keep to those. */
-export function deriveHours(plan: Plan, regions: readonly Region[], hasPencil: (id: string) => boolean): Hours {
+export function deriveHours(plan: Plan, page: PlannedPage, pencils: PencilsHere): Hours {
   const recipes = new Map<string, Recipe>();
-  for (const [id, own] of regionsOfThings(plan, regions)) {
+  const regions = regionsOfThings(plan, page.regions);
+  const contexts = new Contexts(plan, regions, formedThings(plan, page), pencils);
+  for (const [id, own] of regions) {
     const family = plan.families[id];
-    if (!family || own.length === 0 || !pencilsOf(family).every(hasPencil)) continue;
+    if (!family || own.length === 0 || !pencilsOf(family).every((pencil) => pencils.has(pencil))) continue;
     const school = plan.layers.schools[id] ?? plan.layers.school;
-    const recipe = compileRecipe(effectOf(plan, id), school, family, { regions: own });
-    recipes.set(id, withEdits(recipe, plan.layers.edits[id]));
+    const recipe = withEdits(
+      compileRecipe(effectIn(plan, id, contexts), school, family, contexts.of(id)),
+      plan.layers.edits[id],
+    );
+    // A pencil that a person put in by hand may have left the tray since.
+    recipes.set(id, { ...recipe, layers: recipe.layers.filter(({ pencil }) => pencils.has(pencil)) });
   }
-  return withinHours(plan, regions, recipes);
+  return withinHours(plan, page.regions, recipes);
 }
 
-/** What a thing is made to look like: chosen, or what it is made of asks for. */
-export function effectOf({ layers, things }: Pick<Plan, 'layers' | 'things'>, thingId: string): string {
-  return layers.effects[thingId] ?? proposeEffect(things.find(({ id }) => id === thingId)?.material ?? null);
+/** What each thing with regions is made to look like as long as nobody chooses: by what it is made of and how it is lit. */
+export function proposedEffects(plan: Plan, page: PlannedPage, pencils: PencilsHere): Map<string, string> {
+  const regions = regionsOfThings(plan, page.regions);
+  const contexts = new Contexts(plan, regions, formedThings(plan, page), pencils);
+  return new Map(plan.things.map(({ id, material }) => [id, proposeEffect(material, contexts.litOf(id))]));
 }
 
-/** The form of each thing: chosen, or proposed from what it is made of and where its largest region lies. */
-export function deriveForms(plan: Plan, regions: readonly Region[]): Map<string, string> {
-  const forms = new Map<string, string>();
-  const materials = new Map(plan.things.map(({ id, material }) => [id, material]));
-  for (const [id, own] of regionsOfThings(plan, regions)) {
-    if (own.length) forms.set(id, plan.forms[id] ?? proposeForm(own, plan.page, materials.get(id)));
-  }
-  return forms;
+function effectIn({ layers, things }: Plan, id: string, contexts: Contexts): string {
+  return (
+    layers.effects[id] ?? proposeEffect(things.find((thing) => thing.id === id)?.material ?? null, contexts.litOf(id))
+  );
 }

@@ -1,10 +1,11 @@
 import type { Pencil, Plan } from '../contracts/index.ts';
-import { type Paper, type PencilOptics, paperById, pencilOptics } from '../core/laydown/index.ts';
-import { type Region } from '../core/lineart/index.ts';
+import { type PencilOptics, paperById, pencilOptics } from '../core/laydown/index.ts';
 import { type Layer } from '../core/recipe/index.ts';
-import { type Wear, wearOf } from '../core/tray/index.ts';
+import { type Wear } from '../core/tray/index.ts';
 import { asTrayPencil } from './as-tray-pencil.ts';
+import { costOfLayer } from './layer-cost.ts';
 import { deriveRecipes } from './derive.ts';
+import { type PlannedPage } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
 
 type WornPencil = Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity' | 'hardness'>;
@@ -15,38 +16,25 @@ type WornPencil = Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity' | '
  */
 export function plannedWear(
   plan: Plan,
-  regions: readonly Region[],
+  page: PlannedPage,
   pencils: readonly WornPencil[],
   laid: (thingId: string, layers: readonly Layer[]) => number,
 ): Map<string, Wear> {
   const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
   const paper = paperById(plan.page.paper);
   const optics = new Map<string, PencilOptics>();
-  const own = regionsOfThings(plan, regions);
+  const own = regionsOfThings(plan, page.regions);
   const worn = new Map<string, Wear>();
-  for (const [thingId, { layers }] of deriveRecipes(plan, regions, (id) => byId.has(id))) {
+  for (const [thingId, { layers }] of deriveRecipes(plan, page, byId)) {
     for (const layer of layers.slice(laid(thingId, layers))) {
       const pencil = byId.get(layer.pencil)!;
       const known = optics.get(pencil.id) ?? pencilOptics(asTrayPencil(pencil));
       optics.set(pencil.id, known);
-      const wear = wearOfLayer(layer, own.get(thingId)!, known, paper, pencil.hardness ?? undefined);
+      const { wear } = costOfLayer(layer, own.get(thingId)!, known, paper, pencil.hardness ?? undefined);
       if (wear.lengthMm > 0) worn.set(pencil.id, together(worn.get(pencil.id), wear));
     }
   }
   return worn;
-}
-
-/** A zone takes as much of a region's area as of its tones: nobody has measured where each tone lies. */
-function wearOfLayer(
-  { zone, fromWidthMm, pressure, passes }: Layer,
-  regions: readonly Region[],
-  optics: PencilOptics,
-  paper: Paper,
-  hardness?: number,
-): Wear {
-  const wide = regions.filter(({ usableWidthMm }) => usableWidthMm >= fromWidthMm);
-  const areaMm2 = wide.reduce((sum, region) => sum + region.areaMm2, 0) * (zone.to - zone.from);
-  return wearOf(optics, paper, new Array<typeof pressure>(passes).fill(pressure), areaMm2, hardness);
 }
 
 function together(a: Wear | undefined, b: Wear): Wear {

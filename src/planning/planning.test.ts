@@ -55,7 +55,8 @@ const plan: Plan = {
   ],
   families: { 'thing-a': family, 'thing-b': family },
 };
-const recipes = deriveRecipes(plan, regions, () => true);
+const page = { regions, neighbours: [] };
+const recipes = deriveRecipes(plan, page, byId);
 const steps = openSteps(plan, regions, recipes, () => 50, { done: [] });
 const done = (stepId: string) => ({
   id: `log-${stepId.length}-x`,
@@ -96,7 +97,7 @@ describe('open steps', () => {
 describe('regions that are not to be coloured', () => {
   it('get no step and no table, and the rest of their thing goes on as before', () => {
     const without: Plan = { ...plan, uses: { '2': 'leave white', '3': 'not to colour' } };
-    const recipesOf = (of: Plan) => deriveRecipes(of, regions, () => true);
+    const recipesOf = (of: Plan) => deriveRecipes(of, page, byId);
     const steps = openSteps(without, regions, recipesOf(without), () => 50, { done: [] });
     const worked = new Set(steps.flatMap(({ regionIds }) => regionIds));
     expect([...worked].sort()).to.deep.equal([1, 4]);
@@ -329,7 +330,7 @@ describe('what is planned', () => {
     things: [newThing({ id: 'thing-boat', name: 'Boat', regionIds: [1, 3] })],
     families: { 'thing-boat': familyOf([pencils[0].id, pencils[1].id]) },
   };
-  const wear = (plan: Plan, laid = 0) => plannedWear(plan, regions, pencils, () => laid);
+  const wear = (plan: Plan, laid = 0) => plannedWear(plan, page, pencils, () => laid);
 
   it('wears the pencils of its families, more over more area, and less once layers are laid', () => {
     const all = wear(planned);
@@ -373,7 +374,7 @@ describe('what is planned', () => {
 });
 
 describe('the hours of a page', () => {
-  const hours = (own: Partial<Plan>) => deriveHours({ ...plan, ...own }, regions, () => true);
+  const hours = (own: Partial<Plan>) => deriveHours({ ...plan, ...own }, page, byId);
   const layers = ({ recipes: all }: ReturnType<typeof hours>) => [...all.values()].flatMap((recipe) => recipe.layers);
 
   it('are as long as it takes where nothing is wished', () => {

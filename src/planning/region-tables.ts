@@ -36,7 +36,7 @@ export function regionTables(
   };
   for (const id of grounded) {
     const { ground, key } = groundOf(id);
-    tables[id] = tablesFor(key, () => toneTables([], new Map(), ground, 1))[0];
+    tables[id] = tablesFor(key, () => toneTables([], new Map(), ground))[0];
   }
   for (const { id, regionIds, recipe } of things) {
     if (!recipe) continue;
@@ -46,13 +46,8 @@ export function regionTables(
     for (const regionId of regionIds) {
       const layers = layersFor(recipe, widthOf.get(regionId) ?? 0);
       const { ground, key: groundKey } = groundOf(regionId);
-      const key = JSON.stringify([
-        layers,
-        recipe.halfWidthMm,
-        groundKey,
-        layers.map(({ pencil }) => pencils.get(pencil)!.key),
-      ]);
-      const all = tablesFor(key, () => toneTables(layers, optics, ground, recipe.halfWidthMm));
+      const key = JSON.stringify([layers, groundKey, layers.map(({ pencil }) => pencils.get(pencil)!.key)]);
+      const all = tablesFor(key, () => toneTables(layers, optics, ground));
       tables[regionId] = all[layers.filter((layer) => laid.includes(layer)).length];
     }
   }

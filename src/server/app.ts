@@ -5,17 +5,18 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { NewPalette, Settings } from '../contracts/index.ts';
+import { NewPalette, NewRecipeCard, Settings } from '../contracts/index.ts';
 import { type Database } from './db/open-database.ts';
 import { Refused } from './refused.ts';
 import { bodyOf, json, refuse } from './routes/handle.ts';
 import { deviceRoutes } from './routes/devices.ts';
+import { keptRoutes } from './routes/kept.ts';
 import { sheetRoutes } from './routes/sheets.ts';
 import { trayRoutes } from './routes/trays.ts';
 import { simulatedDevices } from './services/devices.ts';
 import { demoState, putDemoBack, removeDemo } from './services/demo-desk.ts';
 import { readPractice } from './services/notebook.ts';
-import { keepPalette, listPalettes, putPaletteAway } from './services/palettes.ts';
+import { keptPalettes, keptRecipes } from './services/kept.ts';
 import { readSettings, storeSettings } from './services/settings.ts';
 
 export interface AppOptions {
@@ -77,18 +78,8 @@ export function createApp({ db, log, demoSheets, web }: AppOptions): Express {
     '/api/practice',
     json(() => readPractice(db)),
   );
-  app.get(
-    '/api/palettes',
-    json(() => listPalettes(db)),
-  );
-  app.put(
-    '/api/palettes',
-    json((request) => keepPalette(db, bodyOf(NewPalette, request))),
-  );
-  app.delete(
-    '/api/palettes/:id',
-    json((request) => putPaletteAway(db, request.params.id)),
-  );
+  app.use('/api/palettes', keptRoutes(db, keptPalettes, NewPalette));
+  app.use('/api/recipe-cards', keptRoutes(db, keptRecipes, NewRecipeCard));
   app.use('/api/devices', deviceRoutes(simulatedDevices(db, Date.now)));
   app.use('/api/sheets', sheetRoutes(db));
   app.use('/api/trays', trayRoutes(db));

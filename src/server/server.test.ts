@@ -465,7 +465,7 @@ describe('the bench', () => {
   const plan = (id = 'plan-one', order = ['thing-a/base', 'thing-a/shadow']): NewBenchPlan =>
     ({
       ...{ id, planRevision: 0, model: 'test', openThings: 2, order, pickUps: 1, minutes: 6, lowerBound: 1 },
-      steps: [step('base', []), step('shadow', ['thing-a/base'])],
+      steps: [step('base', []), step('shadow', ['thing-a/base'])] as unknown as NewBenchPlan['steps'],
       sittings: [{ steps: order, minutes: 6 }],
       pencils: [{ id: 'pencil-K1', code: 'K1', name: 'kelp', colour: '#4c5a2e' }],
       things: [{ id: 'thing-a', name: 'Roof' }],

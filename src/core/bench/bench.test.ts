@@ -15,8 +15,7 @@ const step = (thingId: string, layerId: string, pencil: string, after: string[] 
     purpose: 'Test.',
     value: 50,
   },
-  zone: { field: 'tone', from: 0, to: 1, softnessMm: 0 },
-  halfWidthMm: 2,
+  zone: { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 2 },
 });
 
 /** A page of things, each a chain of layers with pencils from a small set. */

@@ -1,5 +1,5 @@
 import { type Region } from '../lineart/index.ts';
-import { type Recipe } from '../recipe/index.ts';
+import { type Recipe, shareOfZone } from '../recipe/index.ts';
 import { minutesFor } from './minutes.ts';
 import { type Step } from './step.ts';
 
@@ -22,7 +22,6 @@ export function makeSteps(things: readonly PlannedThing[], valueOf: (pencil: str
       const wide = regions.filter((region) => region.usableWidthMm >= layer.fromWidthMm);
       if (wide.length === 0) continue;
       const area = wide.reduce((sum, region) => sum + region.areaMm2, 0);
-      const { from, to } = layer.zone;
       const last = steps.at(-1);
       steps.push({
         id: `${thingId}/${layer.id}`,
@@ -35,9 +34,15 @@ export function makeSteps(things: readonly PlannedThing[], valueOf: (pencil: str
         stroke: layer.stroke,
         point: layer.point,
         zone: layer.zone,
-        halfWidthMm: recipe.halfWidthMm,
         purpose: layer.purpose,
-        minutes: minutesFor(area, to - from, { passes: layer.passes, point: layer.point, regions: wide.length }),
+        ...(layer.direction && { direction: layer.direction }),
+        ...(layer.tool && { tool: layer.tool }),
+        ...(layer.dryMinutes && { dryMinutes: layer.dryMinutes }),
+        minutes: minutesFor(area, shareOfZone(layer.zone), {
+          passes: layer.passes,
+          point: layer.point,
+          regions: wide.length,
+        }),
         value: valueOf(layer.pencil),
         after: last ? [last.id] : [],
       });

@@ -1,5 +1,5 @@
 import { type Pressure } from '../laydown/index.ts';
-import { type Point, type Stroke, type Zone } from '../recipe/index.ts';
+import { type Direction, type Point, type Stroke, type Zone } from '../recipe/index.ts';
 
 /** One pencil at one pressure on one or more regions of a thing, to be done in one go. */
 export interface Step {
@@ -14,8 +14,11 @@ export interface Step {
   stroke: Stroke;
   point: Point;
   zone: Zone;
-  /** What the zone's softness is measured against, mm. */
-  halfWidthMm: number;
+  direction?: Direction;
+  /** Id of a tool that works what is laid, in place of laying the pencil. */
+  tool?: string;
+  /** How long it dries before anything else is laid there, minutes. */
+  dryMinutes?: number;
   purpose: string;
   /** Minutes it takes, by the rates in minutes.ts. */
   minutes: number;

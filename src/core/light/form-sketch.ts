@@ -29,7 +29,7 @@ export function formSketch(form: Form, main: MainLight, size: number): RgbaImage
     distance,
     regions: [region],
   };
-  const thing = { id: 'sketch', regionIds: [1], form: form.id, material: null };
+  const thing = { id: 'sketch', regionIds: [1], form: form.id, material: null, sources: [] };
   const { tone } = pageFields(page, [thing], { main, glows: [] });
   const data = new Uint8ClampedArray(4 * size * size);
   const level = (i: number) => Math.floor((tone[i] * LINES) / 256);

@@ -1,7 +1,7 @@
 import { distanceTo } from '../lineart/index.ts';
 import { type Glow } from './lighting.ts';
 import { partsIn, pixelsOf } from './bodies.ts';
-import { type Box, type PageGeometry, boxOf } from './page.ts';
+import { type Box, type PageGeometry, boxOf, widened } from './page.ts';
 
 /** How quickly the edge of a shadow that a glow casts softens, as a share of the way behind what casts it. */
 const PENUMBRA = 0.22;
@@ -26,7 +26,7 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
   const reach = glow.reachMm * page.pixelsPerMm;
   const own = new Set(source);
   const regions = page.regions.filter(({ id }) => own.has(id));
-  const box = widened(page, regions.length > 0 ? boxOf(regions, page) : pointBox(page, glow), reach);
+  const box = widened(regions.length > 0 ? boxOf(regions, page) : pointBox(page, glow), reach, page);
   const width = box.right - box.left;
   const height = box.bottom - box.top;
   const { body, count } = partsIn(page, box, source);
@@ -78,17 +78,6 @@ function middlePixel({ pixelsPerMm }: PageGeometry, { at }: Glow, { left, top, r
   const inside = (value: number, most: number) => Math.min(most - 1, Math.max(0, Math.round(value)));
   const y = inside((at?.y ?? 0) * pixelsPerMm - top, bottom - top);
   return y * (right - left) + inside((at?.x ?? 0) * pixelsPerMm - left, right - left);
-}
-
-/** A window that is wider by so many pixels on all sides, within the page and at least a pixel wide. */
-function widened({ width, height }: PageGeometry, { left, top, right, bottom }: Box, by: number): Box {
-  const inside = (value: number, least: number, most: number) => Math.min(most, Math.max(least, Math.round(value)));
-  return {
-    left: inside(left - by, 0, width - 1),
-    top: inside(top - by, 0, height - 1),
-    right: inside(right + by, 1, width),
-    bottom: inside(bottom + by, 1, height),
-  };
 }
 
 /**

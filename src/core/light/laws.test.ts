@@ -158,7 +158,13 @@ describe('the light of every page', () => {
         const distance = distanceTo(Uint8Array.from(lines), size.width, size.height);
         const [right, bottom] = [size.width / size.pixelsPerMm, size.height / size.pixelsPerMm];
         const regions = [1, 2, 3, 4, 5].map((id) => ({ id, box: { left: 0, top: 0, right, bottom } }) as Region);
-        const things = forms.map(({ id: form }, k) => ({ id: `t${k}`, regionIds: [k + 1], form, material: null }));
+        const things = forms.map(({ id: form }, k) => ({
+          id: `t${k}`,
+          regionIds: [k + 1],
+          form,
+          material: null,
+          sources: [],
+        }));
         const source = {
           thingId: glow.thing ? 't2' : null,
           at: { x: right, y: bottom },

@@ -25,18 +25,23 @@ export interface Glow {
   strength: number;
 }
 
-/** All lights of a page. */
+/** All lights of a page, and where still water begins. */
 export interface Lighting {
   main: MainLight;
   glows: readonly Glow[];
+  /** Height of the water line, mm from the top: water shows what lies above it upside down. Null, the default: there is none. */
+  waterLineMm?: number | null;
+  /** Whether the water is rippled. Default still. */
+  rippled?: boolean;
 }
 
 /**
  * Looks lights over.
- * @throws RangeError for a light lower than 5 or higher than 90 degrees, for a glow without reach or strength, and for
- * one that is neither a thing nor a point
+ * @throws RangeError for a light lower than 5 or higher than 90 degrees, for a glow without reach or strength, for one
+ * that is neither a thing nor a point, and for a water line above the page
  */
-export function checkLighting({ main, glows }: Lighting): void {
+export function checkLighting({ main, glows, waterLineMm = null }: Lighting): void {
+  if (waterLineMm !== null && !(waterLineMm >= 0)) throw new RangeError('The water line lies on the page.');
   if (main.kind === 'direction' && !(main.heightDegrees >= 5 && main.heightDegrees <= 90)) {
     throw new RangeError('The light stands between 5 and 90 degrees above the page.');
   }

@@ -12,6 +12,13 @@ export interface PageGeometry {
   regions: readonly Region[];
 }
 
+/** What a thing shows the colours of, and how much of them. */
+export interface Source {
+  thingId: string;
+  /** Above 0 to 1. */
+  weight: number;
+}
+
 /** A thing as light needs it. */
 export interface FormedThing {
   id: string;
@@ -20,6 +27,8 @@ export interface FormedThing {
   form: string;
   /** Id of its material; null where nobody said. */
   material: string | null;
+  /** Whose colours it shows, at most {@link MOST_SOURCES}; see {@link sourcesOf}. */
+  sources: readonly Source[];
 }
 
 /** A window of pixels, right and bottom exclusive. */
@@ -30,15 +39,28 @@ export interface Box {
   bottom: number;
 }
 
-/** The window that holds all these regions with what they grow into the lines around them. */
-export function boxOf(regions: readonly Region[], { width, height, pixelsPerMm }: PageGeometry): Box {
-  const reach = Math.ceil(LINE_REACH_MM * pixelsPerMm);
+/** The window that holds all these regions, from white to white. */
+export function innerBoxOf(regions: readonly Region[], { width, height, pixelsPerMm }: PageGeometry): Box {
   const px = (mm: number) => Math.round(mm * pixelsPerMm);
   return {
-    left: Math.max(0, Math.min(...regions.map(({ box }) => px(box.left))) - reach),
-    top: Math.max(0, Math.min(...regions.map(({ box }) => px(box.top))) - reach),
-    right: Math.min(width, Math.max(...regions.map(({ box }) => px(box.right))) + reach),
-    bottom: Math.min(height, Math.max(...regions.map(({ box }) => px(box.bottom))) + reach),
+    left: Math.max(0, Math.min(...regions.map(({ box }) => px(box.left)))),
+    top: Math.max(0, Math.min(...regions.map(({ box }) => px(box.top)))),
+    right: Math.min(width, Math.max(...regions.map(({ box }) => px(box.right)))),
+    bottom: Math.min(height, Math.max(...regions.map(({ box }) => px(box.bottom)))),
+  };
+}
+
+/** The same with what they grow into the lines around them. */
+export function boxOf(regions: readonly Region[], page: PageGeometry): Box {
+  return widened(innerBoxOf(regions, page), LINE_REACH_MM * page.pixelsPerMm, page);
+}
+
+/** A window that is wider by so many pixels on all sides, within the page and at least a pixel wide. */
+export function widened({ left, top, right, bottom }: Box, by: number, { width, height }: PageGeometry): Box {
+  const inside = (value: number, least: number, most: number) => Math.min(most, Math.max(least, Math.round(value)));
+  return {
+    ...{ left: inside(left - by, 0, width - 1), top: inside(top - by, 0, height - 1) },
+    ...{ right: inside(right + by, 1, width), bottom: inside(bottom + by, 1, height) },
   };
 }
 

@@ -1,5 +1,13 @@
-import { type ColourWheel, type Lab, deltaE2000, deltasE2000, labOfOklch, oklchOfLab } from '../colour/index.ts';
-import { type Ground, type Paper, bareGround } from '../laydown/index.ts';
+import {
+  type ColourWheel,
+  type Lab,
+  type Oklch,
+  deltaE2000,
+  deltasE2000,
+  labOfOklch,
+  oklchOfLab,
+} from '../colour/index.ts';
+import { type Ground, type Paper, type PencilOptics, bareGround } from '../laydown/index.ts';
 import { type Family, bodyOf, familyOf } from '../recipe/index.ts';
 import { type PencilOnPaper, overlapOf } from '../tray/index.ts';
 import { blenderFor } from './blender.ts';
@@ -30,13 +38,27 @@ const HUE_NEEDED = 0.45;
 /** ... and is put back by so much CIEDE2000 for each unit of OKLCH chroma that it lacks of it. */
 const HUE_WEIGHT = 160;
 
+/**
+ * How hard pairs of pencils blend, by paper and by the optics of either: laid once for as long as those are kept, since
+ * palettes are asked for again and again from one tray.
+ */
+const ROUGHNESS = new Map<string, WeakMap<PencilOptics, WeakMap<PencilOptics, number>>>();
+
+function roughnessOn(paper: Paper): WeakMap<PencilOptics, WeakMap<PencilOptics, number>> {
+  const key = JSON.stringify(paper);
+  const known = ROUGHNESS.get(key) ?? new WeakMap<PencilOptics, WeakMap<PencilOptics, number>>();
+  ROUGHNESS.set(key, known);
+  return known;
+}
+
 /** Families of one tray on one paper; overlaps of its pencils are laid once each. */
 export class FamilyBook {
   readonly tray: readonly PencilOnPaper[];
   readonly byId: ReadonlyMap<string, PencilOnPaper>;
   readonly #ground: Ground;
   readonly #bodies: Float64Array;
-  readonly #pairs = new Map<number, number>();
+  readonly #oklch: readonly Oklch[];
+  readonly #pairs: ReturnType<typeof roughnessOn>;
   readonly #found = new Map<string, FoundFamily[]>();
 
   /**
@@ -48,7 +70,9 @@ export class FamilyBook {
     this.tray = tray;
     this.byId = new Map(tray.map((pencil) => [pencil.id, pencil]));
     this.#ground = bareGround(paper);
+    this.#pairs = roughnessOn(paper);
     this.#bodies = Float64Array.from(tray.flatMap(({ body }) => body));
+    this.#oklch = tray.map(({ body }) => oklchOfLab(body));
   }
 
   /**
@@ -138,14 +162,15 @@ export class FamilyBook {
 
   /** How hard two pencils of the tray blend beyond what is easy, CIEDE2000, by their places. */
   roughness(p: number, q: number): number {
-    const key = p * this.tray.length + q;
-    let known = this.#pairs.get(key);
+    const [a, b] = [this.tray[p], this.tray[q]];
+    const row = this.#pairs.get(a.optics) ?? new WeakMap<PencilOptics, number>();
+    this.#pairs.set(a.optics, row);
+    let known = row.get(b.optics);
     if (known === undefined) {
-      const [a, b] = [this.tray[p], this.tray[q]];
       const band = ({ optics }: PencilOnPaper) => ({ optics, pressure: 'medium' as const });
       const { step, dip, darkening } = overlapOf(this.#ground, band(a), band(b), [a.body, b.body]);
       known = Math.max(0, step - EASY_STEP) + 0.5 * (dip + darkening);
-      this.#pairs.set(key, known);
+      row.set(b.optics, known);
     }
     return known;
   }
@@ -157,7 +182,7 @@ export class FamilyBook {
     const { c, h } = oklchOfLab(target);
     return places
       .map((at) => {
-        const own = oklchOfLab(this.tray[at].body);
+        const own = this.#oklch[at];
         const towards = own.c * Math.cos(((own.h - h) * Math.PI) / 180);
         const lack = Math.max(0, HUE_NEEDED * c - towards);
         return { at, miss: misses[at], cost: misses[at] + HUE_WEIGHT * lack };

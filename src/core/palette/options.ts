@@ -100,6 +100,8 @@ interface Means {
  */
 export class Ways {
   readonly #with: Means;
+  /** What things without a natural colour may take, by the number of their pencils: the same for all of them. */
+  readonly #played = new Map<number, Option[]>();
 
   constructor(means: Means) {
     this.#with = means;
@@ -111,40 +113,45 @@ export class Ways {
     if (fixed) {
       const part = partOf(oklchOfLab(fixed), wheel);
       const family = thing.laid ? null : pinned!;
-      return [this.#option(part, this.#nearestHand(part), { family, miss: 0, rough: 0, body: fixed }, thing)];
+      return [this.#option(part, this.#nearestHand(part), { family, miss: 0, rough: 0, body: fixed }, thing.natural)];
     }
     const count = pencilsFor(thing.widthMm);
-    if (!thing.natural) return [...this.#played(count, thing), ...this.#wished(count, thing)];
-    const part = partOf(oklchOfLab(thing.natural), wheel);
-    const row = rowAround(thing.natural, Math.min(count, among?.length ?? book.tray.length));
+    if (!thing.natural) return [...this.#free(count), ...this.#wished(count, null)];
+    const { natural } = thing;
+    const part = partOf(oklchOfLab(natural), wheel);
+    const row = rowAround(natural, Math.min(count, among?.length ?? book.tray.length));
     const kept = book
       .along(row, NATURAL_FAMILIES, among)
-      .map((found) => this.#option(part, this.#nearestHand(part), found, thing));
-    return [...kept, ...this.#wished(count, thing)];
+      .map((found) => this.#option(part, this.#nearestHand(part), found, natural));
+    return [...kept, ...this.#wished(count, natural)];
   }
 
-  #played(count: number, thing: PageThing): Option[] {
+  #free(count: number): Option[] {
     const { book, wheel, hands, among } = this.#with;
+    const known = this.#played.get(count);
+    if (known) return known;
     const options = hands.flatMap((angle, hand) =>
       CLARITIES.flatMap((clarity) =>
         KEYS.flatMap((key) => {
           const part = { angle, clarity, key };
           const found = book.nearest(part, wheel, count, FAMILIES_EACH, among);
-          return found.map((each) => this.#option(part, hand, each, thing));
+          return found.map((each) => this.#option(part, hand, each, null));
         }),
       ),
     );
-    return unlike(options);
+    const played = unlike(options);
+    this.#played.set(count, played);
+    return played;
   }
 
   /** Families round the pencils that must come in, as far as they keep a natural colour. */
-  #wished(count: number, thing: PageThing): Option[] {
+  #wished(count: number, natural: Lab | null): Option[] {
     const { book, wheel, must, among } = this.#with;
     return must.flatMap((place) => {
       const found = book.around(place, count, among);
-      if (thing.natural && deltaE2000(found.body, thing.natural) > NATURAL_KEPT) return [];
+      if (natural && deltaE2000(found.body, natural) > NATURAL_KEPT) return [];
       const part = partOf(oklchOfLab(book.tray[place].body), wheel);
-      return [{ ...this.#option(part, this.#nearestHand(part), found, thing), offered: true }];
+      return [{ ...this.#option(part, this.#nearestHand(part), found, natural), offered: true }];
     });
   }
 
@@ -152,7 +159,7 @@ export class Ways {
     part: Part,
     hand: number,
     { family, body, miss, rough }: Omit<FoundFamily, 'family'> & { family: Family | null },
-    thing: PageThing,
+    natural: Lab | null,
   ): Option {
     const { wheel, hands, placeOf, bodies } = this.#with;
     const { c, h } = oklchOfLab(body);
@@ -165,7 +172,7 @@ export class Ways {
       chroma: c,
       warm: c < GREY ? 0.5 : Number(isWarm(wheelOfHue(h))),
       off: Math.min(1, Math.max(0, turned - ON_HAND) / 60) * Math.min(1, c / 0.06),
-      natural: thing.natural ? deltaE2000(body, thing.natural) : 0,
+      natural: natural ? deltaE2000(body, natural) : 0,
       offered: false,
     };
   }

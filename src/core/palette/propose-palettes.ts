@@ -31,6 +31,8 @@ export interface SolveOptions {
 const USUAL_MOVES = 60_000;
 const MOVES_AT_ONCE = 1000;
 const TELL_EVERY_MS = 350;
+/** After so much of the work, plots that would not be shown are left as they are. */
+const BEFORE_SOME_ARE_LEFT = 0.2;
 /** With a limit, so much of the work goes before the first pencil is put away. */
 const BEFORE_LIMIT = 0.3;
 /** Pencils are put away in rounds, down to this share of those in use at once. */
@@ -45,7 +47,8 @@ interface Played {
 /**
  * Proposes clearly different palettes for a page, the best first: every thing gets a part (hue, chroma, value) and a
  * real family of pencils, as many as its width holds. The scheme is played in several plots (which hand rules, on what
- * ground); each is searched by annealing under the objective of {@link TERMS}. Pencils that must not come in, families
+ * ground); each is searched by annealing under the objective of {@link TERMS}, and those that will not be
+ * shown are left behind early. Pencils that must not come in, families
  * that are pinned and things that are laid are never touched; with a limit, pencils are put away in rounds, the least
  * used first, until it holds. What cannot be met is said in each proposal's `unmet`.
  * @param paper the one that `tray` was laid on
@@ -97,15 +100,17 @@ export async function proposePalettes(
     if (!wishes.atMost) tell(played.length === 1);
   }
   const limited = wishes.atMost ? BEFORE_LIMIT : 1;
+  let going = played;
   for (
     let done = 0;
     done < limited * moves && !(late() || (wishes.atMost && run.now() - began > BEFORE_LIMIT * deadlineMs));
     done += MOVES_AT_ONCE
   ) {
-    for (const each of played) {
+    const share = () => Math.max(done / moves, Math.min(1, (run.now() - began) / deadlineMs));
+    if (!wishes.atMost && going === played && share() >= BEFORE_SOME_ARE_LEFT) going = chosenFrom(played, count);
+    for (const each of going) {
       each.search.goOn(Math.min(MOVES_AT_ONCE, limited * moves - done));
-      const share = Math.max(done / moves, Math.min(1, (run.now() - began) / deadlineMs));
-      await breathe(0.15 + 0.85 * share, `weighing: ${each.plot.says}`);
+      await breathe(0.15 + 0.85 * share(), `weighing: ${each.plot.says}`);
     }
     if (!wishes.atMost) tell();
   }

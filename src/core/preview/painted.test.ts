@@ -2,13 +2,14 @@ import { expect } from 'chai';
 import { labOfHex, rgbOfLab } from '../colour/index.ts';
 import { PAPERS, bareGround, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe, familyOf, layersFor } from '../recipe/index.ts';
+import { fieldsOfTone } from './test/fields-of-tone.ts';
 import { type PreviewSource, TONE_STEPS, rampStrip, renderPreview, toneTables } from './index.ts';
 
 const hexes = ['#3d2a22', '#c6913a', '#f3e7b9'];
 const optics = new Map(hexes.map((hex) => [hex, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]));
 const recipe = compileRecipe('blend', 'dark-first', familyOf(hexes), { regions: [{ usableWidthMm: 8, areaMm2: 60 }] });
 const paper = rgbOfLab(labOfHex(whiteBook.tint));
-const tables = toneTables(recipe.layers, optics, bareGround(whiteBook), recipe.halfWidthMm);
+const tables = toneTables(recipe.layers, optics, bareGround(whiteBook));
 
 /** Two regions side by side, tone rising from left to right. */
 const source: PreviewSource = {
@@ -16,7 +17,7 @@ const source: PreviewSource = {
   height: 50,
   pixelsPerMm: 10,
   labels: Uint16Array.from({ length: 4000 }, (_, i) => (i % 80 < 40 ? 1 : 2)),
-  tone: Uint8Array.from({ length: 4000 }, (_, i) => (i % 80) * 3),
+  fields: fieldsOfTone(Uint8Array.from({ length: 4000 }, (_, i) => (i % 80) * 3)),
   paper,
   tables: [null, tables.at(-1)!, null],
 };
@@ -28,7 +29,7 @@ describe('a preview', () => {
     const half: PreviewSource = {
       ...{ ...source, width: 40, height: 25, pixelsPerMm: 5 },
       labels: Uint16Array.from({ length: 1000 }, (_, i) => at(source.labels, i)),
-      tone: Uint8Array.from({ length: 1000 }, (_, i) => at(source.tone, i)),
+      fields: fieldsOfTone(Uint8Array.from({ length: 1000 }, (_, i) => at(source.fields.tone, i))),
     };
     const { data } = renderPreview(half);
     for (let i = 0; i < 1000; i++) {
@@ -51,7 +52,7 @@ describe('a preview', () => {
 
 describe('tone tables', () => {
   it('of more layers begin like those of fewer: a prefix is a prefix', () => {
-    const fewer = toneTables(recipe.layers.slice(0, 2), optics, bareGround(whiteBook), recipe.halfWidthMm);
+    const fewer = toneTables(recipe.layers.slice(0, 2), optics, bareGround(whiteBook));
     fewer.forEach((table, i) => {
       expect([...table.rgb]).to.deep.equal([...tables[i].rgb]);
       expect([...table.specks]).to.deep.equal([...tables[i].specks]);
@@ -60,7 +61,7 @@ describe('tone tables', () => {
 
   it('close specks layer by layer at every tone, on every paper', () => {
     for (const on of PAPERS) {
-      const built = toneTables(recipe.layers, optics, bareGround(on), recipe.halfWidthMm);
+      const built = toneTables(recipe.layers, optics, bareGround(on));
       for (let i = 1; i < built.length; i++) {
         for (let t = 0; t < TONE_STEPS; t++) expect(built[i].specks[t], on.id).to.be.at.most(built[i - 1].specks[t]);
       }
@@ -68,15 +69,12 @@ describe('tone tables', () => {
   });
 
   it('of a narrow region leave out what it has no room for', () => {
-    const narrow = toneTables(layersFor(recipe, 1), optics, bareGround(whiteBook), recipe.halfWidthMm);
+    const narrow = toneTables(layersFor(recipe, 1), optics, bareGround(whiteBook));
     expect(narrow.length).to.be.below(tables.length);
   });
 
   it('need every pencil', () => {
-    expect(() => toneTables(recipe.layers, new Map(), bareGround(whiteBook), 2)).to.throw(
-      RangeError,
-      'not in the tray',
-    );
+    expect(() => toneTables(recipe.layers, new Map(), bareGround(whiteBook))).to.throw(RangeError, 'not in the tray');
   });
 });
 

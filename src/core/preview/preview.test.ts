@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { type Lab, deltaE2000, labOfHex, labOfRgb, rgbOfLab } from '../colour/index.ts';
 import { bareGround, layPasses, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
+import { fieldsOfTone } from './test/fields-of-tone.ts';
 import { paperGrain } from './grain.ts';
 import { pigmentShare } from './shade.ts';
 import { TONE_STEPS, laydownStrip, renderPreview, toneTables, wheelDisc } from './index.ts';
@@ -28,7 +29,7 @@ function square(side: number, tone: number, table: ReturnType<typeof toneTables>
     height: side,
     pixelsPerMm: 11,
     labels,
-    tone: new Uint8Array(cells).fill(tone),
+    fields: fieldsOfTone(new Uint8Array(cells).fill(tone)),
     paper,
     tables: [null, table],
   });
@@ -51,7 +52,7 @@ describe('the preview', () => {
 
   it('has, on average, the colour that the layer model predicts', () => {
     const oneLayer = [{ ...recipe.layers[0], pressure: 'medium' as const }];
-    const table = toneTables(oneLayer, optics, ground, recipe.halfWidthMm)[1];
+    const table = toneTables(oneLayer, optics, ground)[1];
     const expected = layPasses(ground, [{ pencil: blue, pressure: 'medium' }]).lab;
     expect(deltaE2000(meanLab(square(256, 128, table).data), expected)).to.be.below(2.5);
   });
@@ -59,12 +60,12 @@ describe('the preview', () => {
   it('shows bare paper where nothing is laid', () => {
     const { data } = square(8, 128, null);
     expect([...data.subarray(0, 4)]).to.deep.equal([...paper.map(Math.round), 255]);
-    const none = toneTables(recipe.layers, optics, ground, recipe.halfWidthMm)[0];
+    const none = toneTables(recipe.layers, optics, ground)[0];
     expect(deltaE2000(meanLab(square(64, 10, none).data), labOfHex(whiteBook.tint))).to.be.below(0.5);
   });
 
   it('has one table for each number of layers laid, darker in shadow than in light', () => {
-    const tables = toneTables(recipe.layers, optics, ground, recipe.halfWidthMm);
+    const tables = toneTables(recipe.layers, optics, ground);
     expect(tables).to.have.length(recipe.layers.length + 1);
     const last = tables.at(-1)!;
     expect(last.specks[0]).to.be.below(last.specks[TONE_STEPS - 1]);

@@ -1,15 +1,24 @@
 import { type Rgb } from '../colour/index.ts';
+import { type PageFields, FIELDS } from '../light/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import { renderPreview } from './render-preview.ts';
 import { type ToneTable } from './tone-tables.ts';
 
-/** A recipe's passage from its deepest shadow at the left to its highlight at the right, grain and all. */
+/**
+ * A recipe's passage from its deepest shadow at the left to its highlight at the right, grain and all. Where it looks at
+ * a second field, that rises from the bottom to the top.
+ */
 export function rampStrip(
   table: ToneTable,
   paper: Rgb,
   { width, height }: { width: number; height: number },
 ): RgbaImage {
-  const tone = Uint8Array.from({ length: width * height }, (_, i) => (255 * (i % width)) / Math.max(1, width - 1));
+  const across = Uint8Array.from({ length: width * height }, (_, i) => (255 * (i % width)) / Math.max(1, width - 1));
+  const up = Uint8Array.from(across, (_, i) => 255 - (255 * Math.floor(i / width)) / Math.max(1, height - 1));
+  const fields = Object.fromEntries(FIELDS.map((field) => [field, table.fields[1] === field ? up : across]));
   const labels = new Uint16Array(width * height).fill(1);
-  return renderPreview({ width, height, pixelsPerMm: 8, labels, tone, paper, tables: [null, table] });
+  return renderPreview({
+    ...{ width, height, pixelsPerMm: 8, labels, paper, tables: [null, table] },
+    fields: fields as PageFields,
+  });
 }

@@ -1,8 +1,9 @@
 import { type Rgb } from '../colour/index.ts';
+import { type PageFields } from '../light/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import { GRAIN_PER_MM, TILE, paperGrain } from './grain.ts';
 import { pigmentShare } from './shade.ts';
-import { TONE_STEPS, type ToneTable } from './tone-tables.ts';
+import { SECOND_STEPS, TONE_STEPS, type ToneTable } from './tone-tables.ts';
 
 /** What a preview is painted from. */
 export interface PreviewSource {
@@ -11,8 +12,8 @@ export interface PreviewSource {
   pixelsPerMm: number;
   /** Region id of each pixel, grown through the lines. */
   labels: Uint16Array;
-  /** Tone of each pixel, 0..255. */
-  tone: Uint8Array;
+  /** Fields of each pixel, 0..255. */
+  fields: PageFields;
   /** sRGB of the bare paper. */
   paper: Rgb;
   /** The table to paint each region by, at its id; null for regions that nothing is laid on yet. */
@@ -23,11 +24,11 @@ export interface PreviewSource {
 const SHARE = Uint8Array.from({ length: 65536 }, (_, i) => Math.round(255 * pigmentShare(i & 255, i >> 8)));
 
 /**
- * Paints what will come out: for each pixel the table of its region at its tone, pigment on the grain and paper in
+ * Paints what will come out: for each pixel the table of its region at the values of its fields, pigment on the grain and paper in
  * the valleys. Printed lines are not painted; lay the page over it.
  */
 export function renderPreview(source: PreviewSource): RgbaImage {
-  const { width, height, labels, tone, tables } = source;
+  const { width, height, labels, fields, tables } = source;
   const data = new Uint8ClampedArray(4 * width * height);
   // Whole pixels are written at once; the bytes lie red, green, blue, alpha from the lowest on every machine that runs this.
   const pixels = new Uint32Array(data.buffer);
@@ -40,19 +41,26 @@ export function renderPreview(source: PreviewSource): RgbaImage {
   let table: ToneTable | null = null;
   let rgb: Uint8Array = new Uint8Array();
   let specks = rgb;
+  let first = fields.tone;
+  let second: Uint8Array | null = null;
   for (let y = 0, i = 0; y < height; y++) {
     const grainRow = ((y * grainScale) & mask) * TILE;
     for (let x = 0; x < width; x++, i++) {
       if (labels[i] !== label) {
         label = labels[i];
         table = tables[label] ?? null;
-        if (table) ({ rgb, specks } = table);
+        if (table) {
+          ({ rgb, specks } = table);
+          first = fields[table.fields[0]];
+          second = table.fields.length > 1 ? fields[table.fields[1]] : null;
+        }
       }
       if (table === null) {
         pixels[i] = bare;
         continue;
       }
-      const t = (tone[i] * (TONE_STEPS - 1) + 127) >> 8;
+      let t = (first[i] * TONE_STEPS) >> 8;
+      if (second) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
       const share = SHARE[(specks[t] << 8) | paperGrain[grainRow + grainColumns[x]]];
       const rest = 255 - share;
       pixels[i] = pack(

@@ -1,55 +1,82 @@
 import { labOfSpectrum, rgbOfLab } from '../colour/index.ts';
-import { type Ground, type PencilOptics, PRESS, groundAfterPasses } from '../laydown/index.ts';
-import { type Layer, shareInZone } from '../recipe/index.ts';
+import { type Ground, type PencilOptics, groundAfterPasses } from '../laydown/index.ts';
+import { type Field, valueAtStep } from '../light/index.ts';
+import { type Layer, fieldsOf, passesOf, shareInZone } from '../recipe/index.ts';
 import { shadeOf } from './shade.ts';
 
-/** Steps of the tone that are computed; the 256 tones of a page fall on the nearest. */
+/** Steps of the first field that are computed; the 256 values of a page fall on the nearest. */
 export const TONE_STEPS = 64;
+/** Steps of a second field, where layers look at two. */
+export const SECOND_STEPS = 32;
+/** Shares of a layer's pressure are told apart by so much of the whole. */
+const SHARES = 512;
 
-/** How a recipe looks at every tone after some of its layers: for each tone step red, green, blue and specks. */
+/** How a recipe looks at every value of its fields after some of its layers: for each red, green, blue and specks. */
 export interface ToneTable {
-  /** TONE_STEPS x 3, sRGB of the pigment. */
+  /** One field or two. */
+  fields: readonly Field[];
+  /** Steps x 3, sRGB of the pigment; all steps of the first field for the first step of the second, and so on. */
   rgb: Uint8Array;
-  /** TONE_STEPS, 0 (covered) to 255 (bare). */
+  /** Steps, 0 (covered) to 255 (bare). */
   specks: Uint8Array;
 }
 
 /**
- * Builds the look of a stack of layers at every tone, one table for each prefix: none laid, the first laid, and so on.
+ * Builds the look of a stack of layers at every value of the fields that it looks at, one table for each prefix: none
+ * laid, the first laid, and so on. Places where the same is laid are worked out once.
  * @param layers in the order in which they are laid
  * @param optics the pencils by id
- * @param halfWidthMm half the usual usable width of the regions, for the softness of zones
  * @returns layers.length + 1 tables
- * @throws RangeError when a pencil has no optics
+ * @throws RangeError when a pencil has no optics, or for layers that look at more than two fields
  */
 export function toneTables(
   layers: readonly Layer[],
   optics: ReadonlyMap<string, PencilOptics>,
   ground: Ground,
-  halfWidthMm: number,
 ): ToneTable[] {
   const paper = rgbOfLab(labOfSpectrum(ground.bare));
-  const tables = Array.from({ length: layers.length + 1 }, newTable);
-  for (let step = 0; step < TONE_STEPS; step++) {
-    let now = ground;
-    write(tables[0], step, now, paper);
-    layers.forEach((layer, i) => {
-      const pencil = optics.get(layer.pencil);
-      if (!pencil) throw new RangeError(`Pencil ${layer.pencil} is not in the tray that this recipe was made with.`);
-      const press = PRESS[layer.pressure] * shareInZone(layer.zone, step / (TONE_STEPS - 1), halfWidthMm);
-      if (press > 0.004) now = groundAfterPasses(now, new Array(layer.passes).fill({ pencil, pressure: press }));
-      write(tables[i + 1], step, now, paper);
+  const fields = fieldsOf(layers);
+  const places = placesOf(fields);
+  const grounds: Ground[] = [ground];
+  const shades = [shadeOf(ground, paper)];
+  const known = new Map<number, number>();
+  const now = new Uint32Array(places.length);
+  const tables = [tableOf()];
+  layers.forEach((layer, i) => {
+    known.clear();
+    places.forEach((place, step) => {
+      const share = Math.round(SHARES * shareInZone(layer.zone, place));
+      if (share === 0) return;
+      const key = now[step] * (SHARES + 1) + share;
+      let next = known.get(key);
+      if (next === undefined) {
+        const passes = passesOf(layer, optics, share / SHARES);
+        next = grounds.push(groundAfterPasses(grounds[now[step]], passes)) - 1;
+        shades.push(shadeOf(grounds[next], paper));
+        known.set(key, next);
+      }
+      now[step] = next;
     });
-  }
+    tables[i + 1] = tableOf();
+  });
   return tables;
+
+  function tableOf(): ToneTable {
+    const rgb = new Uint8Array(3 * places.length);
+    const specks = new Uint8Array(places.length);
+    now.forEach((state, step) => {
+      rgb.set(shades[state].covered.map(Math.round), 3 * step);
+      specks[step] = Math.min(255, Math.round(shades[state].specks));
+    });
+    return { fields, rgb, specks };
+  }
 }
 
-function newTable(): ToneTable {
-  return { rgb: new Uint8Array(3 * TONE_STEPS), specks: new Uint8Array(TONE_STEPS) };
-}
-
-function write(table: ToneTable, step: number, ground: Ground, paper: readonly number[]): void {
-  const shade = shadeOf(ground, paper);
-  table.rgb.set(shade.covered.map(Math.round), 3 * step);
-  table.specks[step] = Math.min(255, Math.round(shade.specks));
+/** Every step of one field, or of two. */
+function placesOf([first, second]: readonly Field[]) {
+  const row = Array.from({ length: TONE_STEPS }, (_, step) => ({ [first]: valueAtStep(first, step, TONE_STEPS) }));
+  if (!second) return row;
+  return Array.from({ length: SECOND_STEPS }, (_, step) => valueAtStep(second, step, SECOND_STEPS)).flatMap((value) =>
+    row.map((place) => ({ ...place, [second]: value })),
+  );
 }

@@ -1,20 +1,46 @@
-import { type RegionContext, effectById, usualWidth } from './effects/index.ts';
+import { type Laid, type RegionContext, effectById, usualWidth } from './effects/index.ts';
 import { type Family } from './family.ts';
 import { type Layer, type Recipe } from './layer.ts';
 import { schoolById } from './schools/index.ts';
+import { fieldsOf } from './zone.ts';
+
+/** On paper darker than this, L*, a highlight that stays paper does not read as light. */
+const PALE_PAPER = 85;
 
 /**
  * Compiles an effect to the layers of one thing, in the order of a school or in its own.
  * @param effectId id of an effect
  * @param schoolId id of a school
  * @param family one to five pencils from dark to light, with or without blender, depth, accent and neutral
- * @param context the widths and areas of the thing's regions
+ * @param context the widths and areas of the thing's regions, and what is known of its light, paper and neighbours
  * @throws RangeError for an unknown effect or school, or when there is no region
  */
 export function compileRecipe(effectId: string, schoolId: string, family: Family, context: RegionContext): Recipe {
   if (context.regions.length === 0) throw new RangeError('A recipe needs at least one region to be fitted to.');
-  const { layers, notes } = effectById(effectId).lay(schoolById(schoolId), family, context);
+  const laid = effectById(effectId).lay(schoolById(schoolId), family, context);
+  const { layers, notes } = withHighlight(laid, context);
   return { effect: effectId, school: schoolId, layers, notes, halfWidthMm: Math.max(0.5, usualWidth(context) / 2) };
+}
+
+/** On toned paper the highlight that an effect leaves bare is laid with a white pencil, last. */
+function withHighlight({ layers, notes }: Laid, { paperValue = 100, white }: RegionContext): Laid {
+  const field = fieldsOf(layers).find((each) => each === 'tone' || each === 'glow');
+  const reserved = layers.flatMap(({ zone }) => (zone.field === field && zone.to < 1 ? [zone] : []));
+  const entered = layers.some(({ zone }) => zone.field === field && zone.from > 0 && zone.to >= 1);
+  if (paperValue >= PALE_PAPER || !field || reserved.length === 0 || entered) return { layers, notes };
+  if (!white) {
+    const says =
+      'This paper is too dark for its highlights to stay bare, and no white pencil that covers is in the tray.';
+    return { layers, notes: [...notes, says] };
+  }
+  const { to, softnessMm, overMm } = reserved.reduce((a, b) => (b.to > a.to ? b : a));
+  const highlight: Layer = {
+    ...{ id: 'highlight', role: 'white', pencil: white, pressure: 'firm', passes: 2 },
+    zone: { field, from: to, to: 1, softnessMm, overMm },
+    ...{ stroke: layers.at(-1)!.stroke, point: 'sharp', fromWidthMm: 0 },
+    purpose: 'White for the highlight: this paper is too dark to be one.',
+  };
+  return { layers: [...layers, highlight], notes };
 }
 
 /** The layers that a region of this width has room for, in order. */

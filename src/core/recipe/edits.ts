@@ -1,14 +1,105 @@
 import { type Pressure } from '../laydown/index.ts';
-import { type Recipe } from './layer.ts';
+import { type Direction, type Layer, type Point, type Recipe, type Stroke } from './layer.ts';
 
 /** What a person changed in one layer of a recipe. */
 export interface LayerEdit {
+  pencil?: string;
   pressure?: Pressure;
   /** 1 to 6. */
   passes?: number;
+  /** Where its zone begins and ends on its field, 0..1. */
+  from?: number;
+  to?: number;
+  softnessMm?: number;
+  hardTo?: boolean;
+  stroke?: Stroke;
+  /** Null: as the shape goes. */
+  direction?: Direction | null;
+  point?: Point;
+  /** Null: the pencil itself. */
+  tool?: string | null;
+  dryMinutes?: number;
+  purpose?: string;
 }
 
-/** A recipe with a person's changes to single layers, by layer id; changes to layers that it does not have are left out. */
-export function withEdits(recipe: Recipe, edits: Readonly<Record<string, LayerEdit>> = {}): Recipe {
-  return { ...recipe, layers: recipe.layers.map((layer) => ({ ...layer, ...edits[layer.id] })) };
+/** What a person changed in a recipe: in single layers, and in which there are and in what order. */
+export interface RecipeEdits {
+  layers?: Readonly<Record<string, LayerEdit>>;
+  /** Ids of layers that are left out. */
+  without?: readonly string[];
+  /** Layers of a person's own. */
+  added?: readonly Layer[];
+  /** Ids in the order in which they are laid; those that it does not name come right after the one they came after. */
+  order?: readonly string[];
+}
+
+/**
+ * A recipe with a person's changes. What is said of layers that it does not have is left out, so that changes outlive a
+ * change of family, width or effect as far as they mean anything.
+ */
+export function withEdits(
+  recipe: Recipe,
+  { layers = {}, without = [], added = [], order = [] }: RecipeEdits = {},
+): Recipe {
+  const own = new Set(recipe.layers.map(({ id }) => id));
+  const all = [...recipe.layers, ...added.filter(({ id }) => !own.has(id))].filter(({ id }) => !without.includes(id));
+  return {
+    ...recipe,
+    layers: inOrder(
+      all.map((layer) => edited(layer, layers[layer.id])),
+      order,
+    ),
+  };
+}
+
+function edited(layer: Layer, edit: LayerEdit = {}): Layer {
+  const { from, to, softnessMm, hardTo, direction, tool, dryMinutes, ...plain } = edit;
+  const zone = { ...layer.zone };
+  if (from !== undefined) zone.from = from;
+  if (to !== undefined) zone.to = to;
+  if (softnessMm !== undefined) zone.softnessMm = softnessMm;
+  if (hardTo !== undefined) zone.hardTo = hardTo;
+  // An interval that was turned over by two changes is no interval: it keeps the older end.
+  if (zone.from >= zone.to) Object.assign(zone, { from: layer.zone.from, to: layer.zone.to });
+  const next: Layer = { ...layer, ...plain, zone };
+  if (direction !== undefined) next.direction = direction ?? undefined;
+  if (tool !== undefined) next.tool = tool ?? undefined;
+  if (dryMinutes !== undefined) next.dryMinutes = dryMinutes || undefined;
+  return next;
+}
+
+function inOrder(layers: readonly Layer[], order: readonly string[]): Layer[] {
+  if (order.length === 0) return [...layers];
+  const place = new Map(order.map((id, i) => [id, i]));
+  let last = -1;
+  const keys = layers.map(({ id }, i) => {
+    last = place.get(id) ?? last;
+    return { i, key: place.has(id) ? last : last + 0.5 };
+  });
+  return keys.sort((p, q) => p.key - q.key || p.i - q.i).map(({ i }) => layers[i]);
+}
+
+/** Changes with some more made after them. */
+export function mergedEdits(before: RecipeEdits, more: RecipeEdits): RecipeEdits {
+  const layers: Record<string, LayerEdit> = { ...before.layers };
+  for (const [id, edit] of Object.entries(more.layers ?? {})) layers[id] = { ...layers[id], ...edit };
+  const gone = new Set(more.without ?? []);
+  const added = [...(before.added ?? []), ...(more.added ?? [])];
+  const merged: RecipeEdits = {
+    layers,
+    without: [...new Set([...(before.without ?? []), ...gone])].filter((id) => !added.some((layer) => layer.id === id)),
+    added: added.filter(({ id }) => !gone.has(id)),
+    order: more.order ?? before.order ?? [],
+  };
+  return tidied(merged);
+}
+
+/** Without the parts that say nothing; empty where nothing is changed. */
+function tidied({ layers = {}, without = [], added = [], order = [] }: RecipeEdits): RecipeEdits {
+  return {
+    ...(Object.keys(layers).length > 0 && { layers }),
+    ...(without.length > 0 && { without }),
+    ...(added.length > 0 && { added }),
+    ...(order.length > 0 && { order }),
+  };
 }

@@ -31,9 +31,9 @@ const wide = { regions: [{ usableWidthMm: 12, areaMm2: 200 }] };
 const steps = Array.from({ length: 101 }, (_, k) => k / 100);
 
 /** What lies at a tone when all of a recipe is laid, and how much paper shows there. */
-function laidAt({ layers, halfWidthMm }: Recipe, tone: number, paper = whiteBook) {
+function laidAt({ layers }: Recipe, tone: number, paper = whiteBook) {
   const passes = layers.flatMap(({ pencil, pressure, passes: times, zone }) => {
-    const press = PRESS[pressure] * shareInZone(zone, tone, halfWidthMm);
+    const press = PRESS[pressure] * shareInZone(zone, { tone: { value: tone, source: 0 } });
     return press > 0.004 ? Array.from({ length: times }, () => ({ pencil: optics.get(pencil)!, pressure: press })) : [];
   });
   return passes.length > 0 ? layPasses(bareGround(paper), passes) : { lab: labOfHex(paper.tint), specks: 1 };
@@ -98,7 +98,7 @@ describe('every effect', () => {
     for (const paper of PAPERS) {
       for (const { id } of EFFECTS) {
         const found = checkRecipe(made(id, gold), wide, optics, bareGround(paper)).map(({ kind }) => kind);
-        expect(found, `${id} on ${paper.name}`).to.not.include('full tooth').and.to.not.include('no value step');
+        expect(found, `${id} on ${paper.name}`).to.not.include('full-tooth').and.to.not.include('no-value-step');
       }
     }
   });
@@ -107,7 +107,8 @@ describe('every effect', () => {
     expect(proposeEffect('gold')).to.equal('polished-metal');
     expect(proposeEffect('gem')).to.equal('domed-gem');
     expect(proposeEffect('fur')).to.equal('fur');
-    expect(proposeEffect('wood')).to.equal('blend');
+    expect(proposeEffect('wood')).to.equal('wood');
+    expect(proposeEffect('cloth')).to.equal('blend');
     expect(proposeEffect(null)).to.equal('blend');
   });
 });

@@ -1,22 +1,38 @@
 /** recipe: effects and schools compiled to ordered layers for one thing, and checks of what comes out. */
 export { type Extra, type Family, EXTRAS, MOST_PENCILS, bodyOf, familyOf, pencilsFor, pencilsOf } from './family.ts';
 export {
+  type Direction,
   type Layer,
   type Point,
   type Recipe,
   type Role,
+  type Span,
   type Stroke,
   type Zone,
+  DIRECTIONS,
   POINTS,
   POINT_MM,
   ROLES,
   STROKES,
 } from './layer.ts';
 export { type School, SCHOOLS, schoolById } from './schools/index.ts';
-export { type Effect, type RegionContext, EFFECTS, effectById, proposeEffect, usualWidth } from './effects/index.ts';
+export {
+  type Effect,
+  type Lit,
+  type RegionContext,
+  EFFECTS,
+  effectById,
+  overMm,
+  proposeEffect,
+  usualWidth,
+} from './effects/index.ts';
 export { compileRecipe, layersFor } from './compile-recipe.ts';
-export { type Finding, checkRecipe } from './check-recipe.ts';
-export { type LayerEdit, withEdits } from './edits.ts';
+export { type Beside, type Finding, type PaperRisk, CHECKS, checkRecipe } from './checks/index.ts';
+export { type LayerEdit, type RecipeEdits, mergedEdits, withEdits } from './edits.ts';
+export { type Card, cardOf, editsFromCard } from './card.ts';
+export { cautionsOf } from './cautions.ts';
+export { type Consequences, consequencesOf } from './consequences.ts';
+export { passesOf } from './passes.ts';
 export { type LostLayer, type TrimmedThing, gentleRecipe, trimToMinutes } from './trim.ts';
 export { toothAfter } from './tooth-after.ts';
-export { shareInZone } from './zone.ts';
+export { type FieldValues, fieldsOf, shareInZone, shareOfZone, sharesOfValues } from './zone.ts';

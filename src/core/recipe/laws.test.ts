@@ -66,12 +66,12 @@ describe('every recipe', () => {
   it('ends lighter in its light than in its shadow, on every paper', () => {
     for (const { id } of SCHOOLS) {
       for (const paper of PAPERS) {
-        const { layers, halfWidthMm } = compileRecipe('blend', id, family, {
+        const { layers } = compileRecipe('blend', id, family, {
           regions: [{ usableWidthMm: 6, areaMm2: 50 }],
         });
         const at = (tone: number) => {
           const passes = layers.flatMap(({ pencil, pressure, passes: times, zone }) =>
-            shareInZone(zone, tone, halfWidthMm) > 0.5
+            shareInZone(zone, { tone: { value: tone, source: 0 } }) > 0.5
               ? Array.from({ length: times }, () => ({ pencil: optics.get(pencil)!, pressure }))
               : [],
           );
@@ -115,14 +115,18 @@ describe('the usual width of a thing', () => {
 
 describe('a zone', () => {
   const tone = fc.double({ min: 0, max: 1, noNaN: true });
-  const zone = fc
-    .tuple(tone, tone, fc.double({ min: 0, max: 4, noNaN: true }))
-    .map(([a, b, softnessMm]) => ({ field: 'tone' as const, from: Math.min(a, b), to: Math.max(a, b), softnessMm }));
+  const zone = fc.tuple(tone, tone, fc.double({ min: 0, max: 4, noNaN: true })).map(([a, b, softnessMm]) => ({
+    field: 'tone' as const,
+    from: Math.min(a, b),
+    to: Math.max(a, b),
+    softnessMm,
+    overMm: 3,
+  }));
 
   it('takes between nothing and all of the pressure everywhere', () => {
     fc.assert(
       fc.property(zone, tone, (each, at) => {
-        expect(shareInZone(each, at, 3)).to.be.within(0, 1);
+        expect(shareInZone(each, { tone: { value: at, source: 0 } })).to.be.within(0, 1);
       }),
     );
   });
@@ -130,7 +134,9 @@ describe('a zone', () => {
   it('that runs from shadow to highlight takes all of it everywhere', () => {
     fc.assert(
       fc.property(tone, fc.double({ min: 0, max: 4, noNaN: true }), (at, softnessMm) => {
-        expect(shareInZone({ field: 'tone', from: 0, to: 1, softnessMm }, at, 2)).to.equal(1);
+        expect(
+          shareInZone({ field: 'tone', from: 0, to: 1, softnessMm, overMm: 2 }, { tone: { value: at, source: 0 } }),
+        ).to.equal(1);
       }),
     );
   });
@@ -142,10 +148,11 @@ describe('a zone', () => {
         fc.double({ min: 0.2, max: 1, noNaN: true }),
         (edge, softnessMm) => {
           const [below, above] = [
-            { field: 'tone' as const, from: 0, to: edge, softnessMm },
-            { field: 'tone' as const, from: edge, to: 1, softnessMm },
+            { field: 'tone' as const, from: 0, to: edge, softnessMm, overMm: 4 },
+            { field: 'tone' as const, from: edge, to: 1, softnessMm, overMm: 4 },
           ];
-          expect(shareInZone(below, edge, 4) + shareInZone(above, edge, 4)).to.be.closeTo(1, 1e-6);
+          const there = { tone: { value: edge, source: 0 } };
+          expect(shareInZone(below, there) + shareInZone(above, there)).to.be.closeTo(1, 1e-6);
         },
       ),
     );
@@ -156,7 +163,7 @@ describe('changes to layers', () => {
   it('touch the layers that they name and no other, and change nothing when there are none', () => {
     const recipe = compileRecipe('blend', 'base-coat-first', family, { regions: [{ usableWidthMm: 6, areaMm2: 50 }] });
     expect(withEdits(recipe)).to.deep.equal(recipe);
-    const edited = withEdits(recipe, { middle: { passes: 4 } });
+    const edited = withEdits(recipe, { layers: { middle: { passes: 4 } } });
     recipe.layers.forEach((layer, i) =>
       expect(edited.layers[i]).to.deep.equal(layer.id === 'middle' ? { ...layer, passes: 4 } : layer),
     );

@@ -104,15 +104,16 @@ describe('recipes', () => {
   });
 
   it('a zone is full inside, fades over its edge and ends', () => {
-    const zone = { field: 'tone' as const, from: 0, to: 0.4, softnessMm: 0.5 };
-    expect(shareInZone(zone, 0.1, 5)).to.equal(1);
-    expect(shareInZone(zone, 0.4, 5)).to.be.closeTo(0.5, 0.01);
-    expect(shareInZone(zone, 0.6, 5)).to.equal(0);
+    const zone = { field: 'tone' as const, from: 0, to: 0.4, softnessMm: 0.5, overMm: 5 };
+    const at = (value: number) => shareInZone(zone, { tone: { value, source: 0 } });
+    expect(at(0.1)).to.equal(1);
+    expect(at(0.4)).to.be.closeTo(0.5, 0.01);
+    expect(at(0.6)).to.equal(0);
   });
 
   it('keeps a person’s changes to single layers', () => {
     const recipe = compileRecipe('blend', 'base-coat-first', family, wide);
-    const edited = withEdits(recipe, { shadow: { pressure: 'whisper', passes: 3 }, gone: { passes: 2 } });
+    const edited = withEdits(recipe, { layers: { shadow: { pressure: 'whisper', passes: 3 }, gone: { passes: 2 } } });
     expect(edited.layers[1]).to.include({ pressure: 'whisper', passes: 3 });
     expect(edited.layers).to.have.length(recipe.layers.length);
   });
@@ -221,11 +222,14 @@ describe('checking a recipe', () => {
 
   it('says when the paper fills up before the last layer', () => {
     const heavy = { pressure: 'burnish', passes: 3 };
-    expect(check(family, [8], { base: heavy, shadow: heavy, middle: heavy })).to.include('full tooth');
+    const layers = { base: heavy, shadow: heavy, middle: heavy };
+    expect(check(family, [8], { layers })).to.include('full-tooth');
   });
 
   it('says when shadow and light are too alike', () => {
-    expect(check(familyOf(['lamp', 'lamp', 'lamp']))).to.include('no value step');
+    const whispered = { pressure: 'whisper', passes: 1 };
+    const layers = { shadow: whispered, middle: whispered, deepen: whispered };
+    expect(check(familyOf(['ochre', 'lamp']), [8], { layers })).to.include('no-value-step');
   });
 
   it('says how many regions are too narrow for all layers', () => {

@@ -20,6 +20,8 @@ export interface DrawnThing {
   form: TrueForm;
   /** The natural colour that it would keep, `#rrggbb`. */
   natural?: string;
+  /** What it is made of, by the material's id, where light makes something of that. */
+  material?: string;
   focus?: boolean;
 }
 

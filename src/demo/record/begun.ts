@@ -8,6 +8,8 @@ import { asTrayPencil, benchPlanFrom, deriveRecipes, openSteps, summariseSheet }
 import { type DemoPencil } from '../pencils/index.ts';
 import { EVENINGS, OWN_FAMILIES } from './evenings.ts';
 
+/** What glows on the begun sheet, and how far, mm. */
+const GLOWING: Readonly<Record<string, number>> = { 'Paper lanterns': 14, Moon: 26 };
 /** Orders that are tried for the begun sheet: enough for a sensible one, few enough to lay the demo out quickly. */
 const TRIES = 12;
 /** Moves of the search for its palette. */
@@ -16,12 +18,12 @@ const MOVES = 6000;
 const PACES = [1.15, 0.9, 1.3, 1, 0.85, 1.05, 1.4];
 const BETWEEN_STEPS_MINUTES = 0.4;
 
-/** The palette of the begun sheet: proposed for a dusk in blue against orange, with some families chosen by its owner. */
+/** The palette and the glows of the begun sheet: proposed for a dusk in blue against orange, with some families chosen by its owner. */
 export async function beginPalette(
   plan: Plan,
   meta: RegionsMeta,
   pencils: readonly DemoPencil[],
-): Promise<Pick<Plan, 'wheel' | 'families'>> {
+): Promise<Pick<Plan, 'wheel' | 'families' | 'glows'>> {
   const wheel = { ...plan.wheel, anchor: 240, scheme: 'split-complementary' };
   const here = pencils.filter(
     ({ whereabouts, type }) => whereabouts !== 'missing' && (type === 'wax' || type === 'oil'),
@@ -39,7 +41,11 @@ export async function beginPalette(
     if (!own) return family ? [[thingId, family] as const] : [];
     return [[thingId, familyOf(own.map((code) => idOf.get(code)!))] as const];
   });
-  return { wheel, families: Object.fromEntries(families) };
+  const glows = plan.things.flatMap(({ id, name }) => {
+    const reachMm = GLOWING[name];
+    return reachMm ? [{ thingId: id, at: null, reachMm, strength: 0.8, pencil: null }] : [];
+  });
+  return { wheel, families: Object.fromEntries(families), glows };
 }
 
 /** One evening's order of steps with what was logged of it; the last of the begun sheet is what is still to do, with nothing logged. */
@@ -60,7 +66,7 @@ export async function beginBench(
     paperById(sheet.plan.page.paper),
   );
   const value = new Map(laid.map(({ id, body }) => [id, body[0]]));
-  const recipes = deriveRecipes(sheet.plan, meta.regions, (id) => byId.has(id));
+  const recipes = deriveRecipes(sheet.plan, meta, byId);
   const steps = openSteps(sheet.plan, meta.regions, recipes, (id) => value.get(id) ?? 50, { done: [] });
   const nameOf = new Map(sheet.plan.things.map(({ id, name }) => [id, name]));
   const evening = ({ thingId }: Step) => EVENINGS.findIndex(({ things }) => things.includes(nameOf.get(thingId) ?? ''));

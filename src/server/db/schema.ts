@@ -16,6 +16,7 @@ import type {
   NewBenchPlan,
   NewNote,
   NewPalette,
+  NewRecipeCard,
   NewPracticeSeries,
   NewSwatch,
   NewTool,
@@ -158,6 +159,14 @@ export const palettes = pgTable('palettes', {
   at: now('at'),
 });
 
+/** Recipes kept apart from the things they were made for. */
+export const recipeCards = pgTable('recipe_cards', {
+  id: text('id').primaryKey(),
+  content: jsonb('content').$type<NewRecipeCard>().notNull(),
+  origin: origin(),
+  at: now('at'),
+});
+
 export const sheets = pgTable('sheets', {
   id: text('id').primaryKey(),
   title: text('title').notNull(),
@@ -217,6 +226,8 @@ export interface KeyThing {
   focus: boolean;
   natural: string | null;
   form: string | null;
+  /** What it is made of; older keys do not say. */
+  material?: string | null;
 }
 
 export const regionMaps = pgTable('region_maps', {

@@ -9,8 +9,9 @@ import { renderPreview } from '../../core/preview/index.ts';
 import { type Run, breather } from '../../core/run/index.ts';
 import {
   asTrayPencil,
-  deriveForms,
   deriveRecipes,
+  formedThings,
+  lightingOf,
   laidLayers,
   regionTables,
   groundFinder,
@@ -61,14 +62,9 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
   const labels = new Uint16Array(new Uint8Array(gunzipSync(await readLabels(db, sheetId))).buffer);
   const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
   await breathe(0.3, 'looking at what is laid');
-  const pencils = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, asTrayPencil(pencil)]));
-  const recipes = deriveRecipes(plan, regions, (id) => pencils.has(id));
-  const forms = deriveForms(plan, regions);
-  const things = plan.things.map(({ id, regionIds, material }) => ({
-    ...{ id, regionIds, material },
-    form: forms.get(id) ?? 'raised',
-    recipe: recipes.get(id) ?? null,
-  }));
+  const pencils = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, pencil]));
+  const recipes = deriveRecipes(plan, meta, pencils);
+  const things = formedThings(plan, meta).map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null }));
   const bench = await benchState(db, sheetId);
   const done = new Set(bench.done.map((entry) => entry.stepId));
   const upTo = Object.fromEntries(
@@ -76,7 +72,7 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
   );
   const distance = distanceToLines(labels, width, height);
   const page = { width, height, pixelsPerMm, grown, distance, regions };
-  const { tone } = pageFields(page, things, { main: plan.light, glows: plan.glows });
+  const fields = pageFields(page, things, lightingOf(plan));
   await breathe(0.6, 'laying the pencils');
   const paper = paperById(plan.page.paper);
   const grounds = groundsOf(plan, meta.seen);
@@ -84,7 +80,7 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
     things,
     regions,
     upTo,
-    (id) => ({ optics: pencilOptics(pencils.get(id)!), key: id }),
+    (id) => ({ optics: pencilOptics(asTrayPencil(pencils.get(id)!)), key: id }),
     groundFinder(paper, grounds),
     grounds.keys(),
     new Map(),
@@ -95,7 +91,7 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
     height,
     pixelsPerMm,
     labels: grown,
-    tone,
+    fields,
     paper: rgbOfLab(labOfHex(paper.tint)),
     tables,
   }).data;

@@ -35,10 +35,10 @@ export async function nameFromKey(
     byMark.set(mark, [...(byMark.get(mark) ?? []), id]);
   }
   // The key is drawn from back to front, things are listed from front to back.
-  const named = [...sheet.keyThings].reverse().flatMap(({ mark, name, focus, natural, form }) => {
+  const named = [...sheet.keyThings].reverse().flatMap(({ mark, name, focus, natural, form, material = null }) => {
     const regionIds = byMark.get(mark);
     if (!regionIds) return [];
-    const thing = newThing({ id: idFor(sheetId, mark), name, regionIds, focus, natural });
+    const thing = newThing({ id: idFor(sheetId, mark), name, regionIds, focus, natural, material });
     return [{ thing, form }];
   });
   if (named.length === 0) throw new Refused(422, 'The key names nothing here that has no name yet.');

@@ -16,10 +16,10 @@ export async function listWear(db: Database, trayId: string): Promise<PencilWear
   for (const { id } of rows) {
     const { plan, title, regionsFrom } = await sheetState(db, id);
     if (!regionsFrom || Object.keys(plan.families).length === 0) continue;
-    const { regions } = await readRegions(db, id);
+    const page = await readRegions(db, id);
     const bench = await benchState(db, id);
     const done = new Set(bench.done.map(({ stepId }) => stepId));
-    const worn = plannedWear(plan, regions, pencils, (thingId, layers) =>
+    const worn = plannedWear(plan, page, pencils, (thingId, layers) =>
       bench.plan ? laidLayers(thingId, layers, done, bench.plan.steps) : 0,
     );
     for (const [pencilId, { lengthMm, points }] of worn) {

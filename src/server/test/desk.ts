@@ -19,7 +19,7 @@ export async function emptyDesk(): Promise<{ db: Database; api: ReturnType<typeo
   opened ??= openDatabase(null);
   const { db } = await opened;
   await db.execute(
-    sql`truncate blobs, trays, pencils, sheets, region_maps, reference_pictures, commands, bench_plans, step_log, practice, palettes, settings restart identity cascade`,
+    sql`truncate blobs, trays, pencils, sheets, region_maps, reference_pictures, commands, bench_plans, step_log, practice, palettes, recipe_cards, settings restart identity cascade`,
   );
   await ensureDesk(db);
   const app = createApp({ db, log: pino({ level: 'silent' }), demoSheets: DEMO_SHEETS, web: null });

@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { Pencil, RegionGround, RegionsMeta, SheetState } from '../../contracts/index.ts';
+import { type FormedThing } from '../../core/light/index.ts';
 import { type Recipe } from '../../core/recipe/index.ts';
 import { type Hours, type PaperInUse } from '../../planning/index.ts';
 import { type LaidPencil } from '../workers/index.ts';
@@ -31,8 +32,8 @@ export interface Desk {
   hours: Hours;
   /** The recipe of each thing that has a family, by thing id. */
   recipes: ReadonlyMap<string, Recipe>;
-  /** The form of each thing, by thing id. */
-  forms: ReadonlyMap<string, string>;
+  /** Every thing with its form and whose colours it shows, from front to behind. */
+  formed: readonly FormedThing[];
 }
 
 export const DeskContext = createContext<Desk | null>(null);

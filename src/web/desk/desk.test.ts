@@ -15,6 +15,13 @@ const region = (id: number, usableWidthMm: number, areaMm2: number, y = 150): Re
   box: { left: 40, top: y - 10, right: 60, bottom: y + 10 },
 });
 const regions = [region(1, 40, 9000, 40), region(2, 6, 60), region(3, 1, 4)];
+const page = { regions, neighbours: [] };
+const pencilsHere = new Map(
+  ['#3d2a22', '#c6913a', '#f2c21d'].map((colour, i) => {
+    const id = `pencil-${i + 1}`;
+    return [id, { id, code: `K${i + 1}`, colour, type: 'wax' as const, opacity: null }] as const;
+  }),
+);
 const family = familyOf(['pencil-1', 'pencil-2', 'pencil-3']);
 const plan: Plan = {
   ...emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }),
@@ -32,14 +39,14 @@ describe('what is derived from a plan', () => {
   });
 
   it('each thing with a family from the tray has a recipe fitted to its regions', () => {
-    const recipes = deriveRecipes(plan, regions, () => true);
+    const recipes = deriveRecipes(plan, page, pencilsHere);
     expect([...recipes.keys()]).to.deep.equal(['thing-sky', 'thing-bell']);
     expect(recipes.get('thing-sky')!.layers[0].point).to.equal('side of the lead');
     expect(recipes.get('thing-bell')!.layers[0].point).to.equal('normal');
   });
 
   it('a thing with a pencil that has left the tray has none', () => {
-    expect(deriveRecipes(plan, regions, (id) => id !== 'pencil-2').size).to.equal(0);
+    expect(deriveRecipes(plan, page, new Map([...pencilsHere].filter(([id]) => id !== 'pencil-2'))).size).to.equal(0);
   });
 
   it('a thing’s own school and changed layers win over the sheet’s', () => {
@@ -47,9 +54,9 @@ describe('what is derived from a plan', () => {
       school: 'base-coat-first',
       schools: { 'thing-bell': 'dark-first' },
       effects: { 'thing-bell': 'satin-metal' },
-      edits: { 'thing-bell': { shadow: { passes: 4 } } },
+      edits: { 'thing-bell': { layers: { shadow: { passes: 4 } } } },
     };
-    const recipes = deriveRecipes({ ...plan, layers }, regions, () => true);
+    const recipes = deriveRecipes({ ...plan, layers }, page, pencilsHere);
     expect(recipes.get('thing-sky')!.school).to.equal('base-coat-first');
     expect(recipes.get('thing-sky')!.effect).to.equal('blend');
     expect(recipes.get('thing-bell')!.effect).to.equal('satin-metal');

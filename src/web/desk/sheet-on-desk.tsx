@@ -8,7 +8,14 @@ import { whiteBook } from '../../core/laydown/index.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { type LaidPencil, pageWorker, pencilWorker } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
-import { type PaperInUse, deriveForms, deriveHours, groundsOf, regionsKey } from '../../planning/index.ts';
+import {
+  type PaperInUse,
+  type PlannedPage,
+  formedThings,
+  deriveHours,
+  groundsOf,
+  regionsKey,
+} from '../../planning/index.ts';
 import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
 import { loadLabels, loadPicture } from './load-page.ts';
@@ -39,6 +46,8 @@ export function SheetOnDesk() {
   );
 }
 
+const NO_PAGE: PlannedPage = { regions: [], neighbours: [] };
+
 interface DerivedProps {
   sheet: SheetState;
   pencils: readonly Pencil[];
@@ -52,19 +61,16 @@ function WithDerived({ sheet, pencils, use, picture, page, children }: DerivedPr
   const { plan } = sheet;
   const laid = useLaid(pencils, use);
   const pencilById = useMemo(() => new Map(pencils.map((pencil) => [pencil.id, pencil])), [pencils]);
-  const hours = useMemo(
-    () => deriveHours(plan, page?.regions ?? [], (id) => pencilById.has(id)),
-    [plan, page, pencilById],
-  );
+  const hours = useMemo(() => deriveHours(plan, page ?? NO_PAGE, pencilById), [plan, page, pencilById]);
   const { recipes } = hours;
   const grounds = useMemo(() => groundsOf(plan, page?.seen), [plan, page]);
-  const forms = useMemo(() => deriveForms(plan, page?.regions ?? []), [plan, page]);
+  const formed = useMemo(() => formedThings(plan, page ?? NO_PAGE), [plan, page]);
   const desk = useMemo(
     () => ({
-      ...{ sheet, pencils, pencilById, use, laid, picture, page, grounds, hours, recipes, forms },
+      ...{ sheet, pencils, pencilById, use, laid, picture, page, grounds, hours, recipes, formed },
       pixelsPerMm: sheet.picture.width / plan.page.widthMm,
     }),
-    [sheet, pencils, pencilById, use, laid, picture, page, grounds, hours, recipes, forms, plan.page.widthMm],
+    [sheet, pencils, pencilById, use, laid, picture, page, grounds, hours, recipes, formed, plan.page.widthMm],
   );
   return <DeskContext value={desk}>{children}</DeskContext>;
 }

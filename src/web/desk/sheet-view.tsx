@@ -13,6 +13,7 @@ import { HandleOnSheet } from './handle-on-sheet.tsx';
 import { LineOnSheet } from './line-on-sheet.tsx';
 import { type Painting, paintPointedAt, paintSheet } from './paint-sheet.ts';
 import { Magnifier } from './magnifier.tsx';
+import { RulersOnSheet } from './rulers-on-sheet.tsx';
 import { regionAt, tinyRegionsAround } from './region-at.ts';
 import { outlineOf } from './region-paths.ts';
 
@@ -35,6 +36,8 @@ interface Props {
   line?: Omit<Parameters<typeof LineOnSheet>[0], 'toPage' | 'toHolder'> | null;
   /** Points of the page that are moved on it. */
   handles?: readonly (Omit<Parameters<typeof HandleOnSheet>[0], 'toPage' | 'toHolder'> & { id: string })[];
+  /** Whether rulers in mm lie along it. */
+  rulers?: boolean;
   /** A place of the page, mm, to draw the eye to. */
   ring?: { x: number; y: number } | null;
   /** Without the zoom buttons, where the sheet is only shown. */
@@ -58,6 +61,7 @@ export function SheetView({
   onGather,
   line,
   handles = [],
+  rulers,
   ring,
   paperTint,
   veil,
@@ -231,6 +235,7 @@ export function SheetView({
         onClick={pickAt}
       />
       <canvas ref={pointed} aria-hidden className="pointer-events-none absolute inset-0 h-full w-full" />
+      {rulers && view && <RulersOnSheet page={sheet.plan.page} toHolder={toHolder} />}
       {ring && view && <Ring at={toHolder(ring)} />}
       {view &&
         handles.map(({ id, ...handle }) => <HandleOnSheet key={id} {...handle} toHolder={toHolder} toPage={toPage} />)}

@@ -1,8 +1,9 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { type PreviewRequest, pageWorker } from '../workers/index.ts';
+import { type PreviewRequest, type ZoneLook, pageWorker } from '../workers/index.ts';
 import { type Step } from '../../core/bench/index.ts';
-import { type FormedThing, type GlowContrast, type Lighting } from '../../core/light/index.ts';
-import { type Recipe } from '../../core/recipe/index.ts';
+import { type GlowContrast, type Lighting } from '../../core/light/index.ts';
+import { lightingOf } from '../../planning/index.ts';
+import { type Recipe, type Zone } from '../../core/recipe/index.ts';
 import { useAppSelector } from '../app/store.ts';
 import { type Desk, useDesk } from './desk-context.ts';
 
@@ -42,15 +43,15 @@ export function usePreview(
   others?: ReadonlyMap<string, Recipe> | null,
 ): HTMLCanvasElement | null {
   const desk = useDesk();
-  const { sheet, page, grounds, pencilById, use } = desk;
-  const { light, glows } = sheet.plan;
-  const things = useFormedThings();
+  const { page, grounds, pencilById, use } = desk;
+  const things = desk.formed;
   const recipes = others ?? desk.recipes;
+  const lighting = useLighting();
   const request = useMemo((): Omit<PreviewRequest, 'step'> => {
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
       things: things.map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null })),
-      lighting: { main: light, glows },
+      lighting,
       paper: use.paper,
       grounds: [...grounds],
       pencils: [...used].flatMap((id) => {
@@ -59,7 +60,7 @@ export function usePreview(
       }),
       upTo,
     };
-  }, [things, light, glows, use, grounds, recipes, pencilById, upTo]);
+  }, [things, lighting, use, grounds, recipes, pencilById, upTo]);
   const step = fine ? 1 : stepFor(desk);
   const wanted = page !== null && others !== null && (recipes.size > 0 || grounds.size > 0);
   const key = page?.key ?? '';
@@ -73,21 +74,21 @@ const COARSER = 2;
  * What the light alone does, as grey.
  * @param coarse for a first look while it is moved
  */
-export function useTonePicture({ main, glows }: Lighting, coarse: boolean): HTMLCanvasElement | null {
+export function useTonePicture(lighting: Lighting, coarse: boolean): HTMLCanvasElement | null {
   const desk = useDesk();
-  const { page } = desk;
-  const things = useFormedThings();
+  const { page, formed: things } = desk;
   const step = stepFor(desk) * (coarse ? COARSER : 1);
   const key = page?.key ?? '';
-  return usePixels(page !== null, () => pageWorker.tonePicture(key, things, { main, glows }, step), [
-    ...[key, things, main, glows, step],
+  const { main, glows, waterLineMm, rippled } = lighting;
+  return usePixels(page !== null, () => pageWorker.tonePicture(key, things, lighting, step), [
+    ...[key, things, main, glows, waterLineMm, rippled, step],
   ]);
 }
 
 /** How each glow stands out from what surrounds it; empty until it is known. */
 export function useGlowContrasts({ main, glows }: Lighting): readonly (GlowContrast | null)[] {
   const desk = useDesk();
-  const things = useFormedThings();
+  const things = desk.formed;
   const [found, setFound] = useState<{ of: Lighting['glows']; all: readonly (GlowContrast | null)[] } | null>(null);
   const step = stepFor(desk) * COARSER;
   const key = desk.page?.key ?? null;
@@ -115,34 +116,38 @@ export function useRegionPicture(rgba: Uint8Array | null): HTMLCanvasElement | n
 }
 
 /** A veil over all but the zone of a step; null until it is there. */
-export function useZoneVeil(
-  step: Pick<Step, 'regionIds' | 'zone' | 'halfWidthMm'> | undefined,
-): HTMLCanvasElement | null {
+export function useZoneVeil(step: Pick<Step, 'regionIds' | 'zone'> | undefined): HTMLCanvasElement | null {
+  return useZone(step, 'veil');
+}
+
+/** Where a zone of some regions lies, as grey; null until it is there. */
+export function useZonePicture(regionIds: readonly number[], zone: Zone): HTMLCanvasElement | null {
+  return useZone(
+    useMemo(() => ({ regionIds, zone }), [regionIds, zone]),
+    'grey',
+  );
+}
+
+function useZone(step: Pick<Step, 'regionIds' | 'zone'> | undefined, look: ZoneLook): HTMLCanvasElement | null {
   const desk = useDesk();
-  const { sheet, page } = desk;
-  const things = useFormedThings();
+  const { page, formed: things } = desk;
   const key = page?.key ?? '';
-  const { light, glows } = sheet.plan;
+  const lighting = useLighting();
   const every = stepFor(desk);
   return usePixels(
     page !== null && step !== undefined,
     () => {
-      const { regionIds, zone, halfWidthMm } = step!;
-      return pageWorker.zoneVeil(key, things, { main: light, glows }, { regionIds, zone, halfWidthMm, step: every });
+      const { regionIds, zone } = step!;
+      return pageWorker.zone(key, things, lighting, { regionIds, zone, look, step: every });
     },
-    [key, things, light, glows, step, every],
+    [key, things, lighting, step, look, every],
   );
 }
 
-function useFormedThings(): FormedThing[] {
-  const { sheet, forms } = useDesk();
-  return useMemo(
-    () =>
-      sheet.plan.things.map(({ id, regionIds, material }) => ({
-        ...{ id, regionIds, material, form: forms.get(id) ?? 'raised' },
-      })),
-    [sheet.plan.things, forms],
-  );
+/** The lights of the sheet as they stand. */
+function useLighting(): Lighting {
+  const { light, glows, horizon } = useDesk().sheet.plan;
+  return useMemo(() => lightingOf({ light, glows, horizon }), [light, glows, horizon]);
 }
 
 /** The newest pixels asked for: while one request is under way only the latest of the following is kept. */

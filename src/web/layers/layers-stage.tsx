@@ -1,6 +1,8 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { paperById } from '../../core/laydown/index.ts';
 import { SCHOOLS, schoolById } from '../../core/recipe/index.ts';
+import { laidLayers, proposedEffects } from '../../planning/index.ts';
+import { useBenchQuery } from '../api/desk-api.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { showUpTo } from '../desk/at-the-desk.ts';
@@ -12,46 +14,64 @@ import { SheetView } from '../desk/sheet-view.tsx';
 import { ThingList } from '../desk/thing-list.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePickThing } from '../desk/use-pick-thing.ts';
-import { useIsClose, usePreview } from '../desk/use-preview.ts';
+import { useIsClose, usePreview, useZoneVeil } from '../desk/use-preview.ts';
 import { Notice, Pick, Section } from '../parts/index.ts';
+import { CloseUp } from './close-up.tsx';
+import { RecipeCards } from './recipe-cards.tsx';
+import { Scrubber, type ScrubBy } from './scrubber.tsx';
 import { ThingLayers } from './thing-layers.tsx';
+import { ZoneGuide } from './zone-guide.tsx';
+
+/** Nothing is laid on a thing that is not named here otherwise. */
+const ALL: Readonly<Record<string, number>> = {};
 
 /** The Layers stage: how each thing is built from its family, layer by layer, and what will come out. */
 export function LayersStage() {
   const desk = useDesk();
-  const { sheet, recipes } = desk;
-  const { things, layers, page } = sheet.plan;
+  const { sheet, recipes, page, pencilById } = desk;
+  const { things, layers } = sheet.plan;
   const change = usePlanChange(sheet.id, 'layers');
-  const dispatch = useAppDispatch();
   const { regionIds, thingId } = useChosen();
-  const upToLayer = useAppSelector((state) => state.atTheDesk.upToLayer);
   const lit = useLitRegions();
-  const most = Math.max(0, ...[...recipes.values()].map((recipe) => recipe.layers.length));
-  const shown = Math.min(upToLayer ?? most, most);
-  const upTo = useMemo(
-    () => (shown >= most ? {} : Object.fromEntries([...recipes.keys()].map((id) => [id, shown]))),
-    [shown, most, recipes],
-  );
+  const [open, setOpen] = useState<{ thingId: string; layerId: string } | null>(null);
+  const [isBefore, setBefore] = useState(false);
+  const [isClose, setClose] = useState(false);
+  const scrub = useScrub();
+  const nothing = useMemo(() => Object.fromEntries([...recipes.keys()].map((id) => [id, 0])), [recipes]);
+  const upTo = isBefore ? nothing : scrub.upTo;
   const preview = usePreview(upTo, useIsClose());
   const pick = usePickThing();
   const recipe = thingId ? recipes.get(thingId) : undefined;
   const thing = things.find((each) => each.id === thingId);
+  const openLayer = open && open.thingId === thingId ? recipe?.layers.find(({ id }) => id === open.layerId) : undefined;
+  const veil = useZoneVeil(useMemo(() => openLayer && { regionIds, zone: openLayer.zone }, [openLayer, regionIds]));
+  const effects = useMemo(
+    () => proposedEffects(sheet.plan, page ?? { regions: [], neighbours: [] }, pencilById),
+    [sheet.plan, page, pencilById],
+  );
+  const at = page?.regions[(regionIds[0] ?? 1) - 1]?.pole;
   return (
     <Frame
       title="Layers"
       topOn={thingId}
       centre={
         <div className="flex h-full flex-col">
-          <div className="min-h-0 flex-1">
+          <div className="relative min-h-0 flex-1">
             <SheetView
               under={preview}
+              veil={openLayer ? veil : null}
+              rulers={openLayer !== undefined}
+              {...(openLayer && { fitRegions: regionIds, fitKey: `layers of ${thingId}` })}
               selected={regionIds}
               lit={lit}
               onPick={pick}
-              paperTint={paperById(page.paper).tint}
+              paperTint={paperById(sheet.plan.page.paper).tint}
             />
+            {isClose && at && <CloseUp at={at} upTo={upTo} onClose={() => setClose(false)} />}
           </div>
-          {most > 0 && <Scrubber shown={shown} most={most} onShow={(layer) => dispatch(showUpTo(layer))} />}
+          {recipes.size > 0 && (
+            <Scrubber {...scrub} isBefore={isBefore} onBefore={setBefore} isClose={isClose} onClose={setClose} />
+          )}
         </div>
       }
       side={
@@ -72,7 +92,20 @@ export function LayersStage() {
             {!thing && <p className="mt-1.5 text-[0.95rem] text-soft">{schoolById(layers.school).says}</p>}
           </Section>
           {recipes.size === 0 && <Notice>No thing has a family of pencils yet. Choose a palette at the Wheel.</Notice>}
-          {thing && recipe && <ThingLayers key={thing.id} thing={thing} recipe={recipe} />}
+          {thing && recipe && (
+            <>
+              <ThingLayers
+                key={thing.id}
+                thing={thing}
+                recipe={recipe}
+                proposed={effects.get(thing.id) ?? 'blend'}
+                openLayer={openLayer?.id ?? null}
+                onOpenLayer={(layerId) => setOpen(layerId ? { thingId: thing.id, layerId } : null)}
+              />
+              {openLayer && <ZoneGuide thing={thing} layer={openLayer} number={recipe.layers.indexOf(openLayer) + 1} />}
+              <RecipeCards thing={thing} recipe={recipe} />
+            </>
+          )}
           {thing && !recipe && recipes.size > 0 && (
             <Notice>{thing.name} has no family of pencils in this tray yet. Give it one at the Wheel.</Notice>
           )}
@@ -104,24 +137,27 @@ export function LayersStage() {
   );
 }
 
-/** Shows the page as it stands after any number of layers of each thing. */
-function Scrubber({ shown, most, onShow }: { shown: number; most: number; onShow(layer: number): void }) {
-  return (
-    <label className="flex h-12 shrink-0 items-center gap-3 border-t border-rule bg-desk px-4">
-      <span className="w-44 text-[0.95rem]">
-        {shown === 0 ? 'bare paper' : shown === most ? 'all layers laid' : `after layer ${shown} of ${most}`}
-      </span>
-      <input
-        type="range"
-        min={0}
-        max={most}
-        step={1}
-        value={shown}
-        aria-label="Layers laid"
-        aria-valuetext={`${shown} of ${most} layers`}
-        className="h-8 flex-1 accent-neutral-700"
-        onChange={(event) => onShow(Number(event.target.value))}
-      />
-    </label>
-  );
+/** How far the page is laid as it is shown: by so many layers of each thing, or by so many steps of the bench's order. */
+function useScrub() {
+  const { sheet, recipes } = useDesk();
+  const dispatch = useAppDispatch();
+  const { data: bench } = useBenchQuery(sheet.id);
+  const plan = bench?.plan ?? null;
+  const [by, setBy] = useState<ScrubBy>('layers');
+  const [steps, setSteps] = useState<number | null>(null);
+  const upToLayer = useAppSelector((state) => state.atTheDesk.upToLayer);
+  const byStep = by === 'steps' && plan !== null;
+  const most = byStep ? plan.order.length : Math.max(0, ...[...recipes.values()].map((recipe) => recipe.layers.length));
+  const shown = Math.min((byStep ? steps : upToLayer) ?? most, most);
+  const upTo = useMemo(() => {
+    if (shown >= most && !byStep) return ALL;
+    if (!byStep) return Object.fromEntries([...recipes.keys()].map((id) => [id, shown]));
+    const done = new Set(plan.order.slice(0, shown));
+    return Object.fromEntries([...recipes].map(([id, own]) => [id, laidLayers(id, own.layers, done, plan.steps)]));
+  }, [shown, most, byStep, recipes, plan]);
+  return {
+    ...{ shown, most, upTo, by: byStep ? ('steps' as const) : ('layers' as const), hasSteps: plan !== null },
+    onBy: setBy,
+    onShow: (to: number) => (byStep ? setSteps(to) : dispatch(showUpTo(to))),
+  };
 }

@@ -1,104 +1,89 @@
-import { Minus, PencilLine, Plus } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
-import type { Thing } from '../../contracts/index.ts';
-import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
-import { type Region } from '../../core/lineart/index.ts';
 import {
-  type Finding,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  closestCenter,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  arrayMove,
+  sortableKeyboardCoordinates,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { Plus, Undo2 } from 'lucide-react';
+import { nanoid } from 'nanoid';
+import { useMemo, useState } from 'react';
+import type { Thing } from '../../contracts/index.ts';
+import {
   type Layer,
-  type LayerEdit,
   type Recipe,
+  type RecipeEdits,
   EFFECTS,
   SCHOOLS,
   effectById,
-  proposeEffect,
+  mergedEdits,
   schoolById,
 } from '../../core/recipe/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import {
-  BeliefMark,
-  Laydown,
-  Notice,
-  Pick,
-  PixelCanvas,
-  PointMark,
-  PressureMark,
-  Section,
-  StrokeMark,
-  ToothGauge,
-  zoneWords,
-} from '../parts/index.ts';
-import { pencilWorker } from '../workers/index.ts';
+import { Button, Pick, PixelCanvas, Section } from '../parts/index.ts';
+import { Findings } from './findings.tsx';
+import { LayerRow } from './layer-row.tsx';
+import { useChecked } from './use-checked.ts';
+import { WhatChanged } from './what-changed.tsx';
 
-type Checked = Extract<Awaited<ReturnType<typeof pencilWorker.check>>, { kind: 'done' }>['value'];
+interface Props {
+  thing: Thing;
+  recipe: Recipe;
+  /** The effect that it would have if nobody chose. */
+  proposed: string;
+  /** The layer that is open to be changed and shown on the sheet, by id. */
+  openLayer: string | null;
+  onOpenLayer(id: string | null): void;
+}
 
-/** The layers of one thing in order: pencil, pressure, zone, stroke, point and purpose, with what comes out. */
-export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe }) {
+/** The layers of one thing in order, all of them to be changed, moved, added and left out, with what comes of it. */
+export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }: Props) {
   const { sheet, page } = useDesk();
   const { layers } = sheet.plan;
   const change = usePlanChange(sheet.id, 'layers');
   const regions = useMemo(() => thing.regionIds.flatMap((id) => page?.regions[id - 1] ?? []), [thing.regionIds, page]);
-  const checked = useChecked(recipe, regions);
+  const [before, setBefore] = useState<Recipe | null>(null);
+  const checked = useChecked(thing, recipe, before);
   const findings = checked?.findings ?? [];
-  const narrow = findings.filter((finding) => finding.kind === 'narrow');
-  const urgent = findings.filter((finding) => finding.kind !== 'narrow');
-  const edit = (layer: Layer, own: LayerEdit, label: string) => {
-    const ofThing = layers.edits[thing.id] ?? {};
-    const edits = { ...layers.edits, [thing.id]: { ...ofThing, [layer.id]: { ...ofThing[layer.id], ...own } } };
-    void change(`${thing.name}: ${label}`, { layers: { ...layers, edits } });
+  const edits = layers.edits[thing.id] ?? {};
+  const changed = Object.keys(edits).length > 0;
+  const edit = (more: RecipeEdits, label: string) => {
+    setBefore(recipe);
+    const all = { ...layers.edits, [thing.id]: mergedEdits(edits, more) };
+    void change(`${thing.name}: ${label}`, { layers: { ...layers, edits: all } });
   };
-  const effect = effectById(recipe.effect);
-  const setEffect = (id: string) => {
-    const { [thing.id]: _before, ...others } = layers.effects;
-    const { [thing.id]: _edits, ...edits } = layers.edits;
-    const effects = id === 'material' ? others : { ...others, [thing.id]: id };
-    const label = id === 'material' ? 'the usual effect' : effectById(id).name;
-    void change(`${thing.name}: ${label}`, { layers: { ...layers, effects, edits } });
+  const move = (from: number, to: number) => {
+    const order = arrayMove([...recipe.layers], from, to).map(({ id }) => id);
+    edit({ order }, `layer ${from + 1} as layer ${to + 1}`);
   };
-  const setSchool = (id: string) => {
-    const { [thing.id]: _before, ...others } = layers.schools;
-    const { [thing.id]: _edits, ...edits } = layers.edits;
-    const schools = id === 'sheet' ? others : { ...others, [thing.id]: id };
-    const label = id === 'sheet' ? 'the sheet’s school' : schoolById(id).name;
-    void change(`${thing.name}: ${label}`, { layers: { ...layers, schools, edits } });
+  const add = (model: Layer, label: string) => {
+    const id = `own-${nanoid(6)}`;
+    const ids = recipe.layers.map((layer) => layer.id);
+    const order = [...ids];
+    order.splice(ids.indexOf(model.id) + 1, 0, id);
+    edit({ added: [{ ...model, id }], order }, label);
+    onOpenLayer(id);
   };
   return (
     <Section
       title={thing.name}
       aside={`${thing.regionIds.length} regions, widest ${Math.max(...regions.map((region) => region.usableWidthMm)).toFixed(1)} mm`}
     >
-      <div className="grid gap-2">
-        <Findings of={urgent} />
-        <Pick
-          label={`Effect of ${thing.name}`}
-          value={layers.effects[thing.id] ?? 'material'}
-          options={[
-            {
-              value: 'material',
-              label: `${thing.material ? `as ${thing.material} asks` : 'as usual'}: ${effectById(proposeEffect(thing.material)).name}`,
-            },
-            ...EFFECTS.map(({ id, name, says }) => ({ value: id, label: name, says })),
-          ]}
-          onChange={setEffect}
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
+        <Findings
+          of={findings.filter(({ kind }) => kind !== 'narrow')}
+          onRemedy={({ change: remedy, remedy: words }) => edit(remedy!, words.replace(/\.$/, '').slice(0, 80))}
         />
-        {!effect.bySchool && <p className="text-[0.95rem] text-soft">{effect.says} It has an order of its own.</p>}
-        {recipe.notes.map((note) => (
-          <p key={note} className="text-[0.95rem] text-soft">
-            {note}
-          </p>
-        ))}
-        {effect.bySchool && (
-          <Pick
-            label={`School of ${thing.name}`}
-            value={layers.schools[thing.id] ?? 'sheet'}
-            options={[
-              { value: 'sheet', label: `as the sheet: ${schoolById(layers.school).name}` },
-              ...SCHOOLS.map(({ id, name, costs }) => ({ value: id, label: name, says: costs })),
-            ]}
-            onChange={setSchool}
-          />
-        )}
+        <HowItIsLaid thing={thing} recipe={recipe} proposed={proposed} />
         <figure>
           <figcaption className="mb-1 flex justify-between text-sm text-soft">
             <span>shadow</span>
@@ -113,140 +98,128 @@ export function ThingLayers({ thing, recipe }: { thing: Thing; recipe: Recipe })
             />
           </div>
         </figure>
-        <ol className="divide-y divide-rule border-y border-rule" aria-label={`Layers of ${thing.name}`}>
-          {recipe.layers.map((layer, i) => (
-            <LayerRow
-              key={layer.id}
-              layer={layer}
-              number={i + 1}
-              toothLeft={checked?.toothLeft[i] ?? null}
-              onEdit={(own, label) => edit(layer, own, label)}
-            />
-          ))}
-        </ol>
-        <Findings of={narrow} />
+        {before && checked?.consequences && <WhatChanged of={checked.consequences} />}
+        <Reordered ids={recipe.layers.map(({ id }) => id)} onMove={move}>
+          <ol className="divide-y divide-rule border-y border-rule" aria-label={`Layers of ${thing.name}`}>
+            {recipe.layers.map((layer, i) => (
+              <LayerRow
+                key={layer.id}
+                layer={layer}
+                number={i + 1}
+                regions={regions}
+                toothLeft={checked?.toothLeft[i] ?? null}
+                open={openLayer === layer.id}
+                last={i === recipe.layers.length - 1}
+                onOpen={(open) => onOpenLayer(open ? layer.id : null)}
+                onMove={(by) => move(i, i + by)}
+                onEdit={(own, label) => edit({ layers: { [layer.id]: own } }, label)}
+                onCopy={() => add(layer, `layer ${i + 1} once more`)}
+                onLeaveOut={() => edit({ without: [layer.id] }, `without layer ${i + 1}`)}
+              />
+            ))}
+          </ol>
+        </Reordered>
+        <div className="flex flex-wrap gap-2">
+          {recipe.layers.length > 0 && (
+            <Button onClick={() => add(newLayer(recipe.layers.at(-1)!), 'one more layer')}>
+              <Plus size={15} aria-hidden /> Add a layer
+            </Button>
+          )}
+          {changed && (
+            <Button
+              onClick={() => {
+                setBefore(recipe);
+                const { [thing.id]: _, ...others } = layers.edits;
+                void change(`${thing.name}: layers as worked out`, { layers: { ...layers, edits: others } });
+              }}
+            >
+              <Undo2 size={15} aria-hidden /> As worked out
+            </Button>
+          )}
+        </div>
+        <Findings of={findings.filter(({ kind }) => kind === 'narrow')} onRemedy={() => undefined} />
       </div>
     </Section>
   );
 }
 
-const FINDING_TITLES: Record<Finding['kind'], string> = {
-  narrow: 'Some are narrow.',
-  'full tooth': 'The paper fills up.',
-  'no value step': 'It may look flat.',
-};
-
-function Findings({ of }: { of: readonly Finding[] }) {
-  return of.map(({ kind, sentence, remedy }) => (
-    <Notice key={kind} title={FINDING_TITLES[kind]}>
-      {sentence} {remedy}
-    </Notice>
-  ));
+/** A layer to begin with: the last one's pencil, lightly over the shadow, for the person to change. */
+function newLayer(model: Layer): Layer {
+  const { field, overMm } = model.zone;
+  return {
+    ...model,
+    ...{ pressure: 'light', passes: 1, fromWidthMm: 0, purpose: 'A layer of your own.' },
+    zone: { field, overMm, from: 0, to: 0.5, softnessMm: Math.round(3 * overMm) / 10 },
+  };
 }
 
-interface RowProps {
-  layer: Layer;
-  number: number;
-  toothLeft: number | null;
-  onEdit(edit: LayerEdit, label: string): void;
-}
-
-function LayerRow({ layer, number, toothLeft, onEdit }: RowProps) {
-  const { pencilById, use } = useDesk();
-  const [open, setOpen] = useState(false);
-  const pencil = pencilById.get(layer.pencil);
+/** What it is made to look like, and in which order it is laid. */
+function HowItIsLaid({ thing, recipe, proposed }: Pick<Props, 'thing' | 'recipe' | 'proposed'>) {
+  const { sheet } = useDesk();
+  const { layers } = sheet.plan;
+  const change = usePlanChange(sheet.id, 'layers');
+  const effect = effectById(recipe.effect);
+  /** Another effect or school has other layers: what was changed in these ones goes with them. */
+  const set = (part: 'effects' | 'schools', value: string | null, label: string) => {
+    const { [thing.id]: _before, ...others } = layers[part];
+    const { [thing.id]: _edits, ...edits } = layers.edits;
+    const next = value === null ? others : { ...others, [thing.id]: value };
+    void change(`${thing.name}: ${label}`, { layers: { ...layers, [part]: next, edits } });
+  };
   return (
-    <li className="py-1.5">
-      <div className="flex items-center gap-2">
-        <span className="w-4 font-figure text-sm text-soft">{number}</span>
-        {pencil && <Laydown pencil={pencil} use={use} width={46} height={26} />}
-        <span className="w-18 font-figure font-bold whitespace-nowrap">
-          {pencil?.code} {pencil && <BeliefMark belief={use.beliefIn(pencil)} />}
-        </span>
-        <PressureMark pressure={layer.pressure} size={36} />
-        <StrokeMark stroke={layer.stroke} size={34} />
-        <PointMark point={layer.point} size={34} />
-        <span className="ml-auto">{toothLeft !== null && <ToothGauge left={toothLeft} />}</span>
-      </div>
-      <div className="mt-1 flex items-start gap-2 pl-6">
-        <p className="text-[0.95rem] leading-snug">
-          {layer.purpose}{' '}
-          <span className="text-soft">
-            {zoneWords(layer.zone)}, {layer.passes === 1 ? '' : `${layer.passes} times, `}
-            {layer.pressure}.
-          </span>
+    <>
+      <Pick
+        label={`Effect of ${thing.name}`}
+        value={layers.effects[thing.id] ?? 'material'}
+        options={[
+          {
+            value: 'material',
+            label: `${thing.material ? `as ${thing.material} and its light ask` : 'as its light asks'}: ${effectById(proposed).name}`,
+          },
+          ...EFFECTS.map(({ id, name, says }) => ({ value: id, label: name, says })),
+        ]}
+        onChange={(id) =>
+          set('effects', id === 'material' ? null : id, id === 'material' ? 'the usual effect' : effectById(id).name)
+        }
+      />
+      {!effect.bySchool && <p className="text-[0.95rem] text-soft">{effect.says} It has an order of its own.</p>}
+      {recipe.notes.map((note) => (
+        <p key={note} className="text-[0.95rem] text-soft">
+          {note}
         </p>
-        <button
-          type="button"
-          aria-expanded={open}
-          aria-label={`Change layer ${number}`}
-          title="Change pressure and passes"
-          className="ml-auto flex h-9 w-9 shrink-0 items-center justify-center hover:bg-leaf"
-          onClick={() => setOpen(!open)}
-        >
-          <PencilLine size={16} />
-        </button>
-      </div>
-      {open && (
-        <div className="mt-1 flex items-center gap-2 pl-6">
-          <Pick
-            label={`Pressure of layer ${number}`}
-            value={layer.pressure}
-            className="w-32! min-h-9!"
-            options={PRESSURES.map((pressure) => ({ value: pressure as Pressure, label: pressure }))}
-            onChange={(pressure) => onEdit({ pressure }, `layer ${number} ${pressure}`)}
-          />
-          <Stepper
-            value={layer.passes}
-            onChange={(passes) => onEdit({ passes }, `layer ${number} ${passes} times`)}
-            label={`layer ${number}`}
-          />
-        </div>
+      ))}
+      {effect.bySchool && (
+        <Pick
+          label={`School of ${thing.name}`}
+          value={layers.schools[thing.id] ?? 'sheet'}
+          options={[
+            { value: 'sheet', label: `as the sheet: ${schoolById(layers.school).name}` },
+            ...SCHOOLS.map(({ id, name, costs }) => ({ value: id, label: name, says: costs })),
+          ]}
+          onChange={(id) =>
+            set('schools', id === 'sheet' ? null : id, id === 'sheet' ? 'the sheet’s school' : schoolById(id).name)
+          }
+        />
       )}
-    </li>
+    </>
   );
 }
 
-function Stepper({ value, onChange, label }: { value: number; onChange(value: number): void; label: string }) {
-  const button = 'flex h-9 w-9 items-center justify-center border border-edge bg-leaf disabled:opacity-40';
+/** A list whose rows are dragged, or moved by keys, into another order. */
+function Reordered(props: { ids: string[]; onMove(from: number, to: number): void; children: React.ReactNode }) {
+  const { ids, onMove, children } = props;
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (over && active.id !== over.id) onMove(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
+  };
   return (
-    <span className="flex items-center">
-      <button
-        type="button"
-        className={button}
-        disabled={value <= 1}
-        aria-label={`Fewer passes of ${label}`}
-        onClick={() => onChange(value - 1)}
-      >
-        <Minus size={14} />
-      </button>
-      <span className="w-16 text-center text-[0.95rem]">{value === 1 ? 'once' : `${value} times`}</span>
-      <button
-        type="button"
-        className={button}
-        disabled={value >= 6}
-        aria-label={`More passes of ${label}`}
-        onClick={() => onChange(value + 1)}
-      >
-        <Plus size={14} />
-      </button>
-    </span>
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+        {children}
+      </SortableContext>
+    </DndContext>
   );
-}
-
-function useChecked(recipe: Recipe, regions: readonly Region[]): Checked | null {
-  const { pencilById, use } = useDesk();
-  const [checked, setChecked] = useState<Checked | null>(null);
-  useEffect(() => {
-    let wanted = true;
-    const used = [...new Set(recipe.layers.map((layer) => layer.pencil))].flatMap((id) => {
-      const pencil = pencilById.get(id);
-      return pencil ? [use.trayPencil(pencil)] : [];
-    });
-    void pencilWorker.check(recipe, regions, used, use.paper, 320, 32).then((outcome) => {
-      if (wanted && outcome.kind === 'done') setChecked(outcome.value);
-    });
-    return () => void (wanted = false);
-  }, [recipe, regions, use, pencilById]);
-  return checked;
 }

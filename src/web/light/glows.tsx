@@ -6,7 +6,7 @@ import { Button, Section } from '../parts/index.ts';
 import { GlowCard } from './glow-card.tsx';
 
 /** How far and how bright a glow is when it is lit. */
-export const USUAL_GLOW = { reachMm: 20, strength: 0.8 };
+export const USUAL_GLOW = { reachMm: 20, strength: 0.8, pencil: null };
 
 export interface GlowsProps {
   /** All glows as they are while one is being changed, and how each stands out. */

@@ -16,11 +16,11 @@ const SKETCH = 60;
 
 /** One thing in the light: whether it glows, and its form, proposed by its shape and material and changed by one click. */
 export function ThingInLight({ thing, glows, contrasts, onHold }: GlowsProps & { thing: Thing }) {
-  const { sheet, forms } = useDesk();
+  const { sheet, formed } = useDesk();
   const { light } = sheet.plan;
   const change = usePlanChange(sheet.id, 'light');
   const [justLit, setJustLit] = useState(false);
-  const own = forms.get(thing.id) ?? 'raised';
+  const own = formed.find(({ id }) => id === thing.id)?.form ?? 'raised';
   const place = glows.findIndex(({ thingId }) => thingId === thing.id);
   return (
     <Section title={thing.name} aside={`form ${sheet.plan.forms[thing.id] ? 'chosen' : 'proposed'}`}>
@@ -61,7 +61,8 @@ export function ThingInLight({ thing, glows, contrasts, onHold }: GlowsProps & {
 
 /** The forms of all things of the sheet. */
 export function FormsOfThings() {
-  const { forms } = useDesk();
+  const { formed } = useDesk();
+  const forms = new Map(formed.map(({ id, form }) => [id, form]));
   const none = useAppSelector((state) => state.atTheDesk.thingId === null);
   return (
     <Section title="Forms" aside={none ? 'choose a thing to change its form' : undefined}>

@@ -44,14 +44,14 @@ describe('taking a thing apart', () => {
     families: { 'thing-a': pencils, 'thing-b': pencils },
     forms: { 'thing-a': 'flat' },
     glows: [
-      { thingId: 'thing-a', at: null, reachMm: 20, strength: 0.5 },
-      { thingId: null, at: { x: 5, y: 5 }, reachMm: 20, strength: 0.5 },
+      { thingId: 'thing-a', at: null, reachMm: 20, strength: 0.5, pencil: null },
+      { thingId: null, at: { x: 5, y: 5 }, reachMm: 20, strength: 0.5, pencil: null },
     ],
     layers: {
       school: 'base-coat-first',
       schools: { 'thing-a': 'dark-first' },
       effects: { 'thing-a': 'snow' },
-      edits: { 'thing-a': { base: { passes: 2 } } },
+      edits: { 'thing-a': { layers: { base: { passes: 2 } } } },
     },
   };
 
@@ -89,7 +89,7 @@ describe('another real size', () => {
   };
 
   it('leaves a glow at the place on the page where it was put', () => {
-    const glow = { thingId: null, at: { x: 50, y: 75 }, reachMm: 20, strength: 0.5 };
+    const glow = { thingId: null, at: { x: 50, y: 75 }, reachMm: 20, strength: 0.5, pencil: null };
     expect(resized({ ...plan, glows: [glow] }, 200, 300).glows).to.deep.equal([{ ...glow, at: { x: 100, y: 150 } }]);
   });
 

@@ -1,7 +1,7 @@
 import type { Mend, Plan, PlanChange } from '../../contracts/index.ts';
 
 /** The change that gives a page another real size; mends and glows keep to the places on it that they were made at. */
-export function resized({ page, finding, glows }: Plan, widthMm: number, heightMm: number): PlanChange {
+export function resized({ page, finding, glows, horizon }: Plan, widthMm: number, heightMm: number): PlanChange {
   const moved = ({ x, y }: { x: number; y: number }) => ({
     x: (x * widthMm) / page.widthMm,
     y: (y * heightMm) / page.heightMm,
@@ -14,6 +14,13 @@ export function resized({ page, finding, glows }: Plan, widthMm: number, heightM
   return {
     page: { ...page, widthMm, heightMm },
     ...(mends.length > 0 && { finding: { ...finding, mends } }),
+    ...((horizon.waterLineMm !== null || horizon.vanishing) && {
+      horizon: {
+        ...horizon,
+        waterLineMm: horizon.waterLineMm && moved({ x: 0, y: horizon.waterLineMm }).y,
+        vanishing: horizon.vanishing && moved(horizon.vanishing),
+      },
+    }),
     ...(glows.length > 0 && { glows: glows.map((glow) => ({ ...glow, at: glow.at && moved(glow.at) })) }),
   };
 }

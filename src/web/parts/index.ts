@@ -12,5 +12,5 @@ export { Section } from './section.tsx';
 export { Laydown } from './laydown.tsx';
 export { PressureMark, StrokeMark, PointMark, ToothGauge } from './pictograms.tsx';
 export { ZoneBar } from './zone-bar.tsx';
-export { zoneWords } from './zone-words.ts';
+export { FIELD_ENDS, zoneMm, zoneWords } from './zone-words.ts';
 export { PixelCanvas } from './pixel-canvas.tsx';

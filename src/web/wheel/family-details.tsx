@@ -48,8 +48,12 @@ export function FamilyDetails({
     let wanted = true;
     const used = [...new Set(recipe.layers.map(({ pencil }) => pencil))].flatMap((id) => pencilById.get(id) ?? []);
     const regions = thing.regionIds.flatMap((id) => page.regions[id - 1] ?? []);
+    const request = {
+      ...{ recipe, before: null, regions, pencils: used.map(use.trayPencil), paper: use.paper },
+      ...{ onGround: null, beside: {} },
+    };
     void pencilWorker
-      .check(recipe, regions, used.map(use.trayPencil), use.paper, STRIP.width, STRIP.height)
+      .check(request, STRIP.width, STRIP.height)
       .then((outcome) => wanted && outcome.kind === 'done' && setStrip(outcome.value.ramp));
     return () => void (wanted = false);
   }, [recipe, page, pencilById, use, thing.regionIds]);

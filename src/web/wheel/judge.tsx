@@ -81,7 +81,7 @@ function Judged(props: {
   const audit = useAudit(summary, colours);
   const recipes = useMemo(() => {
     if (!page) return null;
-    const all = deriveRecipes({ ...sheet.plan, families }, page.regions, (id) => pencilById.has(id));
+    const all = deriveRecipes({ ...sheet.plan, families }, page, pencilById);
     if (view !== ACCENTS) return all;
     const accents = new Set(audit?.facts.accents.map(({ id }) => id));
     return new Map([...all].filter(([id]) => accents.has(id)));

@@ -8,7 +8,7 @@ export { type Job, startJob } from './start-job.ts';
 export { useJob } from './use-job.ts';
 export { greysApart } from './greys-apart.ts';
 export type { LaidPencil } from './pencil.worker.ts';
-export type { PreviewRequest } from './page.worker.ts';
+export type { PreviewRequest, ZoneLook } from './page.worker.ts';
 
 export const pageWorker: Remote<PageWorker> = wrap(
   new Worker(new URL('./page.worker.ts', import.meta.url), { type: 'module' }),

@@ -26,7 +26,7 @@ import {
 } from '../../core/lineart/index.ts';
 import { type PageReading, type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
 import { type ToneTable, renderPreview } from '../../core/preview/index.ts';
-import { type Recipe, type Zone, shareInZone } from '../../core/recipe/index.ts';
+import { type Recipe, type Zone, sharesOfValues } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
 import { groundFinder, regionTables } from '../../planning/index.ts';
 import { greysApart } from './greys-apart.ts';
@@ -61,10 +61,12 @@ export interface PreviewRequest {
   step: number;
 }
 
+export type ZoneLook = 'veil' | 'grey';
+
 export interface ZoneOnPage {
   regionIds: readonly number[];
   zone: Zone;
-  halfWidthMm: number;
+  look: ZoneLook;
   /** Every how many pixels to look. */
   step: number;
 }
@@ -73,6 +75,8 @@ export interface ZoneOnPage {
 const VEIL_OUTSIDE = 176;
 const VEIL_INSIDE = 120;
 const VEIL_GREY = 226;
+/** Grey of a zone that is shown by itself. */
+const ZONE_GREY = 150;
 /** Lines of equal value on the way from shadow to highlight. */
 const ISOLINES = 7;
 
@@ -153,7 +157,8 @@ const api = {
    * many pixels.
    */
   tonePicture(key: string, things: readonly FormedThing[], lighting: Lighting, step: number) {
-    const { width, height, grown, tone } = litPage(openPage(key), things, lighting, step);
+    const { width, height, grown, fields } = litPage(openPage(key), things, lighting, step);
+    const { tone } = fields;
     const data = new Uint8ClampedArray(4 * width * height);
     const level = (i: number) => Math.floor((tone[i] * ISOLINES) / 256);
     for (let y = 0, i = 0; y < height; y++) {
@@ -171,30 +176,24 @@ const api = {
   /** How each glow stands out from what surrounds it, from a coarse look. */
   glowContrasts(key: string, things: readonly FormedThing[], lighting: Lighting, step: number) {
     const lit = litPage(openPage(key), things, lighting, step);
-    return glowContrasts(lit, things, lighting, lit);
+    return glowContrasts(lit, things, lighting, lit.fields);
   },
 
   /**
-   * A veil over everything but one zone of some regions, as a picture to lay over the page: thick beside the regions,
-   * thinner inside them where the zone fades out.
+   * One zone of some regions as a picture to lay over the page: a veil over everything else, thick beside the regions and
+   * thinner inside them where the zone fades out; or grey where it lies, the darker the fuller.
    */
-  zoneVeil(
-    key: string,
-    things: readonly FormedThing[],
-    lighting: Lighting,
-    { regionIds, zone, halfWidthMm, step }: ZoneOnPage,
-  ) {
-    const { width, height, grown, tone } = litPage(openPage(key), things, lighting, step);
-    const inZone = Uint8Array.from(
-      { length: 256 },
-      (_, t) => VEIL_INSIDE * (1 - shareInZone(zone, t / 255, halfWidthMm)),
-    );
+  zone(key: string, things: readonly FormedThing[], lighting: Lighting, { regionIds, zone, look, step }: ZoneOnPage) {
+    const { width, height, grown, fields } = litPage(openPage(key), things, lighting, step);
+    const share = shareAt(zone, fields);
     const chosen = new Uint8Array(65_536);
     for (const id of regionIds) chosen[id] = 1;
     const data = new Uint8ClampedArray(4 * width * height);
     for (let i = 0, p = 0; i < grown.length; i++, p += 4) {
-      data[p] = data[p + 1] = data[p + 2] = VEIL_GREY;
-      data[p + 3] = chosen[grown[i]] ? inZone[tone[i]] : VEIL_OUTSIDE;
+      const within = chosen[grown[i]] === 1;
+      data[p] = data[p + 1] = data[p + 2] = look === 'veil' ? VEIL_GREY : ZONE_GREY;
+      data[p + 3] =
+        look === 'veil' ? (within ? VEIL_INSIDE * (1 - share(i)) : VEIL_OUTSIDE) : within ? 255 * share(i) : 0;
     }
     return transfer({ width, height, data }, [data.buffer]);
   },
@@ -236,14 +235,24 @@ function litPage(page: OpenPage, things: readonly FormedThing[], lighting: Light
   const sized = page.sizes.get(step) ?? { geometry: sizeOf(page, step), key: '', fields: null };
   page.sizes.set(step, sized);
   const key = JSON.stringify([
-    things.map(({ id, regionIds, form, material }) => [id, regionIds, form, material]),
+    things.map(({ id, regionIds, form, material, sources }) => [id, regionIds, form, material, sources]),
     lighting,
   ]);
   if (sized.key !== key || !sized.fields) {
     sized.fields = pageFields(sized.geometry, things, lighting);
     sized.key = key;
   }
-  return { ...sized.geometry, ...sized.fields };
+  return { ...sized.geometry, fields: sized.fields };
+}
+
+/** How much of a layer's pressure arrives at each pixel. */
+function shareAt(zone: Zone, fields: PageFields): (i: number) => number {
+  const own = sharesOfValues(zone);
+  const first = fields[zone.field];
+  if (!zone.and) return (i) => own[first[i]];
+  const other = sharesOfValues(zone.and);
+  const second = fields[zone.and.field];
+  return (i) => own[first[i]] * other[second[i]];
 }
 
 function sizeOf(page: OpenPage, step: number): PageGeometry {

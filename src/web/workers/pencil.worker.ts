@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import type { TrialStep } from '../../contracts/index.ts';
+import type { RegionGround, TrialStep } from '../../contracts/index.ts';
 import { type SequenceOptions, type Step, sequence } from '../../core/bench/index.ts';
 import { type Lab, labOfHex, rgbOfLab, wheelById } from '../../core/colour/index.ts';
 import {
@@ -39,9 +39,11 @@ import {
   EXTRAS,
   type Extra,
   type Family,
+  type Beside,
   type Recipe,
   type RegionContext,
   checkRecipe,
+  consequencesOf,
   toothAfter,
 } from '../../core/recipe/index.ts';
 import { breather } from '../../core/run/index.ts';
@@ -60,6 +62,7 @@ import {
   planRamp,
   whatIsMissing,
 } from '../../core/tray/index.ts';
+import { groundFinder } from '../../planning/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
 /** A pencil as it comes out on a paper, without what only the model needs. */
@@ -71,6 +74,20 @@ export interface LaidPencil {
   chroma: number;
   /** OKLCH hue of the body, degrees. */
   hue: number;
+}
+
+/** A recipe to look over. */
+export interface CheckRequest {
+  recipe: Recipe;
+  /** The recipe that a person changed into this one; null where nothing was changed just now. */
+  before: Recipe | null;
+  regions: RegionContext['regions'];
+  /** Pencils of both recipes. */
+  pencils: readonly TrayPencil[];
+  paper: Paper;
+  /** What lies where it is laid; null for bare paper. */
+  onGround: RegionGround | null;
+  beside: Beside;
 }
 
 /** Palettes are worked out for so long, or until so many moves have been tried. */
@@ -154,21 +171,19 @@ const api = {
     return outcomeOf(() => proposePalettes(page, laid(pencils, paper), paper, wishes, live, runOf(jobId, report)));
   },
 
-  /** What a recipe comes to: findings, tooth left after each layer, and its passage from shadow to highlight. */
-  check(
-    recipe: Recipe,
-    regions: RegionContext['regions'],
-    pencils: readonly TrayPencil[],
-    paper: Paper,
-    width: number,
-    height: number,
-  ) {
+  /**
+   * What a recipe comes to: findings, what changed against the one before, tooth left after each layer, and its passage
+   * from shadow to highlight.
+   */
+  check({ recipe, before, regions, pencils, paper, onGround, beside }: CheckRequest, width: number, height: number) {
     const byId = new Map(pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
-    const ground = bareGround(paper);
+    const { ground } = groundFinder(paper, new Map(onGround ? [[1, onGround]] : []))(1);
+    const context = { regions, paperValue: labOfHex(paper.tint)[0] };
     return outcomeOf(() => {
-      const tables = toneTables(recipe.layers, byId, ground, recipe.halfWidthMm);
+      const tables = toneTables(recipe.layers, byId, ground);
       return {
-        findings: checkRecipe(recipe, { regions }, byId, ground),
+        findings: checkRecipe(recipe, context, byId, ground, beside),
+        consequences: before && consequencesOf(before, recipe, byId, ground),
         toothLeft: toothAfter(recipe, byId, ground),
         ramp: rampStrip(tables[recipe.layers.length], rgbOfLab(labOfHex(paper.tint)), { width, height }),
       };

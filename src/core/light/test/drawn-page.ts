@@ -38,7 +38,7 @@ export const thing = (
   form = 'raised',
   material: string | null = null,
 ): FormedThing => ({
-  ...{ id, regionIds, form, material },
+  ...{ id, regionIds, form, material, sources: [] },
 });
 export const at = ({ width }: { width: number }, field: Uint8Array, x: number, y: number) => field[y * width + x];
 export const labelAt = (page: Drawn, x: number, y: number) => page.grown[y * page.width + x];

@@ -19,14 +19,17 @@ export function inOrder(family: Family, sketch: readonly Sketch[]): Plain[] {
   const [dark, light] = [pencils[0], pencils.at(-1)!];
   const shadow = sketch.findIndex(({ role }) => role === 'dark');
   const lastMid = sketch.findLastIndex(({ role }) => role === 'mid');
-  return sketch.flatMap((each, i): Plain[] => {
+  // What stands beside the family in its shadow shares the tooth that its own pencils would have.
+  const crowded = [depth, neutral].filter(Boolean).length > 1;
+  return sketch.flatMap((own, i): Plain[] => {
     const last = i === sketch.length - 1;
+    const each = crowded && own.role !== 'light' ? { ...own, passes: Math.max(1, own.passes - 1) } : own;
     if (each.role === 'mid') return [...middles(each, pencils, sketch[shadow].to), ...(i === lastMid ? touches() : [])];
     // A single pencil has nothing to unify.
     if (last && each.role === 'light' && pencils.length === 1 && !blender) return [];
-    const own: Plain = { ...each, pencil: each.role === 'dark' ? dark : light };
-    if (last && each.role === 'light' && blender) return [...deeper(), { ...own, role: 'blender', pencil: blender }];
-    return [...(last ? deeper() : []), own, ...(i === shadow ? calming(each) : [])];
+    const plain: Plain = { ...each, pencil: each.role === 'dark' ? dark : light };
+    if (last && each.role === 'light' && blender) return [...deeper(), { ...plain, role: 'blender', pencil: blender }];
+    return [...(last ? deeper() : []), plain, ...(i === shadow ? calming(each) : [])];
   });
 
   function calming({ to }: Sketch): Plain[] {

@@ -8,6 +8,7 @@ export const domedGem: Effect = {
   says: 'Dark right beside a hard highlight, fading to a glow on the side away from the light.',
   suits: ['gem'],
   bySchool: false,
+  reserves: 'tone',
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : [];

@@ -1,11 +1,31 @@
+import { type Lab } from '../../colour/index.ts';
+import { type Field } from '../../light/index.ts';
 import { type Family } from '../family.ts';
 import { type Layer } from '../layer.ts';
 import { type School } from '../schools/index.ts';
 
-/** What a recipe must know of the regions that it is for. */
+/** What a recipe must know of the thing that it is for. */
 export interface RegionContext {
   /** Usable width and area of each region; at least one. */
   regions: readonly { usableWidthMm: number; areaMm2: number }[];
+  /** From the top of the thing to its foot, mm. Default its usual width. */
+  heightMm?: number;
+  /** From its middle as far out as it goes, mm. Default half its usual width. */
+  outMm?: number;
+  /** Whether a background is palest at its foot, as a sky is, or at its top, as water is. Default at its foot. */
+  palest?: 'foot' | 'top';
+  /** Heights at which things in front cross it, 0 (top) to 1 (foot), widest first: places to hide a blend line. Default none. */
+  crossings?: readonly number[];
+  /** The glow that falls on it: how far that reaches, and a pencil of its colour. Default none. */
+  glow?: { reachMm: number; pencil: string | null; warm: boolean };
+  /** Whose colours it shows, in the order of its sources, with a pencil of each. Default none. */
+  shown?: readonly { name: string; pencil: string | null }[];
+  /** How a pencil comes out on the paper when laid medium, and what type it is. Default unknown. */
+  labOf?(pencil: string): Lab | undefined;
+  typeOf?(pencil: string): string | undefined;
+  /** L* of the paper, and a white pencil that covers, where the tray has one. Default white paper. */
+  paperValue?: number;
+  white?: string | null;
 }
 
 /** What an effect comes to for one thing. */
@@ -24,6 +44,13 @@ export interface Effect {
   suits: readonly string[];
   /** Whether it is laid in the order of the school; others have an order of their own. */
   bySchool: boolean;
+  /** The field at whose end its highlight stays as it is, where no layer enters that. */
+  reserves?: Field;
+  /** Whether it is pale in shadow too, so that it needs no step in value. */
+  pale?: boolean;
+  /** Whether it is a light in its surroundings, or a metal whose value jumps. */
+  glows?: boolean;
+  jumps?: boolean;
   /** @param school of no meaning where the effect has an order of its own */
   lay(school: School, family: Family, context: RegionContext): Laid;
 }

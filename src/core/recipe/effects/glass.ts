@@ -1,5 +1,6 @@
 import { type Effect } from './effect.ts';
 import { type Plain, fitted } from './fit.ts';
+import { traces } from './traces.ts';
 
 /** Clear glass: mostly paper, with dark lines close to its edges and a hard highlight. */
 export const glass: Effect = {
@@ -8,6 +9,8 @@ export const glass: Effect = {
   says: 'Mostly paper: hard dark lines near its edges, a whisper of colour between, a hard highlight.',
   suits: ['glass'],
   bySchool: false,
+  pale: true,
+  reserves: 'tone',
   lay(_school, { pencils }, context) {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const plain: Plain[] = [
@@ -16,6 +19,7 @@ export const glass: Effect = {
         ...{ from: 0, to: 0.72, bands: 1 },
         purpose: 'A whisper of what is behind the glass.',
       },
+      ...traces(context, { and: { from: 0, to: 0.72, hardTo: true } }),
       {
         ...{ id: 'shadow', role: 'dark', pencil: dark, pressure: 'medium', passes: 1 },
         ...{ from: 0, to: 0.14, bands: 1, edge: 'hard', stroke: 'following the contour' },

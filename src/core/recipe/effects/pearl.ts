@@ -1,5 +1,6 @@
 import { type Effect } from './effect.ts';
 import { type Plain, fitted } from './fit.ts';
+import { traces } from './traces.ts';
 
 /** A pearl: a soft ball of pale colours with a small hard highlight. */
 export const pearl: Effect = {
@@ -8,6 +9,8 @@ export const pearl: Effect = {
   says: 'A soft ball of pale colours, all of them whispered, with a small highlight.',
   suits: ['pearl'],
   bySchool: false,
+  pale: true,
+  reserves: 'tone',
   lay(_school, { pencils, accent }, context) {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const plain: Plain[] = [
@@ -33,6 +36,7 @@ export const pearl: Effect = {
         ...{ passes: 1, from: 0, to: 0.62, bands: 2 },
         purpose: 'Joins shadow and light.',
       },
+      ...traces(context, { and: { from: 0, to: 0.92, hardTo: true } }),
       {
         ...{ id: 'unify', role: 'light', pencil: light, pressure: 'light', passes: 1, from: 0.1, to: 0.9, bands: 2 },
         purpose: 'Unifies it; the highlight stays as it is.',

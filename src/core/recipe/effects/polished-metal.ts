@@ -1,9 +1,14 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted, usualWidth } from './fit.ts';
+import { POINT_MM } from '../layer.ts';
+import { type Plain, fitted, overMm, usualWidth } from './fit.ts';
+import { traces } from './traces.ts';
 import { onePencil } from './metal-from-one-pencil.ts';
 
 /** Shapes narrower than this, mm, have no room for a ladder of pencils with hard edges. */
-const LADDER_MM = 2;
+const LADDER_MM = 2.4;
+/** Where the white begins; the dark streak before it is as wide as a sharp point, and a share of the way at least and at most. */
+const WHITE_FROM = 0.93;
+const STREAK = { least: 0.09, most: 0.2 };
 
 /** Gold, copper, bronze, silver and tin: a ladder of pencils with hard edges, black next to white. */
 export const polishedMetal: Effect = {
@@ -12,6 +17,8 @@ export const polishedMetal: Effect = {
   says: 'Dark, mid and light close together with hard edges; a dark streak beside a white that stays paper.',
   suits: ['gold', 'copper', 'silver'],
   bySchool: false,
+  reserves: 'tone',
+  jumps: true,
   lay(_school, family, context) {
     const { pencils, depth } = family;
     if (usualWidth(context) < LADDER_MM || pencils.length === 1) {
@@ -23,6 +30,8 @@ export const polishedMetal: Effect = {
     }
     const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
     const between = pencils.slice(1, -1);
+    const wide = Math.min(STREAK.most, Math.max(STREAK.least, POINT_MM.sharp / overMm('tone', context)));
+    const streakFrom = Math.round(100 * (WHITE_FROM - wide)) / 100;
     const ladder: Plain[] = between.map((pencil, k) => ({
       ...{ id: k === 0 ? 'middle' : `middle-${k + 1}`, role: 'mid', pencil, pressure: 'medium', passes: 2 },
       ...{
@@ -45,9 +54,10 @@ export const polishedMetal: Effect = {
       ...ladder,
       {
         ...{ id: 'light', role: 'light', pencil: light, pressure: 'medium', passes: 2 },
-        ...{ from: 0.52, to: 0.84, bands: 1, edge: 'hard' },
+        ...{ from: between.length > 0 ? 0.52 : 0.17, to: streakFrom, bands: 1, edge: 'hard' },
         purpose: 'The light of the metal, up to the streak; what lies beyond stays paper.',
       },
+      ...traces(context, { and: { from: 0, to: streakFrom, hardTo: true } }),
       {
         ...{ id: 'deepen', role: 'dark', pencil: dark, pressure: 'firm', passes: 1 },
         ...{ from: 0, to: 0.1, bands: 2, edge: 'hard' },
@@ -55,7 +65,7 @@ export const polishedMetal: Effect = {
       },
       {
         ...{ id: 'streak', role: 'dark', pencil: dark, pressure: 'firm', passes: 2 },
-        ...{ from: 0.84, to: 0.93, bands: 3, edge: 'hard', stroke: 'following the contour' },
+        ...{ from: streakFrom, to: WHITE_FROM, bands: 3, edge: 'hard', stroke: 'following the contour' },
         purpose: 'A dark streak that follows the turning of the form: black next to white.',
       },
     ];

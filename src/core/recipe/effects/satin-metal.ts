@@ -1,5 +1,6 @@
 import { type Effect } from './effect.ts';
 import { type Plain, fitted } from './fit.ts';
+import { traces } from './traces.ts';
 
 /** Brushed or worn metal: the ladder of a polished one with soft edges and no streak. */
 export const satinMetal: Effect = {
@@ -21,6 +22,7 @@ export const satinMetal: Effect = {
         ...{ from: 0.08, to: 0.45 + (0.25 * (k + 1)) / between.length, bands: 1, stroke: 'one direction' },
         purpose: 'The metal’s own colour, in strokes that all run one way, as brushing does.',
       })),
+      ...traces(context, { and: { from: 0, to: 0.9, hardTo: true } }),
       {
         ...{ id: 'light', role: 'light', pencil: light, pressure: 'medium', passes: 1, from: 0.4, to: 0.9, bands: 2 },
         purpose: 'Up to the highlight, which stays paper.',

@@ -1,5 +1,6 @@
 import { type Effect } from './effect.ts';
 import { type Plain, fitted } from './fit.ts';
+import { traces } from './traces.ts';
 
 /** Snow and other whites: the paper is the white, and only the shadows are laid, in colour before grey. */
 export const snow: Effect = {
@@ -8,6 +9,8 @@ export const snow: Effect = {
   says: 'The paper is the white: only shadows are laid, in the colours of sky and neighbours, grey last if at all.',
   suits: ['snow'],
   bySchool: false,
+  pale: true,
+  reserves: 'tone',
   lay(_school, { pencils, neutral }, context) {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const plain: Plain[] = [
@@ -19,6 +22,7 @@ export const snow: Effect = {
         ...{ id: 'shadow', role: 'dark', pencil: dark, pressure: 'light', passes: 1, from: 0, to: 0.24, bands: 1 },
         purpose: 'Deeper where the white turns away.',
       },
+      ...traces(context),
       ...(neutral
         ? [
             {

@@ -1,0 +1,136 @@
+import { type Bodies } from './bodies.ts';
+import { type Form } from './forms/index.ts';
+import { type Box, type PageGeometry } from './page.ts';
+import { type Shade } from './shade.ts';
+import { SPAN } from './soft-fields.ts';
+
+/** A glow lifts the tone of what it falls on by so much of what is missing to the highlight. */
+const GLOW_LIFTS = 0.8;
+/** The least of a glow, or of a neighbour's colour, that surfaces get which do not face it: paper is not a mirror. */
+const ALL_ROUND = 0.25;
+/** A form's value where it meets the edge of what glows; its core is the highlight. */
+const SOURCE_EDGE = 0.6;
+
+/** What shading reads and writes: fields 0..255 of each pixel of the page. */
+export interface Surface {
+  tone: Uint8Array;
+  along: Uint8Array;
+  out: Uint8Array;
+  turn: Uint8Array;
+  glow: Uint8Array;
+  shadow: Uint8Array;
+  /** What arrives of a neighbour, whichever way a surface faces, and what of it is seen. */
+  arriving: Uint8Array;
+  reflected: Uint8Array;
+  shade: Shade;
+  /** The side that the light comes from, a unit vector on the page. */
+  side: readonly [number, number];
+  /** Which way a pixel's glow, and its neighbour's colour, come from. */
+  glowFrom(i: number): readonly [number, number];
+  reflectedFrom(i: number): readonly [number, number];
+}
+
+/**
+ * Shades the bodies of a thing.
+ * @param whole the window of the whole thing
+ * @param glows whether the thing itself glows
+ */
+export function shadeBodies(
+  page: PageGeometry,
+  { box, body, distance, reach, axes }: Bodies,
+  form: Form,
+  whole: Box,
+  surface: Surface,
+  glows: boolean,
+): void {
+  const { tone, glow, shadow, along, out, turn, arriving, reflected, shade, side } = surface;
+  const width = box.right - box.left;
+  const height = box.bottom - box.top;
+  const place = { depth: 0, across: 0, down: 0 };
+  const level = form.level ?? 1;
+  const edgeward = new Edgeward(distance, width, height, form.faces ?? 0);
+  const middle = { x: (whole.left + whole.right - 1) / 2, y: (whole.top + whole.bottom - 1) / 2 };
+  const furthest = Math.max(1, middle.x - whole.left, middle.y - whole.top);
+  for (let y = 0, o = 0; y < height; y++) {
+    place.down = height > 1 ? y / (height - 1) : 0;
+    const down = box.top + y;
+    const share = whole.bottom > whole.top + 1 ? (down - whole.top) / (whole.bottom - 1 - whole.top) : 0;
+    for (let x = 0, i = down * page.width + box.left; x < width; x++, i++, o++) {
+      const id = body[o];
+      if (id === 0) continue;
+      along[i] = 255 * Math.min(1, Math.max(0, share)) + 0.5;
+      out[i] = 255 * Math.min(1, Math.hypot(box.left + x - middle.x, down - middle.y) / furthest) + 0.5;
+      place.depth = Math.min(1, distance[o] / reach[id]);
+      if (glows) {
+        tone[i] = 255 * (SOURCE_EDGE + (1 - SOURCE_EDGE) * place.depth) + 0.5;
+        continue;
+      }
+      let [nx, ny, lean] = [0, 0, 0];
+      const axis = axes[id];
+      if (axis) {
+        const at = Math.round(x * axis.cos + y * axis.sin) - axis.first;
+        const [least, most] = [axis.least[at], axis.most[at]];
+        const across = most > least ? (2 * (y * axis.cos - x * axis.sin - least)) / (most - least) - 1 : 0;
+        place.across = Math.min(1, Math.max(-1, across));
+        lean = form.lean(place);
+        nx = -lean * axis.sin;
+        ny = lean * axis.cos;
+      } else if ((lean = form.lean(place)) !== 0) {
+        edgeward.at(x, y);
+        nx = lean * edgeward.dx;
+        ny = lean * edgeward.dy;
+      }
+      turn[i] = 127.5 * (1 + nx * side[0] + ny * side[1]) + 0.5;
+      const towards = (of: (i: number) => readonly [number, number]) => {
+        if (lean === 0) return 1;
+        const [gx, gy] = of(i);
+        return ALL_ROUND + (1 - ALL_ROUND) * Math.max(0, nx * gx + ny * gy);
+      };
+      if (arriving[i] > 0) reflected[i] = arriving[i] * towards(surface.reflectedFrom);
+      const own = form.fades
+        ? form.fades(place.down)
+        : level * shade(nx, ny, Math.sqrt(Math.max(0, 1 - nx * nx - ny * ny)), shadow[i] / 255);
+      const lit = glow[i] === 0 ? 0 : (glow[i] / 255) * towards(surface.glowFrom);
+      tone[i] = 255 * (1 - (1 - own) * (1 - GLOW_LIFTS * lit)) + 0.5;
+    }
+  }
+}
+
+/** Which way the nearest edge lies at a place, at most a unit long, from exact distances. */
+class Edgeward {
+  dx = 0;
+  dy = 0;
+  readonly #distance: Float32Array;
+  readonly #width: number;
+  readonly #height: number;
+  readonly #faces: number;
+
+  /** @param faces how many ways it may point; 0 for any */
+  constructor(distance: Float32Array, width: number, height: number, faces: number) {
+    this.#distance = distance;
+    this.#width = width;
+    this.#height = height;
+    this.#faces = faces;
+  }
+
+  at(x: number, y: number): void {
+    const distance = this.#distance;
+    const width = this.#width;
+    const o = y * width + x;
+    const right = Math.min(SPAN, width - 1 - x);
+    const left = Math.min(SPAN, x);
+    const below = Math.min(SPAN, this.#height - 1 - y);
+    const above = Math.min(SPAN, y);
+    const dx = (distance[o - left] - distance[o + right]) / Math.max(1, left + right);
+    const dy = (distance[o - above * width] - distance[o + below * width]) / Math.max(1, above + below);
+    const length = Math.hypot(dx, dy);
+    if (this.#faces > 0 && length > 0) {
+      const face = Math.floor((Math.atan2(dy, dx) / (2 * Math.PI)) * this.#faces) + 0.5;
+      this.dx = Math.cos((2 * Math.PI * face) / this.#faces);
+      this.dy = Math.sin((2 * Math.PI * face) / this.#faces);
+    } else {
+      this.dx = dx / Math.max(1, length);
+      this.dy = dy / Math.max(1, length);
+    }
+  }
+}

@@ -1,0 +1,81 @@
+import { type Effect } from './effect.ts';
+import { type Family } from '../family.ts';
+import { type Plain, fitted } from './fit.ts';
+import { type RegionContext } from './effect.ts';
+
+/** Of the way from the edge of the reach to the source: beyond this lies the pale core. */
+const CORE = 0.88;
+/** Rings overlap by this share of their width on either side. */
+const OVERLAP = 0.4;
+/** ... and by no more than this share of the reach, so that the core stays. */
+const MOST_OVERLAP = 0.2;
+
+/** What surrounds a warm light: rings from a pale core outwards, chroma rising and value falling. */
+export const warmGlow: Effect = {
+  id: 'warm-glow',
+  name: 'warm glow',
+  says: 'Rings round the light, one pencil each and all equally wide: a pale core, then clearer, then dark.',
+  suits: [],
+  bySchool: false,
+  glows: true,
+  lay: (_school, family, context) => rings(family, context, 'A blush of the palest over the core.', 0.96),
+};
+
+/** What surrounds a cool light: the same rings, and the paper itself for the core. */
+export const coolGlow: Effect = {
+  id: 'cool-glow',
+  name: 'cool glow',
+  says: 'Rings round the light as of a moon: the core stays paper, and the palest is only breathed on beside it.',
+  suits: [],
+  bySchool: false,
+  glows: true,
+  lay: (_school, family, context) => rings(family, context, 'Breathed on beside the core, which stays paper.', CORE),
+};
+
+/** One ring a pencil, the lightest next to the core and the darkest beyond the reach. */
+function rings({ pencils, neutral }: Family, context: RegionContext, hint: string, hintTo: number) {
+  const n = pencils.length;
+  // The darkest is not a ring: it is all that the glow does not reach.
+  const outside = n > 1 ? 0.02 : 0;
+  const width = (CORE - outside) / Math.max(1, n - 1);
+  const edge = (k: number) => (k <= 0 ? 0 : outside + width * (k - 1));
+  const [fades, pale] = [Math.min(MOST_OVERLAP, 2 * OVERLAP * width), pencils.at(-1)!];
+  const plain: Plain[] = [
+    {
+      ...{ id: 'base', role: neutral ? 'neutral' : 'light', pencil: neutral ?? pale, pressure: 'whisper', passes: 1 },
+      ...{ field: 'glow', from: edge(n - 1), to: hintTo, fades: width / 2, bands: 1 },
+      ...{ stroke: 'small circles', direction: 'round the light', purpose: hint },
+    },
+    ...[...pencils].reverse().map((pencil, back): Plain => {
+      const k = n - 1 - back;
+      const dark = k === 0;
+      return {
+        ...{ id: dark ? 'shadow' : back === 0 ? 'light' : k === 1 ? 'middle' : `middle-${k}` },
+        ...{ role: dark ? 'dark' : back === 0 ? 'light' : 'mid', pencil },
+        ...{ pressure: dark ? (n > 1 ? 'medium' : 'firm') : 'light', passes: 2, field: 'glow', bands: 1 },
+        ...{ from: dark ? 0 : edge(k), to: n === 1 ? CORE : dark ? edge(1) + width / 2 : edge(k + 1), fades },
+        ...{ stroke: 'small circles', direction: 'round the light' },
+        purpose: dark
+          ? 'All that the glow does not reach, darkest: a glow is only as bright as its surroundings are dark.'
+          : back === 0
+            ? 'The first ring, next to the core.'
+            : 'The next ring, as wide as the last and over its edge.',
+      };
+    }),
+    ...(n > 1
+      ? [
+          {
+            ...{ id: 'deepen', role: 'dark' as const, pencil: pencils[0], pressure: 'firm' as const, passes: 1 },
+            ...{ field: 'glow' as const, from: 0, to: outside, fades: width / 2, bands: 2 as const },
+            ...{ stroke: 'one direction' as const, purpose: 'Puts the deepest dark back, far from the light.' },
+          },
+        ]
+      : []),
+  ];
+  const ringMm = ((context.glow?.reachMm ?? 20) * width).toFixed(1);
+  const notes = [
+    ...(context.glow ? [] : ['No glow of this sheet falls here: set one at Light, and the rings lie round that.']),
+    ...(n > 2 ? [`Each ring is ${ringMm} mm wide.`] : ['Two rings or more want a family of three pencils.']),
+  ];
+  return { layers: fitted(plain, context), notes };
+}

@@ -1,0 +1,121 @@
+import { type Family } from '../family.ts';
+import { type Effect, type RegionContext } from './effect.ts';
+import { type Plain, fitted } from './fit.ts';
+
+/** Bands overlap by this share of their length on either side. */
+const OVERLAP = 0.35;
+/** A blend line moves by at most this share of a band to be hidden behind something in front. */
+const HIDES_WITHIN = 0.3;
+/** Beyond this much of a glow the dark bands keep out of it, and its core stays as it is. */
+const GLOW_KEPT = 0.5;
+const GLOW_CORE = 0.82;
+
+/** A background whose bands are equally wide. */
+export const longGradient: Effect = {
+  id: 'long-gradient',
+  name: 'long gradient, equal bands',
+  says: 'One band for each pencil, all equally wide, laid in order over the whole background and overlapped.',
+  suits: ['sky'],
+  bySchool: false,
+  lay: (_school, family, context) => {
+    const { pencils } = family;
+    return inBands(
+      family,
+      context,
+      Array.from({ length: pencils.length - 1 }, (_, k) => (k + 1) / pencils.length),
+    );
+  },
+};
+
+/** A background whose bands change colour equally much from one to the next. */
+export const longGradientByStep: Effect = {
+  id: 'long-gradient-by-step',
+  name: 'long gradient, equal steps',
+  says: 'One band for each pencil; where two pencils are far apart in value, the passage between them is longer.',
+  suits: [],
+  bySchool: false,
+  lay(_school, family, context) {
+    const { pencils } = family;
+    const values = pencils.map((pencil) => context.labOf?.(pencil)?.[0]);
+    const equal = longGradient.lay(_school, family, context);
+    if (values.some((value) => value === undefined)) {
+      return {
+        ...equal,
+        notes: [...equal.notes, 'How these pencils come out is not known, so the bands are equally wide.'],
+      };
+    }
+    // The middle of each pencil's band lies where its value does between the darkest and the lightest.
+    const [first, last] = [values[0]!, values.at(-1)!];
+    const middles = values.map((value, k) =>
+      last - first > 1 ? (value! - first) / (last - first) : k / Math.max(1, values.length - 1),
+    );
+    const edges = middles.slice(1).map((middle, k) => Math.min(0.95, Math.max(0.05, (middle + middles[k]) / 2)));
+    return inBands(family, context, edges);
+  },
+};
+
+/**
+ * One band a pencil, from dark to light.
+ * @param edges where one band ends and the next begins, 0 (dark end) to 1 (pale end), rising
+ */
+function inBands({ pencils, blender }: Family, context: RegionContext, edges: readonly number[]) {
+  const up = context.palest === 'top';
+  const place = (edge: number) => (up ? 1 - edge : edge);
+  const bands = pencils.length;
+  const hidden = edges.map((edge) => hide(place(edge), bands, context.crossings ?? []));
+  const at = (k: number) => (k < 0 ? place(0) : k >= hidden.length ? place(1) : hidden[k].at);
+  const plain = pencils.map((pencil, k): Plain => {
+    const [a, b] = [at(k - 1), at(k)];
+    const pale = k === bands - 1;
+    return {
+      ...{ id: pale ? 'light' : k === 0 ? 'shadow' : k === 1 ? 'middle' : `middle-${k}` },
+      ...{ role: pale ? 'light' : k === 0 ? 'dark' : 'mid', pencil, pressure: 'medium', passes: k === 0 ? 3 : 2 },
+      ...{ field: 'along', from: Math.min(a, b), to: Math.max(a, b), fades: (2 * OVERLAP) / bands, bands: 1 },
+      ...(context.glow && !pale && { and: { field: 'glow' as const, from: 0, to: GLOW_KEPT, fades: 0.5 } }),
+      ...{ stroke: 'one direction', direction: 'level' },
+      purpose: pale
+        ? 'The palest band, out to its end of the background.'
+        : k === 0
+          ? 'The deepest band; lift the hand as it comes to its edge.'
+          : 'The next band, over the edge of the last.',
+    };
+  });
+  const last = blender ?? pencils.at(-1)!;
+  if (context.glow) {
+    plain.push({
+      ...{ id: 'hint', role: 'light', pencil: pencils.at(-1)!, pressure: 'light', passes: 1, bands: 1 },
+      ...{ field: 'glow', from: 0.25, to: GLOW_CORE, fades: 0.3 },
+      ...{ stroke: 'small circles', direction: 'round the light' },
+      purpose: 'The palest round the light, up to its core: the deep bands fade into it.',
+    });
+  }
+  if (bands > 1) {
+    const [a, b] = [at(0), place(1)];
+    plain.push({
+      ...{ id: 'unify', role: blender ? 'blender' : 'light', pencil: last, pressure: 'medium', passes: 1 },
+      ...{ field: 'along', from: Math.min(a, b), to: Math.max(a, b), fades: (2 * OVERLAP) / bands, bands: 1 },
+      ...{ stroke: 'one direction', direction: 'level' },
+      purpose: 'Across all the blend lines but the deepest, so that no edge of a band is left.',
+    });
+  }
+  if (context.typeOf && pencils.every((pencil) => context.typeOf!(pencil) === 'pastel')) {
+    plain.push({
+      ...{ id: 'soft-tip', role: 'light', pencil: last, pressure: 'light', passes: 1, tool: 'soft-tip' },
+      ...{ from: 0, to: 1, field: 'along', bands: 1, stroke: 'one direction', direction: 'level' },
+      purpose: 'Pull the strips into each other with a soft tip, from the pale end to the deep one.',
+    });
+  }
+  const behind = hidden.filter((edge) => edge.hides).length;
+  const notes = [
+    ...(bands === 1 ? ['With one pencil there is no passage: the background comes out even.'] : []),
+    ...(behind > 0 ? [`${behind} of ${edges.length} blend lines are hidden behind what stands in front.`] : []),
+    ...(context.glow ? ['The deep bands keep out of the glow.'] : []),
+  ];
+  return { layers: fitted(plain, context), notes };
+}
+
+/** Moves a blend line behind the widest thing in front that is near enough. */
+function hide(edge: number, bands: number, crossings: readonly number[]): { at: number; hides: boolean } {
+  const near = crossings.find((crossing) => Math.abs(crossing - edge) <= HIDES_WITHIN / bands);
+  return near === undefined ? { at: edge, hides: false } : { at: near, hides: true };
+}

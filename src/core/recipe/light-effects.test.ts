@@ -1,0 +1,299 @@
+import { expect } from 'chai';
+import { type Lab, labOfHex, oklchOfLab } from '../colour/index.ts';
+import { bareGround, layPasses, paperById, pencilOptics, whiteBook } from '../laydown/index.ts';
+import { type Field } from '../light/index.ts';
+import {
+  type Recipe,
+  type RegionContext,
+  compileRecipe,
+  familyOf,
+  fieldsOf,
+  passesOf,
+  proposeEffect,
+  shareInZone,
+} from './index.ts';
+
+const HEX: Record<string, string> = {
+  ...{ soot: '#2b2521', russet: '#7a4a2a', ochre: '#c6913a', lemon: '#f2d24a', cream: '#f6ecc4', white: '#fbfbf8' },
+  ...{ night: '#22315f', blue: '#4f6bb0', sky: '#b5d4ea', slate: '#71787f', silver: '#c9ccd0', brook: '#5b86c4' },
+};
+const optics = new Map(
+  Object.entries(HEX).map(([id, hex]) => [id, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]),
+);
+const context: RegionContext = {
+  regions: [{ usableWidthMm: 40, areaMm2: 4000 }],
+  ...{ heightMm: 100, outMm: 50 },
+  labOf: (id) => labOfHex(HEX[id]),
+};
+const dusk = familyOf(['night', 'blue', 'sky', 'cream']);
+const made = (effect: string, family = dusk, more: Partial<RegionContext> = {}) =>
+  compileRecipe(effect, 'base-coat-first', family, { ...context, ...more });
+
+/** What lies at a place when all of a recipe is laid. */
+function laidAt({ layers }: Recipe, at: Partial<Record<Field, number>>, source = 0, paper = whiteBook) {
+  const place = Object.fromEntries(
+    Object.entries(at).map(([field, value]) => [field, { value, source: field === 'reflect' ? source : 0 }]),
+  );
+  const passes = layers.flatMap((layer) => {
+    const share = shareInZone(layer.zone, place);
+    return share > 0.004 ? passesOf(layer, optics, share) : [];
+  });
+  return layPasses(bareGround(paper), passes);
+}
+const along = (recipe: Recipe, field: Field, values: readonly number[]): Lab[] =>
+  values.map((value) => laidAt(recipe, { [field]: value }).lab);
+const steps = Array.from({ length: 41 }, (_, k) => k / 40);
+const rises = (row: readonly number[], by = 1) => row.slice(1).every((value, k) => value >= row[k] - by);
+
+describe('a long gradient', () => {
+  it('has a band for each pencil, all equally wide, palest at its foot, and no line that shows', () => {
+    const recipe = made('long-gradient');
+    const bands = recipe.layers.slice(0, 4).map(({ zone }) => [zone.from, zone.to]);
+    expect(bands).to.deep.equal([
+      [0, 0.25],
+      [0.25, 0.5],
+      [0.5, 0.75],
+      [0.75, 1],
+    ]);
+    const values = along(recipe, 'along', steps).map(([l]) => l);
+    expect(rises(values, 1.5)).to.equal(true);
+    expect(Math.max(...values.slice(1).map((value, k) => value - values[k]))).to.be.below(8);
+    for (const { zone } of recipe.layers) expect(zone.softnessMm).to.be.at.least(100 / 4 / 3);
+  });
+
+  it('turns over where the background is palest at its top', () => {
+    const values = along(made('long-gradient', dusk, { palest: 'top' }), 'along', [...steps].reverse()).map(([l]) => l);
+    expect(rises(values, 1.5)).to.equal(true);
+  });
+
+  it('by equal steps gives pencils that lie close together less room than those far apart', () => {
+    const close = familyOf(['night', 'blue', 'brook', 'cream']);
+    const edges = made('long-gradient-by-step', close)
+      .layers.slice(0, 4)
+      .map(({ zone }) => zone.to - zone.from);
+    expect(edges[2]).to.be.above(1.3 * edges[1]);
+    expect(made('long-gradient-by-step', close, { labOf: undefined }).notes.join()).to.contain('equally wide');
+  });
+
+  it('hides a blend line behind what stands in front where that is near enough, and says so', () => {
+    const hidden = made('long-gradient', dusk, { crossings: [0.28, 0.9] });
+    expect(hidden.layers[0].zone.to).to.equal(0.28);
+    expect(hidden.layers[1].zone.from).to.equal(0.28);
+    expect(hidden.notes.join()).to.contain('1 of 3 blend lines');
+  });
+
+  it('keeps its deep bands out of a glow, and fades into it', () => {
+    const lit = made('long-gradient', dusk, { glow: { reachMm: 20, pencil: null, warm: true } });
+    const values = [0, 0.25, 0.5, 0.75, 1].map((glow) => laidAt(lit, { along: 0.1, glow }).lab[0]);
+    expect(rises(values)).to.equal(true);
+    expect(values[4] - values[0]).to.be.above(35);
+    expect(laidAt(lit, { along: 0.1, glow: 1 }).specks).to.equal(1);
+  });
+
+  it('of pastels is pulled together with a soft tip', () => {
+    const recipe = made('long-gradient', dusk, { typeOf: () => 'pastel' });
+    expect(recipe.layers.at(-1)!.tool).to.equal('soft-tip');
+  });
+});
+
+describe('a glow', () => {
+  const glow = { reachMm: 24, pencil: null, warm: true };
+
+  it('grows steadily from the dark outside to a core that nothing enters', () => {
+    for (const effect of ['warm-glow', 'cool-glow']) {
+      const values = along(made(effect, dusk, { glow }), 'glow', steps).map(([l]) => l);
+      expect(rises(values, 1.5), effect).to.equal(true);
+      expect(values.at(-1)! - values[0], effect).to.be.above(40);
+    }
+    expect(laidAt(made('cool-glow', dusk, { glow }), { glow: 1 }).specks).to.equal(1);
+  });
+
+  it('has rings of equal width in mm, one for each pencil but the darkest, which lies beyond them', () => {
+    const recipe = made('warm-glow', dusk, { glow });
+    const rings = recipe.layers.filter(({ id }) => id === 'light' || id.startsWith('middle'));
+    const widths = rings.map(({ zone }) => (zone.to - zone.from) * zone.overMm);
+    expect(rings).to.have.length(3);
+    for (const width of widths) expect(width).to.be.closeTo(widths[0], 0.05);
+    expect(recipe.notes.join()).to.contain(`${widths[0].toFixed(1)} mm wide`);
+    expect(recipe.layers.every(({ zone }) => zone.field === 'glow')).to.equal(true);
+  });
+
+  it('of a warm light gets clearer from the core outwards before it gets dark', () => {
+    const warm = made('warm-glow', familyOf(['soot', 'russet', 'ochre', 'cream']), { glow });
+    const chroma = (value: number) => oklchOfLab(laidAt(warm, { glow: value }).lab).c;
+    expect(chroma(0.5)).to.be.above(chroma(0.95) + 0.02);
+  });
+
+  it('on toned paper gets a core of white pencil, since the paper is too dark to be one', () => {
+    const grey = paperById('toned-grey-card');
+    const toned = { glow, paperValue: labOfHex(grey.tint)[0], white: 'white' };
+    const recipe = made('cool-glow', dusk, toned);
+    expect(recipe.layers.at(-1)).to.include({ role: 'white', pencil: 'white' });
+    expect(laidAt(recipe, { glow: 1 }, 0, grey).lab[0]).to.be.above(labOfHex(grey.tint)[0] + 4);
+    expect(made('cool-glow', dusk, { ...toned, white: null }).notes.join()).to.contain('no white pencil');
+  });
+
+  it('on a subject lays the light’s colour on the side that faces it and deepens the other', () => {
+    const lit = made('lit-by-glow', familyOf(['night', 'blue', 'sky']), { glow: { ...glow, pencil: 'ochre' } });
+    const [near, far] = [1, 0].map((value) => laidAt(lit, { tone: 0.2, glow: value }).lab);
+    expect(near[0]).to.be.above(far[0] + 12);
+    expect(near[2]).to.be.above(far[2] + 12);
+  });
+});
+
+describe('a backlit subject', () => {
+  it('has a pale rim and a dark middle, and each layer is smaller than the last', () => {
+    const recipe = made('backlit', familyOf(['soot', 'russet', 'ochre']));
+    const laid = recipe.layers.filter(({ id }) => id !== 'base').map(({ zone }) => zone.to);
+    expect(laid).to.deep.equal([...laid].sort((p, q) => q - p));
+    // Under a light from behind the rim is the highlight.
+    expect(laidAt(recipe, { tone: 0.97 }).lab[0]).to.be.above(laidAt(recipe, { tone: 0.1 }).lab[0] + 35);
+  });
+});
+
+describe('a cut gem', () => {
+  it('is darkest right beside its white facet, aglow on the far side, with hard edges between', () => {
+    const recipe = made('cut-gem', familyOf(['night', 'blue', 'sky']));
+    const values = along(recipe, 'turn', steps).map(([l]) => l);
+    expect(laidAt(recipe, { turn: 0.97 }).specks).to.equal(1);
+    const darkest = steps[values.indexOf(Math.min(...values))];
+    expect(darkest).to.be.within(0.7, 0.9);
+    expect(values[2]).to.be.above(Math.min(...values) + 25);
+    expect(recipe.layers.every(({ zone }) => zone.softnessMm <= 0.1)).to.equal(true);
+  });
+});
+
+describe('what shows its neighbours', () => {
+  const shown = [
+    { name: 'the sky', pencil: 'blue' },
+    { name: 'the hut', pencil: 'ochre' },
+  ];
+
+  it('silver takes a trace of each, on the side that faces it, and stays bare in its highlight', () => {
+    const silver = made('polished-metal', familyOf(['soot', 'slate', 'silver']), { shown });
+    const [sky, hut] = [0, 1].map((source) => laidAt(silver, { tone: 0.65, reflect: 1 }, source).lab);
+    const none = laidAt(silver, { tone: 0.65, reflect: 0 }).lab;
+    expect(sky[2]).to.be.below(none[2] - 1);
+    expect(hut[2]).to.be.above(none[2] + 1);
+    expect(laidAt(silver, { tone: 0.99, reflect: 1 }).specks).to.equal(1);
+  });
+
+  it('a thing without a pencil of its own there leaves no trace', () => {
+    const silver = made('polished-metal', familyOf(['soot', 'slate', 'silver']), {
+      shown: [{ name: 'a gull', pencil: null }],
+    });
+    expect(silver.layers.some(({ role }) => role === 'reflected')).to.equal(false);
+  });
+
+  it('still water repeats it darker, bluer and with less contrast than it is', () => {
+    const water = made('still-water', familyOf(['night', 'blue', 'sky']), { shown });
+    const itself = layPasses(
+      bareGround(whiteBook),
+      Array.from({ length: 2 }, () => ({ pencil: optics.get('ochre')!, pressure: 'medium' as const })),
+    ).lab;
+    const mirrored = laidAt(water, { along: 0.2, reflect: 1 }, 1).lab;
+    expect(mirrored[2]).to.be.below(itself[2]);
+    const deep = [0.2, 0.95].map((down) => laidAt(water, { along: down, reflect: 0 }).lab[0]);
+    expect(deep[1]).to.be.below(deep[0] - 15);
+    const contrast = (value: number) =>
+      Math.abs(
+        laidAt(water, { along: 0.2, reflect: 1 }, value).lab[0] - laidAt(water, { along: 0.2, reflect: 0 }).lab[0],
+      );
+    expect(contrast(1)).to.be.below(Math.abs(itself[0] - labOfHex(whiteBook.tint)[0]));
+    expect(water.layers.every(({ direction }) => direction === 'level')).to.equal(true);
+    expect(made('still-water', dusk).notes.join()).to.contain('water line');
+  });
+
+  it('snow takes the sky in its shadow before any grey, and keeps its sun side bare', () => {
+    const snow = made('snow', familyOf(['blue', 'sky'], { neutral: 'slate' }), { shown });
+    const order = snow.layers.map(({ role }) => role);
+    expect(order.indexOf('reflected')).to.be.below(order.indexOf('neutral'));
+    expect(laidAt(snow, { tone: 0.9, reflect: 0 }).specks).to.equal(1);
+  });
+});
+
+describe('textures and materials', () => {
+  const strokes = (effect: string, family = familyOf(['soot', 'russet', 'ochre'])) =>
+    made(effect, family).layers.map(({ stroke }) => stroke);
+
+  it('stone is scumbled and then dotted, wood runs along its grain, short fur is hatched', () => {
+    expect(strokes('stone').at(-1)).to.equal('stippling');
+    expect(strokes('stone')[0]).to.equal('scumbling');
+    expect(made('wood', dusk).layers.every(({ direction }) => direction === 'along the shape')).to.equal(true);
+    expect(new Set(strokes('fur-by-density'))).to.deep.equal(new Set(['hatching']));
+    expect(new Set(made('fur-by-density', dusk).layers.map(({ pressure }) => pressure))).to.deep.equal(
+      new Set(['light']),
+    );
+  });
+
+  it('dots leave less than a full pass does', () => {
+    const [dots] = made('stone', dusk).layers.slice(-1);
+    const full = { ...dots, stroke: 'small circles' as const };
+    const on = (layer: typeof dots) => layPasses(bareGround(whiteBook), passesOf(layer, optics)).specks;
+    expect(on(dots)).to.be.above(on(full) + 0.1);
+  });
+
+  it('a petal is deep in its throat and pale at its tip, a cloud is paper above and soft below', () => {
+    const petal = along(made('petal', familyOf(['russet', 'ochre', 'cream'])), 'out', steps).map(([l]) => l);
+    expect(rises(petal)).to.equal(true);
+    const cloud = made('cloud', familyOf(['blue', 'sky']));
+    expect(laidAt(cloud, { tone: 0.3, along: 0.02 }).specks).to.be.above(
+      laidAt(cloud, { tone: 0.3, along: 0.95 }).specks + 0.2,
+    );
+    expect(laidAt(cloud, { tone: 0.95, along: 0.95 }).specks).to.equal(1);
+  });
+
+  it('a leaf has its veins pressed in first, where there is room for them', () => {
+    expect(made('leaf-with-veins').layers[0]).to.include({ id: 'veins', point: 'sharp', pressure: 'firm' });
+    const small = compileRecipe('leaf-with-veins', 'base-coat-first', dusk, {
+      regions: [{ usableWidthMm: 3, areaMm2: 20 }],
+    });
+    expect(small.layers.some(({ id }) => id === 'veins')).to.equal(false);
+    expect(small.notes.join()).to.contain('no room for veins');
+  });
+
+  it('a wash lies wet under everything else and dries before that; without a soluble pencil there is none', () => {
+    const wash = made('base-wash', dusk, { typeOf: (id) => (id === 'cream' ? 'water-soluble' : 'wax') });
+    expect(wash.layers.slice(0, 2).map(({ tool }) => tool)).to.deep.equal([undefined, 'water']);
+    expect(wash.layers[1].dryMinutes).to.be.at.least(15);
+    expect(made('base-wash', dusk).notes.join()).to.contain('no wash');
+  });
+
+  it('a side face is laid with the darker half of its family, towards the vanishing point', () => {
+    const side = made('side-face');
+    expect(side.layers.some(({ pencil }) => pencil === 'cream')).to.equal(false);
+    expect(side.layers.every(({ direction }) => direction === 'to the vanishing point')).to.equal(true);
+  });
+
+  it('what is calmed has its grey under the colour, skin whispers into its highlight, an eye keeps its spark', () => {
+    expect(made('calmed-neutral', { ...dusk, neutral: 'slate' }).layers[0]).to.include({ role: 'neutral' });
+    expect(laidAt(made('skin', familyOf(['russet', 'ochre', 'cream'])), { tone: 1 }).specks).to.be.within(0.1, 0.95);
+    const eye = made('eye', familyOf(['soot', 'russet', 'ochre']));
+    expect(laidAt(eye, { tone: 0.99 }).specks).to.equal(1);
+    expect(laidAt(eye, { tone: 0.85 }).lab[0]).to.be.below(laidAt(eye, { tone: 0.65 }).lab[0]);
+  });
+});
+
+describe('the effect of a thing', () => {
+  const glow = (share: number, warm = true) => ({ glow: { share, warm }, backlit: false });
+
+  it('follows its material first and its light next', () => {
+    expect(proposeEffect('sky', glow(0.1))).to.equal('long-gradient');
+    expect(proposeEffect('sky', glow(0.7))).to.equal('warm-glow');
+    expect(proposeEffect('sky', glow(0.7, false))).to.equal('cool-glow');
+    expect(proposeEffect('cloth', glow(0.3))).to.equal('lit-by-glow');
+    expect(proposeEffect('gold', glow(0.3))).to.equal('polished-metal');
+    expect(proposeEffect('fur', { glow: null, backlit: true })).to.equal('fur');
+    expect(proposeEffect(null, { glow: null, backlit: true })).to.equal('backlit');
+    expect(proposeEffect('light', { glow: null, backlit: true })).to.equal('light-source');
+    expect(proposeEffect('gem', { glow: null, backlit: false, form: 'faceted' })).to.equal('cut-gem');
+  });
+
+  it('never looks at more than two fields', () => {
+    const zone = { from: 0, to: 1, softnessMm: 1, overMm: 4 };
+    const looking = (fields: readonly Field[]) => fields.map((field) => ({ zone: { ...zone, field } }));
+    expect(fieldsOf(looking(['glow', 'tone']))).to.deep.equal(['tone', 'glow']);
+    expect(fieldsOf([])).to.deep.equal(['tone']);
+    expect(() => fieldsOf(looking(['tone', 'glow', 'along']))).to.throw(RangeError, '2 fields');
+  });
+});

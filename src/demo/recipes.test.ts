@@ -1,0 +1,184 @@
+import { expect } from 'chai';
+import sharp from 'sharp';
+import { type Plan, emptyPlan, newThing } from '../contracts/index.ts';
+import { labOfHex } from '../core/colour/index.ts';
+import { paperById, pencilOptics } from '../core/laydown/index.ts';
+import { type RegionMap, findRegions } from '../core/lineart/index.ts';
+import { FORMS } from '../core/light/index.ts';
+import { FamilyBook, rowAround } from '../core/palette/index.ts';
+import { type Finding, type Recipe, checkRecipe, pencilsFor, pencilsOf, usualWidth } from '../core/recipe/index.ts';
+import {
+  Contexts,
+  asTrayPencil,
+  deriveRecipes,
+  formedThings,
+  groundFinder,
+  regionsOfThings,
+} from '../planning/index.ts';
+import { onPaper } from '../core/tray/index.ts';
+import { type DemoPage, DEMO_PAGES, demoPencils, markOf } from './index.ts';
+
+const PAPERS = ['white-book', 'cream-sheet', 'toothed-white', 'toned-grey-card'];
+const wax = demoPencils().filter(
+  ({ type, whereabouts }) => (type === 'wax' || type === 'oil') && whereabouts !== 'missing',
+);
+/** What is said of a thing's width is no fault of its recipe. */
+const faults = (found: readonly Finding[]) => found.filter(({ kind }) => kind !== 'narrow');
+
+/** A demo page with its things named, and each given the pencils of a tray that come nearest to its colour. */
+interface Named {
+  plan: Plan;
+  map: RegionMap;
+}
+
+async function named(page: DemoPage): Promise<Named> {
+  const file = (name: string) => new URL(`./sheets/${name}`, import.meta.url).pathname;
+  const { data, info } = await sharp(file(`${page.id}.png`))
+    .toColourspace('b-w')
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const pixelsPerMm = info.width / page.widthMm;
+  const map = await findRegions(
+    { width: info.width, height: info.height, data: new Uint8Array(data) },
+    { pixelsPerMm },
+  );
+  const key = await sharp(file(`${page.id}.key.png`))
+    .removeAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const byMark = new Map<string, number[]>();
+  for (const { id, pole } of map.regions) {
+    const at = 3 * (Math.floor(pole.y * pixelsPerMm) * key.info.width + Math.floor(pole.x * pixelsPerMm));
+    const mark = '#' + key.data.subarray(at, at + 3).toString('hex');
+    byMark.set(mark, [...(byMark.get(mark) ?? []), id]);
+  }
+  const things = [...page.things].reverse().flatMap(({ name, material = null, focus = false }) => {
+    const regionIds = byMark.get(markOf(page, name.toLowerCase()));
+    return regionIds
+      ? [newThing({ id: name.toLowerCase().replaceAll(' ', '-'), name, regionIds, material, focus })]
+      : [];
+  });
+  const forms = Object.fromEntries(
+    page.things.flatMap(({ name, form }) =>
+      FORMS.some(({ id }) => id === form) ? [[name.toLowerCase().replaceAll(' ', '-'), form]] : [],
+    ),
+  );
+  const { widthMm, heightMm, paper } = page;
+  return { plan: { ...emptyPlan({ widthMm, heightMm, paper }), things, forms }, map };
+}
+
+/** Families for every thing from some pencils, as the palette finds them: by its natural colour, or by another. */
+function withFamilies({ plan, map }: Named, page: DemoPage, tray: readonly (typeof wax)[number][]): Plan {
+  const paper = paperById(plan.page.paper);
+  const laid = onPaper(
+    tray.map((pencil) => asTrayPencil(pencil)),
+    paper,
+  );
+  const book = new FamilyBook(laid, paper);
+  const regions = regionsOfThings(plan, map.regions);
+  const natural = new Map(page.things.map(({ name, natural: colour }) => [name, colour]));
+  const families = plan.things.map(({ id, name }, k) => {
+    const holds = pencilsFor(usualWidth({ regions: regions.get(id)! }));
+    const target = labOfHex(natural.get(name) ?? ['#5878a8', '#a05a4a', '#6d8a3c'][k % 3]);
+    const [{ family }] = book.along(rowAround(target, Math.min(holds, tray.length)), 1);
+    return [id, family] as const;
+  });
+  return { ...plan, families: Object.fromEntries(families) };
+}
+
+describe('recipes of the booklet', function () {
+  this.timeout(240_000);
+  const pages = new Map<string, Named>();
+  before(async () => {
+    for (const page of DEMO_PAGES) pages.set(page.id, await named(page));
+  });
+  const optics = new Map(demoPencils().map((pencil) => [pencil.id, pencilOptics(asTrayPencil(pencil))]));
+
+  /** Every recipe of a page with what the check has to say of it. */
+  function* checked(page: DemoPage, paper: string, tray: readonly (typeof wax)[number][], laid: 'bare' | 'coloured') {
+    const own = pages.get(page.id)!;
+    const plan = withFamilies({ ...own, plan: { ...own.plan, page: { ...own.plan.page, paper } } }, page, tray);
+    const here = new Map(tray.map((pencil) => [pencil.id, pencil]));
+    const regions = regionsOfThings(plan, own.map.regions);
+    const contexts = new Contexts(plan, regions, formedThings(plan, own.map), here);
+    const colour = { kind: 'coloured' as const, colour: '#dcd4c0', toothLeft: 'plenty' as const };
+    const { ground } = groundFinder(paperById(paper), new Map(laid === 'coloured' ? [[1, colour]] : []))(1);
+    for (const [id, recipe] of deriveRecipes(plan, own.map, here)) {
+      yield {
+        id,
+        recipe,
+        found: faults(checkRecipe(recipe, contexts.of(id), optics, ground)),
+        family: plan.families[id],
+      };
+    }
+  }
+  const nameOf = ({ id, recipe, found }: { id: string; recipe: Recipe; found: readonly Finding[] }) =>
+    `${id} as ${recipe.effect}: ${found.map(({ sentence }) => sentence).join(' ')}`;
+
+  for (const paper of PAPERS) {
+    it(`pass the check for every thing of every sheet on ${paper}`, () => {
+      const wrong = DEMO_PAGES.flatMap((page) =>
+        [...checked(page, paper, wax, 'bare')].filter(({ found }) => found.length > 0),
+      );
+      expect(wrong.map(nameOf)).to.deep.equal([]);
+    });
+  }
+
+  it('pass it on ground that is coloured already', () => {
+    const wrong = DEMO_PAGES.flatMap((page) =>
+      [...checked(page, page.paper, wax, 'coloured')].filter(({ found }) => found.length > 0),
+    );
+    expect(wrong.map(nameOf)).to.deep.equal([]);
+  });
+
+  it('pass it with twelve pencils, and lay nothing that is not among them', () => {
+    const codes = ['QS01', 'QS02', 'QS05', 'QS08', 'QS11', 'QS13', 'QS24', 'QS27', 'QS31', 'QS41', 'QS45', 'QS52'];
+    const twelve = wax.filter(({ code }) => codes.includes(code));
+    const all = DEMO_PAGES.flatMap((page) => [...checked(page, page.paper, twelve, 'bare')]);
+    const ids = new Set(twelve.map(({ id }) => id));
+    for (const { recipe } of all) for (const { pencil } of recipe.layers) expect(ids.has(pencil)).to.equal(true);
+    expect(all.filter(({ found }) => found.length > 0).map(nameOf)).to.deep.equal([]);
+  });
+
+  it('give metals, gems, pearls, fur, snow, sky and water effects of their own', () => {
+    const effects = new Map(
+      DEMO_PAGES.flatMap((page) =>
+        [...checked(page, page.paper, wax, 'bare')].map(({ id, recipe }) => [id, recipe.effect] as const),
+      ),
+    );
+    expect(
+      Object.fromEntries(
+        [
+          'brass-bell',
+          'cabochons',
+          'cut-stones',
+          'pearls',
+          'hare-body',
+          'near-snow',
+          'dusk-sky',
+          'still-water',
+          'crate',
+        ].map((id) => [id, effects.get(id)]),
+      ),
+    ).to.deep.equal({
+      ...{ 'brass-bell': 'polished-metal', cabochons: 'domed-gem', 'cut-stones': 'cut-gem', pearls: 'pearl' },
+      ...{
+        'hare-body': 'fur',
+        'near-snow': 'snow',
+        'dusk-sky': 'long-gradient',
+        'still-water': 'still-water',
+        crate: 'wood',
+      },
+    });
+    for (const page of DEMO_PAGES) {
+      for (const { recipe, family } of checked(page, page.paper, wax, 'bare')) {
+        const from = new Set(
+          recipe.layers
+            .filter(({ role }) => !['reflected', 'glow', 'white'].includes(role))
+            .map(({ pencil }) => pencil),
+        );
+        for (const pencil of from) expect(pencilsOf(family)).to.include(pencil);
+      }
+    }
+  });
+});

@@ -1,0 +1,181 @@
+import type { Pencil, Plan } from '../contracts/index.ts';
+import { isWarm, labOfHex, oklchOfLab, wheelOfHue } from '../core/colour/index.ts';
+import { type Paper, layPasses, bareGround, paperById, pencilOptics } from '../core/laydown/index.ts';
+import { type Region } from '../core/lineart/index.ts';
+import { type FormedThing } from '../core/light/index.ts';
+import { type Family, type Lit, type RegionContext, bodyOf } from '../core/recipe/index.ts';
+import { asTrayPencil } from './as-tray-pencil.ts';
+
+/** The pencils that are here, by id. */
+export type PencilsHere = ReadonlyMap<string, Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity'>>;
+
+/** A white covers from this opacity on, L* and OKLCH chroma of its masstone. */
+const WHITE = { opacity: 0.6, value: 93, chroma: 0.02 };
+/** Types of pencil that cover where nobody said how much. */
+const COVERS = new Set(['wax', 'pastel']);
+/** A thing in front hides a blend line if it is at least this wide beside the background. */
+const HIDING_SHARE = 0.25;
+const BACKGROUNDS = new Set(['sky', 'water']);
+
+interface Box {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** What the recipes of a page's things are fitted to. */
+export class Contexts {
+  readonly #plan: Plan;
+  readonly #regions: ReadonlyMap<string, readonly Region[]>;
+  readonly #formed: ReadonlyMap<string, FormedThing>;
+  readonly #pencils: PencilsHere;
+  readonly #boxes: ReadonlyMap<string, Box>;
+  readonly #paper: Paper;
+  readonly #white: string | null;
+  readonly #labs = new Map<string, ReturnType<NonNullable<RegionContext['labOf']>>>();
+
+  constructor(
+    plan: Plan,
+    regions: ReadonlyMap<string, readonly Region[]>,
+    formed: readonly FormedThing[],
+    pencils: PencilsHere,
+  ) {
+    this.#plan = plan;
+    this.#regions = regions;
+    this.#formed = new Map(formed.map((thing) => [thing.id, thing]));
+    this.#pencils = pencils;
+    this.#boxes = new Map([...regions].flatMap(([id, own]) => (own.length > 0 ? [[id, boxOf(own)] as const] : [])));
+    this.#paper = paperById(plan.page.paper);
+    this.#white = whiteIn(pencils);
+  }
+
+  /** What a thing's recipe is fitted to; the thing has regions. */
+  of(id: string): RegionContext {
+    const { top, bottom, left, right } = this.#boxes.get(id)!;
+    const form = this.#formed.get(id)?.form;
+    const glow = this.#glowOn(id);
+    return {
+      regions: this.#regions.get(id)!,
+      heightMm: bottom - top,
+      outMm: Math.max(right - left, bottom - top) / 2,
+      palest: form === 'fades-up' ? 'top' : 'foot',
+      crossings: this.#crossings(id),
+      ...(glow && { glow: { reachMm: glow.reachMm, pencil: glow.pencil, warm: glow.warm } }),
+      shown: this.#shownIn(id),
+      labOf: (pencil) => this.#labOf(pencil),
+      typeOf: (pencil) => this.#pencils.get(pencil)?.type,
+      paperValue: labOfHex(this.#paper.tint)[0],
+      white: this.#white,
+    };
+  }
+
+  /** What light does to a thing, as far as its effect depends on it. */
+  litOf(id: string): Lit {
+    const glow = this.#glowOn(id);
+    const { form, material } = this.#formed.get(id) ?? { form: undefined, material: null };
+    return {
+      glow: glow && { warm: glow.warm, share: glow.share },
+      backlit: this.#plan.light.kind === 'behind' && !BACKGROUNDS.has(material ?? ''),
+      form,
+    };
+  }
+
+  /** The strongest glow that falls on a thing; none on what glows itself. */
+  #glowOn(id: string) {
+    const box = this.#boxes.get(id);
+    if (!box || this.#plan.glows.some(({ thingId }) => thingId === id)) return null;
+    let most: { reachMm: number; pencil: string | null; warm: boolean; share: number } | null = null;
+    for (const { thingId, at, reachMm, pencil: chosen } of this.#plan.glows) {
+      const sources =
+        thingId === null ? (at ? [pointBox(at)] : []) : (this.#regions.get(thingId) ?? []).map(({ box }) => box);
+      const near = Math.min(Infinity, ...sources.map((source) => apart(source, box)));
+      if (near >= reachMm) continue;
+      const share = Math.min(1, (2 * reachMm) / Math.max(box.right - box.left, box.bottom - box.top, 1));
+      if (most && most.share >= share) continue;
+      const pencil = chosen ?? bodyIn(thingId === null ? undefined : this.#plan.families[thingId]);
+      most = {
+        reachMm,
+        share,
+        pencil: pencil && this.#pencils.has(pencil) ? pencil : null,
+        warm: this.#isWarm(pencil),
+      };
+    }
+    return most;
+  }
+
+  #isWarm(pencil: string | null): boolean {
+    const colour = pencil ? this.#pencils.get(pencil)?.colour : undefined;
+    return colour === undefined || isWarm(wheelOfHue(oklchOfLab(labOfHex(colour)).h));
+  }
+
+  #shownIn(id: string): NonNullable<RegionContext['shown']> {
+    const names = new Map(this.#plan.things.map((thing) => [thing.id, thing.name]));
+    return (this.#formed.get(id)?.sources ?? []).map(({ thingId }) => {
+      const pencil = bodyIn(this.#plan.families[thingId]);
+      return { name: names.get(thingId) ?? '', pencil: pencil && this.#pencils.has(pencil) ? pencil : null };
+    });
+  }
+
+  #crossings(id: string): number[] {
+    const own = this.#boxes.get(id)!;
+    const high = own.bottom - own.top;
+    const place = this.#plan.things.findIndex((thing) => thing.id === id);
+    return this.#plan.things
+      .slice(0, Math.max(0, place))
+      .flatMap((thing) => {
+        const box = this.#boxes.get(thing.id);
+        if (!box || high <= 0) return [];
+        const wide = Math.min(box.right, own.right) - Math.max(box.left, own.left);
+        const at = ((box.top + box.bottom) / 2 - own.top) / high;
+        return wide >= HIDING_SHARE * (own.right - own.left) && at > 0 && at < 1 ? [{ wide, at }] : [];
+      })
+      .sort((p, q) => q.wide - p.wide)
+      .map(({ at }) => at);
+  }
+
+  #labOf(id: string) {
+    const pencil = this.#pencils.get(id);
+    if (!this.#labs.has(id) && pencil) {
+      const optics = pencilOptics(asTrayPencil(pencil));
+      this.#labs.set(id, layPasses(bareGround(this.#paper), [{ pencil: optics, pressure: 'medium' }]).lab);
+    }
+    return this.#labs.get(id);
+  }
+}
+
+function bodyIn(family: Family | undefined): string | null {
+  return family ? bodyOf(family) : null;
+}
+
+/** The palest white of a tray that covers. */
+function whiteIn(pencils: PencilsHere): string | null {
+  let white: { id: string; value: number } | null = null;
+  for (const { id, colour, type, opacity } of pencils.values()) {
+    if (opacity === null ? !COVERS.has(type) : opacity < WHITE.opacity) continue;
+    const lab = labOfHex(colour);
+    if (lab[0] < WHITE.value || oklchOfLab(lab).c > WHITE.chroma || (white && white.value >= lab[0])) continue;
+    white = { id, value: lab[0] };
+  }
+  return white?.id ?? null;
+}
+
+function boxOf(regions: readonly Region[]): Box {
+  return {
+    left: Math.min(...regions.map(({ box }) => box.left)),
+    top: Math.min(...regions.map(({ box }) => box.top)),
+    right: Math.max(...regions.map(({ box }) => box.right)),
+    bottom: Math.max(...regions.map(({ box }) => box.bottom)),
+  };
+}
+
+function pointBox({ x, y }: { x: number; y: number }): Box {
+  return { left: x, right: x, top: y, bottom: y };
+}
+
+/** Millimetres between two boxes; 0 where they overlap. */
+function apart(a: Box, b: Box): number {
+  const dx = Math.max(0, a.left - b.right, b.left - a.right);
+  const dy = Math.max(0, a.top - b.bottom, b.top - a.bottom);
+  return Math.hypot(dx, dy);
+}

@@ -1,0 +1,40 @@
+import { minutesFor } from '../core/bench/index.ts';
+import { type Paper, type PencilOptics } from '../core/laydown/index.ts';
+import { type Region } from '../core/lineart/index.ts';
+import { type Layer, shareOfZone } from '../core/recipe/index.ts';
+import { type Wear, wearOf } from '../core/tray/index.ts';
+
+/** What one layer takes on the regions of its thing that are wide enough for it. */
+export interface LayerCost {
+  minutes: number;
+  wear: Wear;
+  /** Regions that it is laid on. */
+  regions: number;
+}
+
+const NO_WEAR: Wear = { laidMm: 0, points: 0, lengthMm: 0 };
+
+/**
+ * Minutes and lead of a layer. A zone takes as much of a region's area as of its field: nobody has measured where each
+ * value lies.
+ * @param hardness of the lead; undefined where nobody said
+ */
+export function costOfLayer(
+  { zone, fromWidthMm, pressure, passes, point, tool }: Layer,
+  regions: readonly Region[],
+  optics: PencilOptics,
+  paper: Paper,
+  hardness?: number,
+): LayerCost {
+  const wide = regions.filter(({ usableWidthMm }) => usableWidthMm >= fromWidthMm);
+  if (wide.length === 0) return { minutes: 0, wear: NO_WEAR, regions: 0 };
+  const areaMm2 = wide.reduce((sum, region) => sum + region.areaMm2, 0);
+  const share = shareOfZone(zone);
+  const laid = new Array<typeof pressure>(passes).fill(pressure);
+  return {
+    minutes: minutesFor(areaMm2, share, { passes, point, regions: wide.length }),
+    // A tool works what is laid: it takes no lead.
+    wear: tool ? NO_WEAR : wearOf(optics, paper, laid, areaMm2 * share, hardness),
+    regions: wide.length,
+  };
+}

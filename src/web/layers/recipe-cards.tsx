@@ -1,0 +1,176 @@
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { NewRecipeCard, RecipeCard, Thing } from '../../contracts/index.ts';
+import { type Card, type Recipe, cardOf, compileRecipe, editsFromCard, effectById } from '../../core/recipe/index.ts';
+import { Contexts, formedThings, regionsOfThings } from '../../planning/index.ts';
+import { useKeepRecipeCardMutation, usePutRecipeCardAwayMutation, useRecipeCardsQuery } from '../api/desk-api.ts';
+import { sentenceOf } from '../api/sentence.ts';
+import { usePlanChange } from '../api/use-plan.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { Button, ChooseFile, Section } from '../parts/index.ts';
+import { saveText } from '../tray/save-text.ts';
+import { fileOfRecipe, readRecipeFile } from './recipe-files.ts';
+
+/** Recipes that are kept as cards: laid on this thing or on all like it, scaled to their widths, taken along as files. */
+export function RecipeCards({ thing, recipe }: { thing: Thing; recipe: Recipe }) {
+  const { sheet } = useDesk();
+  const { data: cards } = useRecipeCardsQuery();
+  const [keep] = useKeepRecipeCardMutation();
+  const [putAway] = usePutRecipeCardAwayMutation();
+  const [name, setName] = useState('');
+  const { give, like } = useGiving(thing);
+  const family = sheet.plan.families[thing.id];
+  const own = (): Card => cardOf(recipe, family, sheet.plan.layers.edits[thing.id] ?? {});
+  const store = async (card: NewRecipeCard) => {
+    const { error } = await keep(card);
+    if (error) toast.error(sentenceOf(error));
+    return !error;
+  };
+  const bringIn = async (file: File) => {
+    try {
+      await store({ id: nanoid(), ...readRecipeFile(await file.text()) });
+    } catch (fault) {
+      toast.error(fault instanceof RangeError ? fault.message : 'This file cannot be read.');
+    }
+  };
+  const away = async (card: RecipeCard) => {
+    const { error } = await putAway(card.id);
+    if (error) return void toast.error(sentenceOf(error));
+    const { at: _, ...content } = card;
+    toast(`“${card.name}” is put away.`, { action: { label: 'Bring it back', onClick: () => void store(content) } });
+  };
+  return (
+    <Section title="Recipe cards">
+      {like.length > 0 && (
+        <Button className="mb-2" onClick={() => give(own(), like, `the layers of ${thing.name}`)}>
+          Lay {like.length === 1 ? like[0].name : `${like.length} like things`} the same way
+        </Button>
+      )}
+      <form
+        className="flex gap-1.5"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!name.trim()) return;
+          void store({ id: nanoid(), name: name.trim(), card: own() }).then((kept) => kept && setName(''));
+        }}
+      >
+        <input
+          aria-label="Name of this recipe"
+          placeholder="name of this recipe"
+          maxLength={60}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          className="h-10 min-w-0 flex-1 border border-edge bg-leaf px-3 placeholder:text-soft"
+        />
+        <Button type="submit" disabled={!name.trim()}>
+          Keep it
+        </Button>
+      </form>
+      {cards?.length === 0 && (
+        <p className="mt-1.5 text-[0.95rem] text-soft">
+          None yet. A card holds the effect and every change that you made, and fits itself to other widths and
+          families.
+        </p>
+      )}
+      <ul className="mt-2 grid gap-2" aria-label="Recipe cards">
+        {(cards ?? []).map((card) => (
+          <li key={card.id} className="bg-leaf p-2">
+            <p className="flex items-baseline justify-between gap-2">
+              <span className="min-w-0 truncate font-semibold">{card.name}</span>
+              <span className="shrink-0 text-sm text-soft">{effectName(card.card.effect)}</span>
+            </p>
+            <div className="flex flex-wrap items-center gap-x-3">
+              <Button
+                look="bare"
+                className="px-0!"
+                aria-label={`Lay ${thing.name} by ${card.name}`}
+                onClick={() => give(card.card, [thing], card.name)}
+              >
+                Lay {thing.name} so
+              </Button>
+              <Button
+                look="bare"
+                className="px-0! font-normal"
+                aria-label={`${card.name} as JSON`}
+                onClick={() => {
+                  const file = fileOfRecipe(card);
+                  saveText(file.name, file.text, 'application/json');
+                }}
+              >
+                JSON
+              </Button>
+              <Button
+                look="bare"
+                className="ml-auto px-0! font-normal"
+                aria-label={`Put ${card.name} away`}
+                onClick={() => void away(card)}
+              >
+                put away
+              </Button>
+            </div>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2">
+        <ChooseFile
+          label="Bring a recipe in: JSON"
+          accept=".json,application/json"
+          onFile={(file) => void bringIn(file)}
+        />
+      </div>
+    </Section>
+  );
+}
+
+function effectName(id: string): string {
+  try {
+    return effectById(id).name;
+  } catch {
+    return 'an effect that is not known here';
+  }
+}
+
+/** Lays things by a card, and says which things are like this one: of the same material and with a family. */
+function useGiving(thing: Thing) {
+  const { sheet, page, pencilById } = useDesk();
+  const { plan } = sheet;
+  const change = usePlanChange(sheet.id, 'layers');
+  const like = plan.things.filter(
+    ({ id, material, name }) =>
+      id !== thing.id &&
+      plan.families[id] !== undefined &&
+      (material !== null ? material === thing.material : withoutNumber(name) === withoutNumber(thing.name)),
+  );
+  const give = (card: Card, things: readonly Thing[], name: string) => {
+    if (!page) return;
+    const regions = regionsOfThings(plan, page.regions);
+    const contexts = new Contexts(plan, regions, formedThings(plan, page), pencilById);
+    const lost: string[] = [];
+    const edits = { ...plan.layers.edits };
+    const effects = { ...plan.layers.effects };
+    const schools = { ...plan.layers.schools };
+    try {
+      for (const { id } of things) {
+        const family = plan.families[id];
+        if (!family || (regions.get(id) ?? []).length === 0) continue;
+        const recipe = compileRecipe(card.effect, card.school, family, contexts.of(id));
+        const fitted = editsFromCard(card, recipe, family, (pencil) => pencilById.has(pencil));
+        lost.push(...fitted.lost);
+        edits[id] = fitted.edits;
+        effects[id] = card.effect;
+        schools[id] = card.school;
+      }
+    } catch (fault) {
+      return void toast.error(fault instanceof RangeError ? fault.message : 'This card cannot be laid here.');
+    }
+    for (const sentence of new Set(lost)) toast(sentence);
+    const words = things.length === 1 ? things[0].name : `${things.length} things`;
+    void change(`${words} by “${name}”`.slice(0, 118), { layers: { ...plan.layers, edits, effects, schools } });
+  };
+  return { give, like };
+}
+
+function withoutNumber(name: string): string {
+  return name.replace(/\s*\d+$/, '').toLowerCase();
+}

@@ -1,0 +1,60 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { Thing } from '../../contracts/index.ts';
+import { type Beside, type Recipe } from '../../core/recipe/index.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { pencilWorker } from '../workers/index.ts';
+
+export type Checked = Extract<Awaited<ReturnType<typeof pencilWorker.check>>, { kind: 'done' }>['value'];
+
+/** Size of the predicted passage, pixels. */
+const PASSAGE = { width: 320, height: 32 };
+
+/**
+ * What a thing's recipe comes to; null until it is known.
+ * @param before the recipe that was just changed into this one
+ */
+export function useChecked(thing: Thing, recipe: Recipe, before: Recipe | null): Checked | null {
+  const { sheet, page, pencilById, use, grounds } = useDesk();
+  const { paperFacts } = sheet.plan;
+  const [checked, setChecked] = useState<Checked | null>(null);
+  const beside = useBeside(thing);
+  const regions = useMemo(() => thing.regionIds.flatMap((id) => page?.regions[id - 1] ?? []), [thing.regionIds, page]);
+  const { weightGsm, waterSafe, inkRuns } = paperFacts;
+  useEffect(() => {
+    if (regions.length === 0) return;
+    let wanted = true;
+    const layers = [...recipe.layers, ...(before?.layers ?? [])];
+    const pencils = [...new Set(layers.map((layer) => layer.pencil))].flatMap((id) => {
+      const pencil = pencilById.get(id);
+      return pencil ? [use.trayPencil(pencil)] : [];
+    });
+    const largest = regions.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
+    const request = {
+      ...{ recipe, before, regions, pencils, paper: use.paper, onGround: grounds.get(largest.id) ?? null },
+      beside: { ...beside, paper: { weightGsm, waterSafe, inkRuns } },
+    };
+    void pencilWorker.check(request, PASSAGE.width, PASSAGE.height).then((outcome) => {
+      if (wanted && outcome.kind === 'done') setChecked(outcome.value);
+    });
+    return () => void (wanted = false);
+  }, [recipe, before, regions, use, pencilById, grounds, beside, weightGsm, waterSafe, inkRuns]);
+  return checked;
+}
+
+/** How pale the things are that a thing touches. */
+function useBeside({ id, regionIds }: Thing): Pick<Beside, 'neighbours'> {
+  const { sheet, page, recipes, laid } = useDesk();
+  const { things } = sheet.plan;
+  return useMemo(() => {
+    const own = new Set(regionIds);
+    const touched = new Set(
+      (page?.neighbours ?? []).flatMap(({ a, b }) => (own.has(a) !== own.has(b) ? [own.has(a) ? b : a] : [])),
+    );
+    const neighbours = things.flatMap((thing) => {
+      if (thing.id === id || !thing.regionIds.some((region) => touched.has(region))) return [];
+      const values = (recipes.get(thing.id)?.layers ?? []).flatMap(({ pencil }) => laid.get(pencil)?.body[0] ?? []);
+      return values.length > 0 ? [{ name: thing.name, palest: Math.max(...values) }] : [];
+    });
+    return { neighbours };
+  }, [id, regionIds, page, things, recipes, laid]);
+}
