@@ -81,7 +81,7 @@ describe('light and effects', () => {
     await reach.press('ArrowRight');
     const { glows, things } = await saved();
     expect(glows).to.deep.equal([
-      { thingId: things.find(({ name }) => name === 'Moon')!.id, at: null, reachMm: 21, strength: 0.8 },
+      { thingId: things.find(({ name }) => name === 'Moon')!.id, at: null, reachMm: 21, strength: 0.8, pencil: null },
     ]);
     await page.getByRole('button', { name: /^Put out Moon/ }).click();
     expect((await saved()).glows).to.deep.equal([]);
@@ -95,19 +95,19 @@ describe('light and effects', () => {
     await goTo(page, 'Wheel');
     await takePalette(page);
     await goTo(page, 'Layers');
-    await page.getByRole('list', { name: 'Things and their layers' }).getByText('Brass bell').click();
-    await page.getByRole('button', { name: /^Effect of Brass bell: / }).click();
+    await page.getByRole('list', { name: 'Things and their layers' }).getByText('Enamel mug').click();
+    await page.getByRole('button', { name: /^Effect of Enamel mug: / }).click();
     await page.getByRole('option', { name: /^polished metal/ }).click();
-    const layers = page.getByRole('list', { name: 'Layers of Brass bell' });
+    const layers = page.getByRole('list', { name: 'Layers of Enamel mug' });
     await layers.getByText('black next to white', { exact: false }).waitFor();
     await page.getByText('It has an order of its own.', { exact: false }).waitFor();
-    expect(await page.getByRole('button', { name: /^School of Brass bell/ }).count()).to.equal(0);
+    expect(await page.getByRole('button', { name: /^School of Enamel mug/ }).count()).to.equal(0);
     const { layers: stored, things } = await saved();
-    const bell = things.find(({ name }) => name === 'Brass bell')!.id;
-    expect(stored.effects).to.deep.equal({ [bell]: 'polished-metal' });
+    const mug = things.find(({ name }) => name === 'Enamel mug')!.id;
+    expect(stored.effects).to.deep.equal({ [mug]: 'polished-metal' });
     await undo();
     expect((await saved()).layers.effects).to.deep.equal({});
-    await page.getByRole('button', { name: /^School of Brass bell/ }).click();
+    await page.getByRole('button', { name: /^School of Enamel mug/ }).click();
     await page.getByRole('option', { name: /^dark foundation/ }).click();
     await layers.getByText('everything outside the glow', { exact: false }).waitFor();
     await undo();

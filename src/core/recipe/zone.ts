@@ -43,7 +43,7 @@ export function sharesOfValues(span: Span): Float32Array {
   );
 }
 
-/** Share of a shape that a zone takes, if every value of its fields is as common as any other. */
+/** Share of a shape that a zone takes, if all values of its fields are equally common. */
 export function shareOfZone({ from, to, and }: Zone): number {
   return (to - from) * (and ? and.to - and.from : 1);
 }

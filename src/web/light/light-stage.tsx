@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Glow } from '../../contracts/index.ts';
+import type { Glow, Horizon } from '../../contracts/index.ts';
 import { type MainLight } from '../../core/light/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -12,6 +12,7 @@ import { useGlowContrasts, useTonePicture } from '../desk/use-preview.ts';
 import { Choice, Notice, Section } from '../parts/index.ts';
 
 import { Glows } from './glows.tsx';
+import { HorizonOfPage } from './horizon.tsx';
 import { LightDial, compassWords } from './light-dial.tsx';
 import { FormsOfThings, ThingInLight } from './thing-in-light.tsx';
 
@@ -43,6 +44,8 @@ export function LightStage() {
   const light = heldLight ?? sheet.plan.light;
   // What is held counts as long as it is a change of what stands.
   const glows = heldGlows?.of === sheet.plan.glows ? heldGlows.glows : sheet.plan.glows;
+  const [heldHorizon, holdHorizon] = useState<{ of: Horizon; horizon: Horizon } | null>(null);
+  const horizon = heldHorizon?.of === sheet.plan.horizon ? heldHorizon.horizon : sheet.plan.horizon;
   const tone = useTonePicture({ main: light, glows }, heldLight !== null || glows !== sheet.plan.glows);
   const set = (next: MainLight) => {
     holdLight(null);
@@ -55,7 +58,10 @@ export function LightStage() {
   const contrasts = useGlowContrasts({ main: sheet.plan.light, glows: sheet.plan.glows });
   // What is said of a glow is of how it stands, not of how it is being changed.
   const ofGlows = { glows, contrasts: glows === sheet.plan.glows ? contrasts : [], onHold: holdGlow };
-  const handles = glows.flatMap(({ at }, k) =>
+  const { widthMm, heightMm } = sheet.plan.page;
+  const on = (value: number, most: number) => Math.round(10 * Math.min(most, Math.max(0, value))) / 10;
+  const moveHorizon = (next: Partial<Horizon>) => ({ ...sheet.plan.horizon, ...next });
+  const ofGlow = glows.flatMap(({ at }, k) =>
     at === null
       ? []
       : [
@@ -63,14 +69,47 @@ export function LightStage() {
             ...{ id: String(k), label: `Glow at ${at.x.toFixed(0)}, ${at.y.toFixed(0)} mm`, at },
             onHold: (to: { x: number; y: number }) => holdGlow(k, { at: to }),
             onSet: (to: { x: number; y: number }) => {
-              const on = (value: number, most: number) => Math.round(10 * Math.min(most, Math.max(0, value))) / 10;
-              const kept = { x: on(to.x, sheet.plan.page.widthMm), y: on(to.y, sheet.plan.page.heightMm) };
+              const kept = { x: on(to.x, widthMm), y: on(to.y, heightMm) };
               const moved = sheet.plan.glows.map((glow, i) => (i === k ? { ...glow, at: kept } : glow));
               void change(`glow to ${kept.x.toFixed(0)}, ${kept.y.toFixed(0)} mm`, { glows: moved });
             },
           },
         ],
   );
+  const { waterLineMm, vanishing } = horizon;
+  const ofHorizon = [
+    ...(waterLineMm === null
+      ? []
+      : [
+          {
+            ...{ id: 'water', label: `Water line at ${waterLineMm.toFixed(0)} mm`, at: { x: 4, y: waterLineMm } },
+            onHold: ({ y }: { y: number }) =>
+              holdHorizon({ of: sheet.plan.horizon, horizon: moveHorizon({ waterLineMm: on(y, heightMm) }) }),
+            onSet: ({ y }: { y: number }) =>
+              void change(`water line at ${on(y, heightMm).toFixed(0)} mm`, {
+                horizon: moveHorizon({ waterLineMm: on(y, heightMm) }),
+              }),
+          },
+        ]),
+    ...(vanishing === null
+      ? []
+      : [
+          {
+            ...{ id: 'vanishing', label: `Vanishing point at ${vanishing.x.toFixed(0)}, ${vanishing.y.toFixed(0)} mm` },
+            at: vanishing,
+            onHold: ({ x, y }: { x: number; y: number }) =>
+              holdHorizon({
+                of: sheet.plan.horizon,
+                horizon: moveHorizon({ vanishing: { x: on(x, widthMm), y: on(y, heightMm) } }),
+              }),
+            onSet: ({ x, y }: { x: number; y: number }) =>
+              void change('the vanishing point', {
+                horizon: moveHorizon({ vanishing: { x: on(x, widthMm), y: on(y, heightMm) } }),
+              }),
+          },
+        ]),
+  ];
+  const handles = [...ofGlow, ...ofHorizon];
   return (
     <Frame
       title="Light"
@@ -101,6 +140,7 @@ export function LightStage() {
             <Notice>No thing is named yet, so every region is taken as raised. Name things at the Sheet.</Notice>
           )}
           {page && <Glows {...ofGlows} chosen={thingId} />}
+          {page && <HorizonOfPage horizon={horizon} />}
           {things.length > 0 && <FormsOfThings />}
         </>
       }
