@@ -16,16 +16,16 @@ export interface Card {
 }
 
 /** A pencil by its place in a family. */
-const PLACE = /^family:(\d|blender|depth|accent|neutral)$/;
+const PLACE = /^family-(\d|blender|depth|accent|neutral)$/;
 
 /** Makes a card of a recipe as it was compiled, before its changes. */
 export function cardOf(recipe: Recipe, family: Family, edits: RecipeEdits): Card {
   const runs = new Map([...recipe.layers, ...(edits.added ?? [])].map(({ id, zone }) => [id, zone.overMm]));
   const placeOf = (pencil: string) => {
     const own = family.pencils.indexOf(pencil);
-    if (own >= 0) return `family:${own}`;
+    if (own >= 0) return `family-${own}`;
     const extra = EXTRAS.find((each) => family[each] === pencil);
-    return extra ? `family:${extra}` : pencil;
+    return extra ? `family-${extra}` : pencil;
   };
   const share = (id: string, mm: number) => mm / (runs.get(id) ?? 1);
   return {
