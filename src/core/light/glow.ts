@@ -31,7 +31,7 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
   const height = box.bottom - box.top;
   const { body, count } = partsIn(page, box, source);
   if (count === 0) body[middlePixel(page, glow, box)] = 1;
-  const parts = middlesOf(body, width, Math.max(1, count));
+  const parts = partsOf(body, width, Math.max(1, count));
   const blocked = new Uint8Array(width * height);
   for (let y = 0, o = 0; y < height; y++) {
     for (let x = 0, i = (box.top + y) * page.width + box.left; x < width; x++, i++, o++)
@@ -39,14 +39,28 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
   }
   const distance = distanceTo(anyOf(body), width, height);
   const out = new Float32Array(width * height);
-  const anyBlocks = blocked.includes(1);
   for (const part of parts) {
-    const from = part.only ? distance : distanceTo(pixelsOf(body, part.id), width, height);
-    const visible = anyBlocks ? shadowsOf(blocked, width, height, part) : null;
-    for (let o = 0; o < out.length; o++) {
-      if (from[o] >= reach) continue;
-      const seen = !visible || blocked[o] ? 1 : visible(o % width, Math.floor(o / width));
-      out[o] = Math.max(out[o], glow.strength * (1 - from[o] / reach) * seen);
+    // No further than its reach does a part matter.
+    const own = widened(part.box, reach, { width, height });
+    const [wide, high] = [own.right - own.left, own.bottom - own.top];
+    const pixels = new Uint8Array(wide * high);
+    const behind = new Uint8Array(wide * high);
+    for (let y = 0, i = 0; y < high; y++) {
+      for (let x = 0, o = (own.top + y) * width + own.left; x < wide; x++, i++, o++) {
+        if (body[o] === part.id) pixels[i] = 1;
+        behind[i] = blocked[o];
+      }
+    }
+    const from = distanceTo(pixels, wide, high);
+    const middle = { x: part.x - own.left, y: part.y - own.top };
+    const visible = behind.includes(1) ? shadowsOf(behind, wide, high, middle) : null;
+    for (let y = 0, i = 0; y < high; y++) {
+      for (let x = 0, o = (own.top + y) * width + own.left; x < wide; x++, i++, o++) {
+        if (from[i] >= reach) continue;
+        const seen = !visible || behind[i] ? 1 : visible(x, y);
+        const lit = glow.strength * (1 - from[i] / reach) * seen;
+        if (lit > out[o]) out[o] = lit;
+      }
     }
   }
   return { box, distance, glow: out };
@@ -56,15 +70,24 @@ function anyOf(body: Uint16Array): Uint8Array {
   return pixelsOf(body, 0).map((none) => 1 - none);
 }
 
-/** The middle of each part, pixels of the window. */
-function middlesOf(body: Uint16Array, width: number, count: number) {
-  const parts = Array.from({ length: count }, (_, k) => ({ id: k + 1, only: count === 1, n: 0, x: 0, y: 0 }));
+/** The middle of each part and the box that holds it, pixels of the window. */
+function partsOf(body: Uint16Array, width: number, count: number) {
+  const parts = Array.from({ length: count }, (_, k) => ({
+    ...{ id: k + 1, n: 0, x: 0, y: 0 },
+    box: { left: Infinity, top: Infinity, right: 0, bottom: 0 },
+  }));
   for (let o = 0; o < body.length; o++) {
     if (body[o] === 0) continue;
     const part = parts[body[o] - 1];
+    const [x, y] = [o % width, Math.floor(o / width)];
     part.n++;
-    part.x += o % width;
-    part.y += Math.floor(o / width);
+    part.x += x;
+    part.y += y;
+    const { box } = part;
+    if (x < box.left) box.left = x;
+    if (x >= box.right) box.right = x + 1;
+    if (y < box.top) box.top = y;
+    if (y >= box.bottom) box.bottom = y + 1;
   }
   return parts.map(({ n, x, y, ...part }) => ({ ...part, x: x / n, y: y / n }));
 }

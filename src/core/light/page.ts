@@ -56,7 +56,11 @@ export function boxOf(regions: readonly Region[], page: PageGeometry): Box {
 }
 
 /** A window that is wider by so many pixels on all sides, within the page and at least a pixel wide. */
-export function widened({ left, top, right, bottom }: Box, by: number, { width, height }: PageGeometry): Box {
+export function widened(
+  { left, top, right, bottom }: Box,
+  by: number,
+  { width, height }: Pick<PageGeometry, 'width' | 'height'>,
+): Box {
   const inside = (value: number, least: number, most: number) => Math.min(most, Math.max(least, Math.round(value)));
   return {
     ...{ left: inside(left - by, 0, width - 1), top: inside(top - by, 0, height - 1) },

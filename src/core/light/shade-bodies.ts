@@ -81,19 +81,19 @@ export function shadeBodies(
         ny = lean * edgeward.dy;
       }
       turn[i] = 127.5 * (1 + nx * side[0] + ny * side[1]) + 0.5;
-      const towards = (of: (i: number) => readonly [number, number]) => {
-        if (lean === 0) return 1;
-        const [gx, gy] = of(i);
-        return ALL_ROUND + (1 - ALL_ROUND) * Math.max(0, nx * gx + ny * gy);
-      };
-      if (arriving[i] > 0) reflected[i] = arriving[i] * towards(surface.reflectedFrom);
+      if (arriving[i] > 0) reflected[i] = arriving[i] * (lean === 0 ? 1 : facing(surface.reflectedFrom(i), nx, ny));
       const own = form.fades
         ? form.fades(place.down)
         : level * shade(nx, ny, Math.sqrt(Math.max(0, 1 - nx * nx - ny * ny)), shadow[i] / 255);
-      const lit = glow[i] === 0 ? 0 : (glow[i] / 255) * towards(surface.glowFrom);
+      const lit = glow[i] === 0 ? 0 : (glow[i] / 255) * (lean === 0 ? 1 : facing(surface.glowFrom(i), nx, ny));
       tone[i] = 255 * (1 - (1 - own) * (1 - GLOW_LIFTS * lit)) + 0.5;
     }
   }
+}
+
+/** How much of what comes from a direction is seen on a surface that leans, 0..1. */
+function facing([gx, gy]: readonly [number, number], nx: number, ny: number): number {
+  return ALL_ROUND + (1 - ALL_ROUND) * Math.max(0, nx * gx + ny * gy);
 }
 
 /** Which way the nearest edge lies at a place, at most a unit long, from exact distances. */
