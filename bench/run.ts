@@ -3,19 +3,20 @@
  * nothing here passes or fails.
  */
 import { benchColour } from './colour.ts';
-import { benchLayers } from './layers.ts';
+import { benchLight, benchPreview } from './light.ts';
 import { benchLineart } from './lineart.ts';
 import { benchPalette } from './palette.ts';
 import { benchSheets } from './sheets.ts';
 import { benchThings } from './things.ts';
 import { benchSequence } from './sequence.ts';
 
-const tables: Record<string, () => Promise<void>> = {
+const tables: Record<string, () => void | Promise<void>> = {
   lineart: benchLineart,
   sheets: benchSheets,
   things: benchThings,
   colour: benchColour,
-  layers: benchLayers,
+  light: benchLight,
+  preview: benchPreview,
   palette: benchPalette,
   sequence: benchSequence,
 };

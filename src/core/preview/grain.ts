@@ -5,20 +5,43 @@ export const TILE = 512;
 /** Grain pixels per mm of paper. */
 export const GRAIN_PER_MM = 11;
 
+/** How the hand draws the tooth out: along its natural slant, level, upright, or not at all where it dots or circles. */
+export const DRAWN = ['slanted', 'level', 'upright', 'round'] as const;
+export type Drawn = (typeof DRAWN)[number];
+
+/** Which way strokes run in each, pixels along and down, and how much of the grain they make. */
+const STROKES: Readonly<Record<Drawn, { dx: number; dy: number; share: number }>> = {
+  slanted: { dx: 3, dy: -1, share: 0.55 },
+  level: { dx: 1, dy: 0, share: 0.75 },
+  upright: { dx: 0, dy: 1, share: 0.75 },
+  round: { dx: 3, dy: -1, share: 0 },
+};
+
 /**
  * The tooth of the paper as the pencil meets it: a tile that wraps, each value 0..255 equally common, so that the
  * pixels below a threshold cover exactly that share of the area. Low values are valleys that stay bare longest. Most
- * of it is fine and round, some is larger cloud, some is drawn out along the hand's natural slant.
+ * of it is fine and round, some is larger cloud, some is drawn out along the strokes. All are of one sheet of paper.
  */
-export const paperGrain: Uint8Array = makeGrain();
+export function grainOf(drawn: Drawn): Uint8Array {
+  const grain = made.get(drawn) ?? makeGrain(drawn);
+  made.set(drawn, grain);
+  return grain;
+}
 
-function makeGrain(): Uint8Array {
+const made = new Map<Drawn, Uint8Array>();
+
+/** The grain of the hand's natural slant. */
+export const paperGrain = grainOf('slanted');
+
+function makeGrain(drawn: Drawn): Uint8Array {
+  const { dx, dy, share } = STROKES[drawn];
   const random = seededRandom(20);
   const noise = Float32Array.from({ length: TILE * TILE }, () => random());
   const fine = smooth(smooth(noise, 1), 1);
   const cloud = smooth(smooth(fine, 4), 4);
-  const strokes = blurAlong(blurAlong(blurAlong(fine, 3, -1, 5), 3, -1, 3), 1, 0, 1);
-  const [f, c, s] = [1 / spreadOf(fine), 0.2 / spreadOf(cloud), 0.55 / spreadOf(strokes)];
+  const reach = dx === 3 ? [5, 3] : [15, 9];
+  const strokes = blurAlong(blurAlong(blurAlong(fine, dx, dy, reach[0]), dx, dy, reach[1]), 1, 0, 1);
+  const [f, c, s] = [1 / spreadOf(fine), 0.2 / spreadOf(cloud), share / spreadOf(strokes)];
   return equalised(fine.map((v, i) => v * f + cloud[i] * c + strokes[i] * s));
 }
 

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { labOfHex, rgbOfLab } from '../colour/index.ts';
 import { PAPERS, bareGround, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe, familyOf, layersFor } from '../recipe/index.ts';
+import { DRAWN, grainOf } from './grain.ts';
 import { fieldsOfTone } from './test/fields-of-tone.ts';
 import { type PreviewSource, TONE_STEPS, rampStrip, renderPreview, toneTables } from './index.ts';
 
@@ -88,5 +89,42 @@ describe('the passage of a recipe', () => {
     };
     expect(mean(0, 30)).to.be.below(mean(45, 75));
     expect(mean(45, 75)).to.be.below(mean(90, 120));
+  });
+});
+
+describe('strokes in the grain', () => {
+  const { layers } = recipe;
+  const runOf = (direction: 'level' | 'upright' | undefined) => {
+    const own = layers.map((layer) => ({ ...layer, direction, pressure: 'light' as const, passes: 1 }));
+    const [, table] = toneTables(own, optics, bareGround(whiteBook));
+    const size = 120;
+    const { data } = renderPreview({
+      ...{ width: size, height: size, pixelsPerMm: 11, paper, tables: [null, table] },
+      labels: new Uint16Array(size * size).fill(1),
+      fields: fieldsOfTone(new Uint8Array(size * size).fill(20)),
+    });
+    let [across, down] = [0, 0];
+    for (let y = 0; y < size - 1; y++) {
+      for (let x = 0; x < size - 1; x++) {
+        const at = 4 * (y * size + x);
+        across += Math.abs(data[at + 1] - data[at + 5]);
+        down += Math.abs(data[at + 1] - data[at + 4 * size + 1]);
+      }
+    }
+    return down / across;
+  };
+
+  it('run the way that the last layer says: level ones change less across than down, upright ones the other way', () => {
+    expect(runOf('level')).to.be.above(1.1);
+    expect(runOf('upright')).to.be.below(0.9);
+  });
+
+  it('leave every colour as it is on average: each grain covers exactly its share', () => {
+    for (const grain of DRAWN.map(grainOf)) {
+      for (const threshold of [40, 128, 210]) {
+        const below = grain.reduce((n, value) => n + (value < threshold ? 1 : 0), 0);
+        expect(below / grain.length).to.be.closeTo(threshold / 256, 0.01);
+      }
+    }
   });
 });

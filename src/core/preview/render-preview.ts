@@ -1,7 +1,7 @@
 import { type Rgb } from '../colour/index.ts';
 import { type PageFields } from '../light/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
-import { GRAIN_PER_MM, TILE, paperGrain } from './grain.ts';
+import { GRAIN_PER_MM, TILE, grainOf } from './grain.ts';
 import { pigmentShare } from './shade.ts';
 import { SECOND_STEPS, TONE_STEPS, type ToneTable } from './tone-tables.ts';
 
@@ -20,59 +20,73 @@ export interface PreviewSource {
   tables: readonly (ToneTable | null)[];
 }
 
-/** How much of the pigment's share each grain and speck value shows, 0..255: 256 x 256, built once. */
-const SHARE = Uint8Array.from({ length: 65536 }, (_, i) => Math.round(255 * pigmentShare(i & 255, i >> 8)));
+/** Shares of pigment are told apart by so many steps. */
+const LEVELS = 32;
+/** How much of the pigment's share each grain and speck value shows, 0..LEVELS - 1: 256 x 256, built once. */
+const SHARE = Uint8Array.from({ length: 65536 }, (_, i) => Math.round((LEVELS - 1) * pigmentShare(i & 255, i >> 8)));
+
+/** The pixels of a table on a paper: for each of its steps one for every share of pigment. */
+const PIXELS = new WeakMap<ToneTable, { paper: number; pixels: Uint32Array }>();
+
+function pixelsOf(table: ToneTable, paper: Rgb): Uint32Array {
+  const bare = packed(paper);
+  const known = PIXELS.get(table);
+  if (known?.paper === bare) return known.pixels;
+  const { rgb, specks } = table;
+  const pixels = new Uint32Array(specks.length * LEVELS);
+  for (let t = 0, o = 0; t < specks.length; t++) {
+    for (let level = 0; level < LEVELS; level++, o++) {
+      const share = level / (LEVELS - 1);
+      const mixed = (c: number) => paper[c] + (rgb[3 * t + c] - paper[c]) * share;
+      pixels[o] = packed([mixed(0), mixed(1), mixed(2)]);
+    }
+  }
+  PIXELS.set(table, { paper: bare, pixels });
+  return pixels;
+}
 
 /**
- * Paints what will come out: for each pixel the table of its region at the values of its fields, pigment on the grain and paper in
- * the valleys. Printed lines are not painted; lay the page over it.
+ * Paints what will come out: for each pixel the table of its region at the values of its fields, pigment on the grain and
+ * paper in the valleys. Printed lines are not painted; lay the page over it.
  */
 export function renderPreview(source: PreviewSource): RgbaImage {
-  const { width, height, labels, fields, tables } = source;
+  const { width, height, labels, fields, tables, paper } = source;
   const data = new Uint8ClampedArray(4 * width * height);
   // Whole pixels are written at once; the bytes lie red, green, blue, alpha from the lowest on every machine that runs this.
-  const pixels = new Uint32Array(data.buffer);
-  const [red, green, blue] = source.paper.map(Math.round);
-  const bare = pack(red, green, blue);
+  const out = new Uint32Array(data.buffer);
+  const bare = packed(paper);
   const grainScale = GRAIN_PER_MM / source.pixelsPerMm;
   const mask = TILE - 1;
   const grainColumns = Int32Array.from({ length: width }, (_, x) => (x * grainScale) & mask);
-  let label = -1;
-  let table: ToneTable | null = null;
-  let rgb: Uint8Array = new Uint8Array();
-  let specks = rgb;
-  let first = fields.tone;
-  let second: Uint8Array | null = null;
-  for (let y = 0, i = 0; y < height; y++) {
+  for (let y = 0; y < height; y++) {
     const grainRow = ((y * grainScale) & mask) * TILE;
-    for (let x = 0; x < width; x++, i++) {
-      if (labels[i] !== label) {
-        label = labels[i];
-        table = tables[label] ?? null;
-        if (table) {
-          ({ rgb, specks } = table);
-          first = fields[table.fields[0]];
-          second = table.fields.length > 1 ? fields[table.fields[1]] : null;
-        }
-      }
+    const end = (y + 1) * width;
+    for (let i = y * width; i < end;) {
+      // Runs of one region are painted at once.
+      const label = labels[i];
+      let stop = i + 1;
+      while (stop < end && labels[stop] === label) stop++;
+      const table = tables[label] ?? null;
       if (table === null) {
-        pixels[i] = bare;
+        out.fill(bare, i, stop);
+        i = stop;
         continue;
       }
-      let t = (first[i] * TONE_STEPS) >> 8;
-      if (second) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
-      const share = SHARE[(specks[t] << 8) | paperGrain[grainRow + grainColumns[x]]];
-      const rest = 255 - share;
-      pixels[i] = pack(
-        ((red * rest + rgb[3 * t] * share) * 257) >> 16,
-        ((green * rest + rgb[3 * t + 1] * share) * 257) >> 16,
-        ((blue * rest + rgb[3 * t + 2] * share) * 257) >> 16,
-      );
+      const pixels = pixelsOf(table, paper);
+      const { specks } = table;
+      const grain = grainOf(table.drawn);
+      const first = fields[table.fields[0]];
+      const second = table.fields.length > 1 ? fields[table.fields[1]] : null;
+      for (let x = i - y * width; i < stop; x++, i++) {
+        let t = (first[i] * TONE_STEPS) >> 8;
+        if (second !== null) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
+        out[i] = pixels[t * LEVELS + SHARE[(specks[t] << 8) | grain[grainRow + grainColumns[x]]]];
+      }
     }
   }
   return { width, height, data };
 }
 
-function pack(red: number, green: number, blue: number): number {
-  return 0xff000000 | (blue << 16) | (green << 8) | red;
+function packed([red, green, blue]: Rgb): number {
+  return (0xff000000 | (Math.round(blue) << 16) | (Math.round(green) << 8) | Math.round(red)) >>> 0;
 }

@@ -1,7 +1,8 @@
 import { labOfSpectrum, rgbOfLab } from '../colour/index.ts';
 import { type Ground, type PencilOptics, groundAfterPasses } from '../laydown/index.ts';
 import { type Field, valueAtStep } from '../light/index.ts';
-import { type Layer, fieldsOf, passesOf, shareInZone } from '../recipe/index.ts';
+import { type Direction, type Layer, fieldsOf, passesOf, shareInZone } from '../recipe/index.ts';
+import { type Drawn } from './grain.ts';
 import { shadeOf } from './shade.ts';
 
 /** Steps of the first field that are computed; the 256 values of a page fall on the nearest. */
@@ -19,6 +20,17 @@ export interface ToneTable {
   rgb: Uint8Array;
   /** Steps, 0 (covered) to 255 (bare). */
   specks: Uint8Array;
+  /** How the last layer's strokes draw the grain out. */
+  drawn: Drawn;
+}
+
+/** What strokes that run some way look like in the grain; along a shape or round a light they run every way. */
+const BY_DIRECTION: Readonly<Partial<Record<Direction, Drawn>>> = { level: 'level', upright: 'upright' };
+
+function drawnBy(layer: Layer | undefined): Drawn {
+  if (!layer) return 'slanted';
+  const own = layer.direction && BY_DIRECTION[layer.direction];
+  return own ?? (layer.stroke === 'stippling' ? 'round' : 'slanted');
 }
 
 /**
@@ -41,7 +53,7 @@ export function toneTables(
   const shades = [shadeOf(ground, paper)];
   const known = new Map<number, number>();
   const now = new Uint32Array(places.length);
-  const tables = [tableOf()];
+  const tables = [tableOf(undefined)];
   layers.forEach((layer, i) => {
     known.clear();
     places.forEach((place, step) => {
@@ -57,18 +69,18 @@ export function toneTables(
       }
       now[step] = next;
     });
-    tables[i + 1] = tableOf();
+    tables[i + 1] = tableOf(layer);
   });
   return tables;
 
-  function tableOf(): ToneTable {
+  function tableOf(last: Layer | undefined): ToneTable {
     const rgb = new Uint8Array(3 * places.length);
     const specks = new Uint8Array(places.length);
     now.forEach((state, step) => {
       rgb.set(shades[state].covered.map(Math.round), 3 * step);
       specks[step] = Math.min(255, Math.round(shades[state].specks));
     });
-    return { fields, rgb, specks };
+    return { fields, rgb, specks, drawn: drawnBy(last) };
   }
 }
 
