@@ -17,8 +17,10 @@ import {
   PaperFacts,
   Plan,
   PlanChange,
+  RecipeEdits,
   RegionsMeta,
   Settings,
+  Step,
   Thing,
   UNKNOWN_PAPER,
   USUAL_FINDING,
@@ -76,7 +78,7 @@ describe('the plan of a sheet', () => {
               school: 'dark-first',
               schools: {},
               effects: {},
-              edits: Object.fromEntries(list.map((each) => [each.id, { base: { pressure } }])),
+              edits: Object.fromEntries(list.map((each) => [each.id, { layers: { base: { pressure } } }])),
             },
           };
           expect(Plan.parse(JSON.parse(JSON.stringify(plan)))).to.deep.equal(plan);
@@ -316,4 +318,47 @@ describe('settings', () => {
   it('have defaults that are allowed', () => expect(Settings.parse(defaultSettings)).to.deep.equal(defaultSettings));
   it('know three text sizes', () =>
     expect(Settings.safeParse({ ...defaultSettings, text: 110 }).success).to.equal(false));
+});
+
+describe('what was kept before', () => {
+  it('of changes to single layers is read as changes to a recipe', () => {
+    const older = { shadow: { pressure: 'firm', passes: 3 }, base: { passes: 2 } };
+    expect(RecipeEdits.parse(older)).to.deep.equal({ layers: older });
+    const newer = { layers: older, without: ['unify'] };
+    expect(RecipeEdits.parse(newer)).to.deep.equal(newer);
+    expect(RecipeEdits.parse({})).to.deep.equal({});
+  });
+
+  it('of steps is read with the way of their zone beside its ends', () => {
+    const older = {
+      ...{
+        id: 'thing-a/base',
+        thingId: 'thing-a',
+        layerId: 'base',
+        pencil: 'pencil-K1',
+        regionIds: [1],
+        pressure: 'light',
+      },
+      ...{
+        passes: 1,
+        stroke: 'small circles',
+        point: 'normal',
+        purpose: 'Base coat.',
+        minutes: 3,
+        value: 60,
+        after: [],
+      },
+      ...{ zone: { field: 'tone', from: 0, to: 0.4, softnessMm: 1 }, halfWidthMm: 2.5 },
+    };
+    expect(Step.parse(older).zone).to.deep.equal({ ...older.zone, overMm: 2.5 });
+    expect(Step.safeParse({ ...older, halfWidthMm: undefined }).success).to.equal(false);
+  });
+
+  it('of plans has no water line, and glows in the colour of what glows', () => {
+    const { horizon: _, ...plan } = emptyPlan(page);
+    const glows = [{ thingId: null, at: { x: 1, y: 2 }, reachMm: 20, strength: 0.5 }];
+    const read = Plan.parse({ ...plan, glows });
+    expect(read.horizon).to.deep.equal({ waterLineMm: null, rippled: false, vanishing: null });
+    expect(read.glows[0].pencil).to.equal(null);
+  });
 });

@@ -447,6 +447,42 @@ describe('kept palettes', () => {
   });
 });
 
+describe('recipe cards', () => {
+  const card = {
+    id: 'recipe-1',
+    name: 'Brass by hand',
+    card: {
+      ...{ effect: 'polished-metal', school: 'base-coat-first', pencils: 4 },
+      edits: { layers: { shadow: { pencil: 'family-0', pressure: 'firm', softnessMm: 0.1 } }, without: ['streak'] },
+    },
+  };
+
+  it('are kept with every change they hold, listed the newest first, and put away', async () => {
+    const { api } = await emptyDesk();
+    await api.put('/api/recipe-cards').send(card).expect(200);
+    const { body } = await api.put('/api/recipe-cards').send({ ...card, id: 'recipe-2', name: 'Bell' });
+    expect((body as { name: string }[]).map(({ name }) => name)).to.deep.equal(['Bell', 'Brass by hand']);
+    expect(body[1].card).to.deep.equal(card.card);
+    expect((await api.delete('/api/recipe-cards/recipe-2')).body).to.have.length(1);
+  });
+
+  it('are refused with a sentence when a change cannot be, and nothing is kept', async () => {
+    const { api } = await emptyDesk();
+    const withShadow = (shadow: object) => ({ ...card, card: { ...card.card, edits: { layers: { shadow } } } });
+    for (const [bad, sentence] of [
+      [withShadow({ passes: 0 }), 'at least once'],
+      [withShadow({ passes: 9 }), 'at most six times'],
+      [withShadow({ softnessMm: -1 }), '0 mm or more'],
+      [{ ...card, name: '' }, 'Give it a name'],
+    ] as const) {
+      const { status, body } = await api.put('/api/recipe-cards').send(bad);
+      expect(status, sentence).to.equal(422);
+      expect(body.sentence).to.contain(sentence);
+    }
+    expect((await api.get('/api/recipe-cards')).body).to.deep.equal([]);
+  });
+});
+
 describe('the bench', () => {
   const step = (layerId: string, after: string[]) => ({
     ...{

@@ -7,6 +7,8 @@ interface Point {
 
 interface Props {
   label: string;
+  /** What it stands for. Default a glow. */
+  look?: keyof typeof LOOKS;
   /** Where it lies, mm of the page. */
   at: Point;
   toPage(point: Point): Point;
@@ -16,6 +18,29 @@ interface Props {
   onSet(at: Point): void;
 }
 
+const LOOKS = {
+  glow: (
+    <>
+      <circle r="6" fill="#fff" stroke="#000" strokeWidth="2" />
+      {[0, 60, 120, 180, 240, 300].map((angle) => (
+        <line key={angle} x1="8.5" x2="11.5" stroke="#000" strokeWidth="2" transform={`rotate(${angle})`} />
+      ))}
+    </>
+  ),
+  water: (
+    <>
+      <circle r="9" fill="#fff" stroke="#000" strokeWidth="2" />
+      <path d="M-6 -1.500q3 -3 6 0t6 0M-6 3q3 -3 6 0t6 0" fill="none" stroke="#000" strokeWidth="1.800" />
+    </>
+  ),
+  vanishing: (
+    <>
+      <circle r="9" fill="#fff" stroke="#000" strokeWidth="2" />
+      <path d="M-7 -5L0 0L-7 5M7 -5L0 0L7 5" fill="none" stroke="#000" strokeWidth="1.600" />
+    </>
+  ),
+};
+
 const KEYS: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -24,7 +49,7 @@ const KEYS: Record<string, [number, number]> = {
 };
 
 /** A point of the page that is moved by dragging it, or by arrow keys: a millimetre, or ten with shift. */
-export function HandleOnSheet({ label, at, toPage, toHolder, onHold, onSet }: Props) {
+export function HandleOnSheet({ label, look = 'glow', at, toPage, toHolder, onHold, onSet }: Props) {
   const dragged = useRef<{ to: Point; moved: boolean } | null>(null);
   const { x, y } = toHolder(at);
   const under = (event: React.PointerEvent) => {
@@ -60,10 +85,7 @@ export function HandleOnSheet({ label, at, toPage, toHolder, onHold, onSet }: Pr
       }}
     >
       <svg viewBox="-12 -12 24 24" className="h-7 w-7" aria-hidden>
-        <circle r="6" fill="#fff" stroke="#000" strokeWidth="2" />
-        {[0, 60, 120, 180, 240, 300].map((angle) => (
-          <line key={angle} x1="8.5" x2="11.5" stroke="#000" strokeWidth="2" transform={`rotate(${angle})`} />
-        ))}
+        {LOOKS[look]}
       </svg>
     </button>
   );

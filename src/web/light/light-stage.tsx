@@ -82,7 +82,12 @@ export function LightStage() {
       ? []
       : [
           {
-            ...{ id: 'water', label: `Water line at ${waterLineMm.toFixed(0)} mm`, at: { x: 4, y: waterLineMm } },
+            ...{
+              id: 'water',
+              look: 'water' as const,
+              label: `Water line at ${waterLineMm.toFixed(0)} mm`,
+              at: { x: 4, y: waterLineMm },
+            },
             onHold: ({ y }: { y: number }) =>
               holdHorizon({ of: sheet.plan.horizon, horizon: moveHorizon({ waterLineMm: on(y, heightMm) }) }),
             onSet: ({ y }: { y: number }) =>
@@ -95,7 +100,11 @@ export function LightStage() {
       ? []
       : [
           {
-            ...{ id: 'vanishing', label: `Vanishing point at ${vanishing.x.toFixed(0)}, ${vanishing.y.toFixed(0)} mm` },
+            ...{
+              id: 'vanishing',
+              look: 'vanishing' as const,
+              label: `Vanishing point at ${vanishing.x.toFixed(0)}, ${vanishing.y.toFixed(0)} mm`,
+            },
             at: vanishing,
             onHold: ({ x, y }: { x: number; y: number }) =>
               holdHorizon({

@@ -1,0 +1,140 @@
+import { expect } from 'chai';
+import { type Pencil, type Plan, emptyPlan, newThing } from '../contracts/index.ts';
+import { type Region } from '../core/lineart/index.ts';
+import { drawnReflections } from '../core/light/index.ts';
+import { familyOf } from '../core/recipe/index.ts';
+import { Contexts, deriveRecipes, formedThings, lightingOf, proposedEffects, regionsOfThings } from './index.ts';
+
+const region = (id: number, left: number, top: number, right: number, bottom: number): Region => ({
+  ...{ id, usableWidthMm: Math.min(right - left, bottom - top), areaMm2: (right - left) * (bottom - top) },
+  ...{ axisDegrees: 0, lengthMm: 10, breadthMm: 5, holes: 0, shape: 'irregular' as const },
+  pole: { x: (left + right) / 2, y: (top + bottom) / 2 },
+  centroid: { x: (left + right) / 2, y: (top + bottom) / 2 },
+  box: { left, top, right, bottom },
+});
+/** A sky behind a hut and a lamp; below them water. */
+const regions = [
+  region(1, 0, 0, 100, 60),
+  region(2, 20, 30, 60, 70),
+  region(3, 80, 30, 86, 36),
+  region(4, 0, 70, 100, 120),
+  region(5, 22, 72, 58, 104),
+];
+const page = {
+  regions,
+  neighbours: [
+    { a: 1, b: 2, lengthMm: 40 },
+    { a: 2, b: 4, lengthMm: 30 },
+    { a: 1, b: 3, lengthMm: 18 },
+  ],
+};
+const pencil = (code: string, colour: string, more: Partial<Pencil> = {}) =>
+  ({
+    ...{ id: `pencil-${code}`, code, colour, ownName: '', name: code },
+    type: 'wax',
+    opacity: null,
+    ...more,
+  }) as Pencil;
+const pencils = new Map(
+  [
+    pencil('night', '#22315f'),
+    pencil('blue', '#4f6bb0'),
+    pencil('sky', '#b5d4ea'),
+    pencil('lemon', '#f2d24a'),
+    pencil('white', '#fbfbf8'),
+    pencil('clear', '#fdfdfb', { type: 'oil' }),
+  ].map((each) => [each.id, each]),
+);
+const blue = familyOf(['pencil-night', 'pencil-blue', 'pencil-sky']);
+const plan: Plan = {
+  ...emptyPlan({ widthMm: 100, heightMm: 120, paper: 'white-book' }),
+  things: [
+    newThing({ id: 'lamp', name: 'Lamp', regionIds: [3], material: 'light' }),
+    newThing({ id: 'hut', name: 'Hut', regionIds: [2], material: 'silver' }),
+    newThing({ id: 'sky', name: 'Sky', regionIds: [1], material: 'sky' }),
+    newThing({ id: 'water', name: 'Water', regionIds: [4], material: 'water' }),
+  ],
+  families: { lamp: familyOf(['pencil-lemon']), hut: blue, sky: blue, water: blue },
+};
+const contextsOf = (own: Plan) => new Contexts(own, regionsOfThings(own, regions), formedThings(own, page), pencils);
+const glowing: Plan = { ...plan, glows: [{ thingId: 'lamp', at: null, reachMm: 25, strength: 0.8, pencil: null }] };
+
+describe('what a recipe is fitted to', () => {
+  it('is the size of the thing, the paper, and the white that covers', () => {
+    const hut = contextsOf(plan).of('hut');
+    expect(hut).to.include({ heightMm: 40, outMm: 20, white: 'pencil-white' });
+    expect(hut.paperValue).to.be.above(90);
+    expect(hut.glow).to.equal(undefined);
+    expect(hut.labOf!('pencil-blue')![0]).to.be.within(30, 90);
+    expect(hut.typeOf!('pencil-clear')).to.equal('oil');
+  });
+
+  it('is a glow that reaches it, in the pencil of what glows, and none on what glows or lies too far', () => {
+    const contexts = contextsOf(glowing);
+    expect(contexts.of('hut').glow).to.deep.equal({ reachMm: 25, pencil: 'pencil-lemon', warm: true });
+    expect(contexts.of('lamp').glow).to.equal(undefined);
+    expect(contexts.of('water').glow).to.equal(undefined);
+    const chosen = { ...glowing, glows: [{ ...glowing.glows[0], pencil: 'pencil-sky' }] };
+    expect(contextsOf(chosen).of('hut').glow).to.deep.include({ pencil: 'pencil-sky', warm: false });
+    const point = { ...plan, glows: [{ thingId: null, at: { x: 10, y: 50 }, reachMm: 12, strength: 1, pencil: null }] };
+    expect(contextsOf(point).of('hut').glow).to.deep.include({ reachMm: 12, pencil: null });
+  });
+
+  it('is whose colours it shows, with a pencil of each', () => {
+    expect(contextsOf(plan).of('hut').shown).to.deep.equal([
+      { name: 'Sky', pencil: 'pencil-blue' },
+      { name: 'Water', pencil: 'pencil-blue' },
+    ]);
+    expect(contextsOf(plan).of('sky').shown).to.deep.equal([]);
+    const line = { ...plan, horizon: { ...plan.horizon, waterLineMm: 70 } };
+    expect(
+      contextsOf(line)
+        .of('water')
+        .shown!.map(({ name }) => name),
+    ).to.include.members(['Hut', 'Sky']);
+    expect(lightingOf(line).waterLineMm).to.equal(70);
+  });
+
+  it('is where something in front crosses a background, widest first', () => {
+    expect(contextsOf(plan).of('sky').crossings).to.deep.equal([50 / 60]);
+    expect(contextsOf(plan).of('hut').crossings).to.deep.equal([]);
+  });
+
+  it('settles the effect that a thing gets as long as nobody chooses', () => {
+    const effects = proposedEffects(glowing, page, pencils);
+    expect(Object.fromEntries(effects)).to.deep.equal({
+      ...{ lamp: 'light-source', hut: 'polished-metal', water: 'still-water' },
+      sky: 'warm-glow',
+    });
+    expect(deriveRecipes(glowing, page, pencils).get('sky')!.effect).to.equal('warm-glow');
+  });
+
+  it('loses a layer whose pencil has left the tray, and nothing else', () => {
+    const edits = { hut: { layers: { shadow: { pencil: 'pencil-gone' } } } };
+    const own = { ...plan, layers: { ...plan.layers, edits } };
+    const ids = (of: Plan) =>
+      deriveRecipes(of, page, pencils)
+        .get('hut')!
+        .layers.map(({ id }) => id);
+    expect(ids(own)).to.deep.equal(ids(plan).filter((id) => id !== 'shadow'));
+  });
+});
+
+describe('a reflection that is drawn', () => {
+  const outlined = (id: string, own: number, inWater = false) => ({ id, regions: [regions[own - 1]], inWater });
+
+  it('is matched to what stands above it, as wide and straight over it', () => {
+    const [found, ...more] = drawnReflections(
+      [outlined('hut', 2), outlined('lamp', 3), outlined('mirrored', 5, true)],
+      70,
+    );
+    expect(found).to.include({ reflection: 'mirrored', of: 'hut' });
+    expect(more).to.deep.equal([]);
+  });
+
+  it('is not looked for above the line, nor matched to what stands aside or is of another size', () => {
+    expect(drawnReflections([outlined('hut', 2), outlined('mirrored', 5, true)], 110)).to.deep.equal([]);
+    expect(drawnReflections([outlined('lamp', 3), outlined('mirrored', 5, true)], 70)).to.deep.equal([]);
+    expect(drawnReflections([outlined('none', 2)], 70)).to.deep.equal([]);
+  });
+});
