@@ -1,5 +1,4 @@
 import { nanoid } from 'nanoid';
-import { useState } from 'react';
 import { toast } from 'sonner';
 import type { NewRecipeCard, RecipeCard, Thing } from '../../contracts/index.ts';
 import { type Card, type Recipe, cardOf, compileRecipe, editsFromCard, effectById } from '../../core/recipe/index.ts';
@@ -8,7 +7,7 @@ import { useKeepRecipeCardMutation, usePutRecipeCardAwayMutation, useRecipeCards
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, ChooseFile, Section } from '../parts/index.ts';
+import { Button, ChooseFile, KeepByName, Section } from '../parts/index.ts';
 import { saveText } from '../tray/save-text.ts';
 import { fileOfRecipe, readRecipeFile } from './recipe-files.ts';
 
@@ -18,7 +17,6 @@ export function RecipeCards({ thing, recipe }: { thing: Thing; recipe: Recipe })
   const { data: cards } = useRecipeCardsQuery();
   const [keep] = useKeepRecipeCardMutation();
   const [putAway] = usePutRecipeCardAwayMutation();
-  const [name, setName] = useState('');
   const { give, like } = useGiving(thing);
   const family = sheet.plan.families[thing.id];
   const own = (): Card => cardOf(recipe, family, sheet.plan.layers.edits[thing.id] ?? {});
@@ -47,26 +45,7 @@ export function RecipeCards({ thing, recipe }: { thing: Thing; recipe: Recipe })
           Lay {like.length === 1 ? like[0].name : `${like.length} like things`} the same way
         </Button>
       )}
-      <form
-        className="flex gap-1.5"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (!name.trim()) return;
-          void store({ id: nanoid(), name: name.trim(), card: own() }).then((kept) => kept && setName(''));
-        }}
-      >
-        <input
-          aria-label="Name of this recipe"
-          placeholder="name of this recipe"
-          maxLength={60}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-          className="h-10 min-w-0 flex-1 border border-edge bg-leaf px-3 placeholder:text-soft"
-        />
-        <Button type="submit" disabled={!name.trim()}>
-          Keep it
-        </Button>
-      </form>
+      <KeepByName label="Name of this recipe" onKeep={(name) => store({ id: nanoid(), name, card: own() })} />
       {cards?.length === 0 && (
         <p className="mt-1.5 text-[0.95rem] text-soft">
           None yet. A card holds the effect and every change that you made, and fits itself to other widths and

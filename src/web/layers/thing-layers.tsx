@@ -1,18 +1,4 @@
-import {
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  closestCenter,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  SortableContext,
-  arrayMove,
-  sortableKeyboardCoordinates,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { arrayMove } from '@dnd-kit/sortable';
 import { Plus, Undo2 } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
@@ -29,7 +15,7 @@ import {
 } from '../../core/recipe/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, Pick, PixelCanvas, Section } from '../parts/index.ts';
+import { Button, Pick, PixelCanvas, Reordered, Section } from '../parts/index.ts';
 import { Findings } from './findings.tsx';
 import { LayerRow } from './layer-row.tsx';
 import { useChecked } from './use-checked.ts';
@@ -61,13 +47,13 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
     const all = { ...layers.edits, [thing.id]: mergedEdits(edits, more) };
     void change(`${thing.name}: ${label}`, { layers: { ...layers, edits: all } });
   };
+  const ids = recipe.layers.map((layer) => layer.id);
   const move = (from: number, to: number) => {
-    const order = arrayMove([...recipe.layers], from, to).map(({ id }) => id);
+    const order = arrayMove(ids, from, to);
     edit({ order }, `layer ${from + 1} as layer ${to + 1}`);
   };
   const add = (model: Layer, label: string) => {
     const id = `own-${nanoid(6)}`;
-    const ids = recipe.layers.map((layer) => layer.id);
     const order = [...ids];
     order.splice(ids.indexOf(model.id) + 1, 0, id);
     edit({ added: [{ ...model, id }], order }, label);
@@ -99,7 +85,7 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
           </div>
         </figure>
         {before && checked?.consequences && <WhatChanged of={checked.consequences} />}
-        <Reordered ids={recipe.layers.map(({ id }) => id)} onMove={move}>
+        <Reordered ids={ids} onMove={(id, to) => move(ids.indexOf(id), ids.indexOf(to))}>
           <ol className="divide-y divide-rule border-y border-rule" aria-label={`Layers of ${thing.name}`}>
             {recipe.layers.map((layer, i) => (
               <LayerRow
@@ -202,24 +188,5 @@ function HowItIsLaid({ thing, recipe, proposed }: Pick<Props, 'thing' | 'recipe'
         />
       )}
     </>
-  );
-}
-
-/** A list whose rows are dragged, or moved by keys, into another order. */
-function Reordered(props: { ids: string[]; onMove(from: number, to: number): void; children: React.ReactNode }) {
-  const { ids, onMove, children } = props;
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const drop = ({ active, over }: DragEndEvent) => {
-    if (over && active.id !== over.id) onMove(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
-  };
-  return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
-      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        {children}
-      </SortableContext>
-    </DndContext>
   );
 }

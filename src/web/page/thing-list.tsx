@@ -1,19 +1,4 @@
-import {
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  closestCenter,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  SortableContext,
-  arrayMove,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { arrayMove, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
 import { GripVertical, Star, Trash2 } from 'lucide-react';
@@ -23,6 +8,7 @@ import { usePlanChange } from '../api/use-plan.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { chooseThing } from '../desk/at-the-desk.ts';
 import { useDesk } from '../desk/desk-context.ts';
+import { Reordered } from '../parts/index.ts';
 import { without } from './without.ts';
 
 /** From so many things on they can be searched. */
@@ -34,15 +20,9 @@ export function ThingList() {
   const change = usePlanChange(sheet.id, 'page');
   const { things } = sheet.plan;
   const [sought, setSought] = useState('');
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   const shown = sought ? things.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase())) : things;
-  const drop = ({ active, over }: DragEndEvent) => {
-    if (!over || active.id === over.id) return;
-    const place = (id: unknown) => things.findIndex((thing) => thing.id === id);
-    const [from, to] = [place(active.id), place(over.id)];
+  const move = (id: string, onto: string) => {
+    const [from, to] = [id, onto].map((each) => things.findIndex((thing) => thing.id === each));
     const { name } = things[from];
     void change(`${name} ${to < from ? 'further in front' : 'further behind'}`, {
       things: arrayMove([...things], from, to),
@@ -63,18 +43,16 @@ export function ThingList() {
       {things.length > 1 && (
         <p className="mt-1 text-sm text-soft">In front first; a grip moves a thing to the front or back.</p>
       )}
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
-        <SortableContext items={shown.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          <ul
-            className="mt-1 min-h-0 flex-1 divide-y divide-rule overflow-y-auto border-y border-rule empty:hidden"
-            aria-label="Things"
-          >
-            {shown.map((thing) => (
-              <ThingRow key={thing.id} thing={thing} />
-            ))}
-          </ul>
-        </SortableContext>
-      </DndContext>
+      <Reordered ids={shown.map(({ id }) => id)} onMove={move}>
+        <ul
+          className="mt-1 min-h-0 flex-1 divide-y divide-rule overflow-y-auto border-y border-rule empty:hidden"
+          aria-label="Things"
+        >
+          {shown.map((thing) => (
+            <ThingRow key={thing.id} thing={thing} />
+          ))}
+        </ul>
+      </Reordered>
       {sought && shown.length === 0 && <p className="mt-2 text-soft">No thing is called so.</p>}
     </>
   );

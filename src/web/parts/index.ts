@@ -4,6 +4,8 @@ export { Button } from './button.tsx';
 export { CardOver } from './card-over.tsx';
 export { ChooseFile } from './choose-file.tsx';
 export { Choice } from './choice.tsx';
+export { KeepByName } from './keep-by-name.tsx';
+export { Reordered } from './reordered.tsx';
 export { Pick } from './pick.tsx';
 export { Why } from './why.tsx';
 export { Notice } from './notice.tsx';

@@ -1,5 +1,4 @@
 import { nanoid } from 'nanoid';
-import { useState } from 'react';
 import { toast } from 'sonner';
 import { type NewPalette, type SavedPalette, isHere } from '../../contracts/index.ts';
 import { hexOfLab } from '../../core/colour/index.ts';
@@ -8,7 +7,7 @@ import { useKeepPaletteMutation, usePalettesQuery, usePutPaletteAwayMutation } f
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, ChooseFile, Section } from '../parts/index.ts';
+import { Button, ChooseFile, KeepByName, Section } from '../parts/index.ts';
 import { saveText } from '../tray/save-text.ts';
 import { foundAgain } from './found-again.ts';
 import { PALETTE_FORMATS, fileOf, readPaletteFile } from './palette-files.ts';
@@ -19,7 +18,6 @@ export function SavedPalettes() {
   const { data: palettes } = usePalettesQuery();
   const [keep] = useKeepPaletteMutation();
   const [putAway] = usePutPaletteAwayMutation();
-  const [name, setName] = useState('');
   const change = usePlanChange(sheet.id, 'wheel');
   const { families, things, wheel, wishes } = sheet.plan;
   const store = async (palette: NewPalette) => {
@@ -27,11 +25,11 @@ export function SavedPalettes() {
     if (error) toast.error(sentenceOf(error));
     return !error;
   };
-  const keepOwn = async () => {
+  const keepOwn = (name: string) => {
     const used = [...new Set(Object.values(families).flatMap(pencilsOf))].flatMap((id) => pencilById.get(id) ?? []);
-    const kept = await store({
+    return store({
       id: nanoid(),
-      name: name.trim(),
+      name,
       wheel,
       pencils: used.map((pencil) => ({
         ...{ id: pencil.id, code: pencil.code, set: pencil.set, name: pencil.ownName || pencil.name },
@@ -42,7 +40,6 @@ export function SavedPalettes() {
         return codes.length > 0 ? [{ thing, codes }] : [];
       }),
     });
-    if (kept) setName('');
   };
   const use = (palette: SavedPalette) => {
     const bodies = new Map(
@@ -71,27 +68,7 @@ export function SavedPalettes() {
   };
   return (
     <Section title="Kept palettes">
-      {Object.keys(families).length > 0 && (
-        <form
-          className="flex gap-1.5"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (name.trim()) void keepOwn();
-          }}
-        >
-          <input
-            aria-label="Name of this page’s palette"
-            placeholder="name of this page’s palette"
-            maxLength={60}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            className="h-10 min-w-0 flex-1 border border-edge bg-leaf px-3 placeholder:text-soft"
-          />
-          <Button type="submit" disabled={!name.trim()}>
-            Keep it
-          </Button>
-        </form>
-      )}
+      {Object.keys(families).length > 0 && <KeepByName label="Name of this page’s palette" onKeep={keepOwn} />}
       {palettes?.length === 0 && (
         <p className="mt-1.5 text-[0.95rem] text-soft">
           None yet. A palette that is kept can be used on another sheet and taken along as a file.
