@@ -51,6 +51,9 @@ describe('layers of a sheet', () => {
       await reach.press('ArrowRight');
       await page.getByText('From behind').click();
       expect((await plan()).glows[0]).to.include({ reachMm: 61 });
+      await page.getByRole('button', { name: /^Colour of the light of Lamp globe/ }).click();
+      await page.getByRole('option', { name: /^light as QS06/ }).click();
+      expect((await plan()).glows[0].pencil).to.match(/qs06/);
       await goTo(page, 'Layers');
       await choose('Night sky');
       expect(await effectOf('Night sky')).to.match(/(warm|cool) glow/);
@@ -167,6 +170,12 @@ describe('layers of a sheet', () => {
       expect(words).to.contain('Enamel tiles, layer 2').and.to.match(/scale/);
       const wide = (await guide.locator('canvas').boundingBox())!.width;
       expect(wide).to.be.within(60, 720);
+      await page.emulateMedia({ media: null });
+      await page.getByRole('button', { name: 'Change layer 2' }).click();
+      await page.getByRole('button', { name: 'Print these layers' }).waitFor();
+      await page.emulateMedia({ media: 'print' });
+      const sheet = page.getByTestId('recipe-sheet');
+      expect(await sheet.getByRole('listitem').count()).to.equal(await layersOf('Enamel tiles').count());
       await page.emulateMedia({ media: null });
     });
 

@@ -15,7 +15,11 @@ export function rampStrip(
 ): RgbaImage {
   const across = Uint8Array.from({ length: width * height }, (_, i) => (255 * (i % width)) / Math.max(1, width - 1));
   const up = Uint8Array.from(across, (_, i) => 255 - (255 * Math.floor(i / width)) / Math.max(1, height - 1));
-  const fields = Object.fromEntries(FIELDS.map((field) => [field, table.fields[1] === field ? up : across]));
+  // Of a reflection the first source is shown, from nothing to all of it.
+  const reflected = up.map((value) => value >> 2);
+  const fields = Object.fromEntries(
+    FIELDS.map((field) => [field, table.fields[1] === field ? (field === 'reflect' ? reflected : up) : across]),
+  );
   const labels = new Uint16Array(width * height).fill(1);
   return renderPreview({
     ...{ width, height, pixelsPerMm: 8, labels, paper, tables: [null, table] },

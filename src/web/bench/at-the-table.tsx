@@ -78,7 +78,8 @@ export function AtTheTable({ plan, done, onLeave }: { plan: BenchPlan; done: rea
       <main className="grid min-h-0 flex-1 grid-rows-[34dvh_minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_minmax(23rem,27rem)] md:grid-rows-1">
         <div className="min-h-0">
           <SheetView
-            under={preview}
+            under={preview?.picture}
+            overInk={preview?.overInk}
             veil={veil}
             selected={regionIds}
             paperTint={paperById(sheet.plan.page.paper).tint}

@@ -35,7 +35,12 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
       centre={
         <div className="flex h-full">
           <div className="min-w-0 flex-1">
-            <SheetView under={preview} lit={lit} paperTint={paperById(page.paper).tint} />
+            <SheetView
+              under={preview?.picture}
+              overInk={preview?.overInk}
+              lit={lit}
+              paperTint={paperById(page.paper).tint}
+            />
           </div>
           {plan && <StepList plan={plan} doneIds={done.map((entry) => entry.stepId)} />}
         </div>

@@ -2,6 +2,8 @@
 export interface Painting {
   picture: ImageBitmap;
   under: CanvasImageSource | null;
+  /** Light to be added to the printed lines: what is laid over them. */
+  overInk: CanvasImageSource | null;
   veil: CanvasImageSource | null;
   /** Scale and offset, CSS pixels. */
   view: { k: number; x: number; y: number };
@@ -33,6 +35,8 @@ export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void 
   if (under) context.drawImage(under, 0, 0, picture.width, picture.height);
   context.globalCompositeOperation = 'multiply';
   context.drawImage(picture, 0, 0);
+  context.globalCompositeOperation = 'lighter';
+  if (painting.overInk) context.drawImage(painting.overInk, 0, 0, picture.width, picture.height);
   context.globalCompositeOperation = 'source-over';
 
   const shown = [...painting.chosen, ...painting.lit];

@@ -13,6 +13,12 @@ interface Pixels {
   data: Uint8ClampedArray;
 }
 
+/** What will come out: what lies under the printed lines, and what lies over them once that is known. */
+export interface Painted {
+  picture: HTMLCanvasElement;
+  overInk: HTMLCanvasElement | null;
+}
+
 /** Longest side of a preview, pixels: fine enough for the desk, quick enough to scrub. */
 const PREVIEW_SIDE = 1300;
 
@@ -32,7 +38,7 @@ function stepFor({ picture }: Desk): number {
 }
 
 /**
- * What will come out on the page, as a canvas; null until it is there or while nothing has a family and all is bare.
+ * What will come out on the page; null until it is there or while nothing has a family and all is bare.
  * @param upTo layers laid so far by thing id; things that are not named show all of theirs
  * @param fine at the full resolution of the working picture, for looking closely
  * @param others recipes by thing id to show instead of the sheet's own; null shows nothing
@@ -41,7 +47,7 @@ export function usePreview(
   upTo: Readonly<Record<string, number>>,
   fine = false,
   others?: ReadonlyMap<string, Recipe> | null,
-): HTMLCanvasElement | null {
+): Painted | null {
   const desk = useDesk();
   const { page, grounds, pencilById, use } = desk;
   const things = desk.formed;
@@ -61,10 +67,21 @@ export function usePreview(
       upTo,
     };
   }, [things, lighting, use, grounds, recipes, pencilById, upTo]);
-  const step = fine ? 1 : stepFor(desk);
   const wanted = page !== null && others !== null && (recipes.size > 0 || grounds.size > 0);
   const key = page?.key ?? '';
-  return usePixels(wanted, () => pageWorker.preview(key, { ...request, step }), [key, request, step]);
+  const step = stepFor(desk);
+  const at = (every: number) => ({ ...request, step: every });
+  // A first look comes soon, even where a finer one is worked out after it.
+  const coarse = usePixels(wanted, () => pageWorker.preview(key, at(step)), [key, request, step]);
+  const close = usePixels(wanted && fine && step > 1, () => pageWorker.preview(key, at(1)), [key, request], true);
+  const overInk = usePixels(
+    wanted && coarse !== null,
+    () => pageWorker.overInk(key, at(step)),
+    [key, request, step],
+    true,
+  );
+  const picture = close ?? coarse;
+  return useMemo(() => picture && { picture, overInk }, [picture, overInk]);
 }
 
 /** While a light is moved the page is worked out at so many times fewer pixels across and down. */
@@ -150,14 +167,19 @@ function useLighting(): Lighting {
   return useMemo(() => lightingOf({ light, glows, horizon }), [light, glows, horizon]);
 }
 
-/** The newest pixels asked for: while one request is under way only the latest of the following is kept. */
+/**
+ * The newest pixels asked for: while one request is under way only the latest of the following is kept.
+ * @param inputs what is asked for, compared one by one
+ * @param fresh whether pixels of other inputs than the present ones are nothing; by default they stay until newer come
+ */
 export function usePixels(
   wanted: boolean,
   ask: () => Promise<Pixels>,
   inputs: readonly unknown[],
+  fresh = false,
 ): HTMLCanvasElement | null {
-  const [canvas, setCanvas] = useState<HTMLCanvasElement | null>(null);
-  const waiting = useRef<(() => Promise<Pixels>) | null>(null);
+  const [held, setHeld] = useState<{ canvas: HTMLCanvasElement; of: readonly unknown[] } | null>(null);
+  const waiting = useRef<{ ask: () => Promise<Pixels>; of: readonly unknown[] } | null>(null);
   const busy = useRef(false);
   const alive = useRef(true);
   useEffect(() => {
@@ -166,22 +188,23 @@ export function usePixels(
   }, []);
   useEffect(() => {
     if (!wanted) return;
-    waiting.current = ask;
+    waiting.current = { ask, of: inputs };
     if (busy.current) return;
     busy.current = true;
     void (async () => {
       while (waiting.current && alive.current) {
         const next = waiting.current;
         waiting.current = null;
-        const pixels = await next();
-        if (alive.current) setCanvas(canvasOf(pixels));
+        const pixels = await next.ask();
+        if (alive.current) setHeld({ canvas: canvasOf(pixels), of: next.of });
       }
       busy.current = false;
     })();
     // The inputs stand for what `ask` asks.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [wanted, ...inputs]);
-  return wanted ? canvas : null;
+  if (!wanted || !held) return null;
+  return fresh && held.of.some((input, i) => input !== inputs[i]) ? null : held.canvas;
 }
 
 function canvasOf({ width, height, data }: Pixels): HTMLCanvasElement {

@@ -38,10 +38,12 @@ export function CloseUp(props: {
     );
     // Grain is shown as it is, not smoothed away.
     context.imageSmoothingEnabled = false;
-    if (preview) context.drawImage(preview, 0, 0, picture.width, picture.height);
+    if (preview) context.drawImage(preview.picture, 0, 0, picture.width, picture.height);
     context.imageSmoothingEnabled = true;
     context.globalCompositeOperation = 'multiply';
     context.drawImage(picture, 0, 0);
+    context.globalCompositeOperation = 'lighter';
+    if (preview?.overInk) context.drawImage(preview.overInk, 0, 0, picture.width, picture.height);
   }, [preview, picture, pixelsPerMm, x, y, use]);
   return (
     <figure className="absolute top-3 right-3 border border-ink bg-leaf shadow-lg" aria-label="Enlarged">

@@ -17,6 +17,7 @@ import { usePickThing } from '../desk/use-pick-thing.ts';
 import { useIsClose, usePreview, useZoneVeil } from '../desk/use-preview.ts';
 import { Notice, Pick, Section } from '../parts/index.ts';
 import { CloseUp } from './close-up.tsx';
+import { RecipeSheet } from './recipe-sheet.tsx';
 import { RecipeCards } from './recipe-cards.tsx';
 import { Scrubber, type ScrubBy } from './scrubber.tsx';
 import { ThingLayers } from './thing-layers.tsx';
@@ -58,7 +59,8 @@ export function LayersStage() {
         <div className="flex h-full flex-col">
           <div className="relative min-h-0 flex-1">
             <SheetView
-              under={preview}
+              under={preview?.picture}
+              overInk={preview?.overInk}
               veil={openLayer ? veil : null}
               rulers={openLayer !== undefined}
               {...(openLayer && { fitRegions: regionIds, fitKey: `layers of ${thingId}` })}
@@ -102,7 +104,11 @@ export function LayersStage() {
                 openLayer={openLayer?.id ?? null}
                 onOpenLayer={(layerId) => setOpen(layerId ? { thingId: thing.id, layerId } : null)}
               />
-              {openLayer && <ZoneGuide thing={thing} layer={openLayer} number={recipe.layers.indexOf(openLayer) + 1} />}
+              {openLayer ? (
+                <ZoneGuide thing={thing} layer={openLayer} number={recipe.layers.indexOf(openLayer) + 1} />
+              ) : (
+                <RecipeSheet thing={thing} recipe={recipe} />
+              )}
               <RecipeCards thing={thing} recipe={recipe} />
             </>
           )}

@@ -3,8 +3,9 @@ import type { Glow } from '../../contracts/index.ts';
 import { type GlowContrast } from '../../core/light/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Why } from '../parts/index.ts';
+import { Pick, Why } from '../parts/index.ts';
 
+const OF_ITS_OWN = 'own';
 /** Tone by which a glow should stand out for it to read, of 100. */
 const ENOUGH = 30;
 
@@ -21,7 +22,7 @@ export interface GlowCardProps {
 
 /** One glow: how far and how bright it is, how it stands out, and what would raise that. */
 export function GlowCard({ glow, place, contrast, onHold, takesKeys }: GlowCardProps) {
-  const { sheet } = useDesk();
+  const { sheet, pencils } = useDesk();
   const { things, glows } = sheet.plan;
   const change = usePlanChange(sheet.id, 'light');
   const nameOf = (id: string | null) => things.find((thing) => thing.id === id)?.name;
@@ -62,6 +63,22 @@ export function GlowCard({ glow, place, contrast, onHold, takesKeys }: GlowCardP
         {...{ min: 10, max: 100, step: 5 }}
         onHold={(value) => onHold({ strength: value / 100 })}
         onSet={() => keep(`${words} glows at ${percent}%`)}
+      />
+      <Pick
+        label={`Colour of the light of ${words}`}
+        value={glow.pencil ?? OF_ITS_OWN}
+        options={[
+          { value: OF_ITS_OWN, label: glow.thingId ? 'light in its own colour' : 'light of no colour yet' },
+          ...pencils.map(({ id, code, name, ownName }) => ({
+            value: id,
+            label: `light as ${code} ${ownName || name}`,
+          })),
+        ]}
+        onChange={(id) => {
+          const pencil = id === OF_ITS_OWN ? null : id;
+          const label = `light of ${words} as ${pencils.find((each) => each.id === id)?.code ?? 'its own'}`;
+          void change(label, { glows: glows.map((each, i) => (i === place ? { ...glow, pencil } : each)) });
+        }}
       />
       {contrast && (
         <p className="mt-1 text-[0.95rem] text-soft">

@@ -87,7 +87,7 @@ function Judged(props: {
     return new Map([...all].filter(([id]) => accents.has(id)));
   }, [sheet.plan, families, page, pencilById, view, audit]);
   const preview = usePreview(ALL_LAYERS, false, recipes);
-  const seen = useSeen(preview, view);
+  const seen = useSeen(preview?.picture ?? null, view);
   return (
     <figure className="flex min-w-0 flex-col" aria-label={title || 'The page'}>
       <div className="min-h-0 flex-1">

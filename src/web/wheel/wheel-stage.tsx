@@ -152,7 +152,8 @@ export function WheelStage() {
                 </div>
                 <div className="mt-auto h-68 max-xl:h-40">
                   <SheetView
-                    under={preview}
+                    under={preview?.picture}
+                    overInk={preview?.overInk}
                     selected={chosen}
                     lit={lit}
                     onPick={pick}

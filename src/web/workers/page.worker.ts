@@ -1,6 +1,12 @@
 import { expose, transfer } from 'comlink';
 import { hexOfLab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
-import { type Paper, type PencilDeclaration, type PencilOptics, pencilOptics } from '../../core/laydown/index.ts';
+import {
+  type Paper,
+  type PencilDeclaration,
+  type PencilOptics,
+  bareGround,
+  pencilOptics,
+} from '../../core/laydown/index.ts';
 import {
   type FormedThing,
   type Lighting,
@@ -75,6 +81,8 @@ export interface ZoneOnPage {
 const VEIL_OUTSIDE = 176;
 const VEIL_INSIDE = 120;
 const VEIL_GREY = 226;
+/** Colour of printed lines. */
+const INK = '#1c1b1a';
 /** Grey of a zone that is shown by itself. */
 const ZONE_GREY = 150;
 /** Lines of equal value on the way from shadow to highlight. */
@@ -218,6 +226,33 @@ const api = {
       ...{ ...lit, labels: lit.grown, paper: rgbOfLab(labOfHex(paper.tint)), tables: regionalTables },
     });
     if (tables.size > 600) tables.clear();
+    return transfer(image, [image.data.buffer]);
+  },
+
+  /**
+   * What the layers lay over the printed lines, as light to be added to them: lines fade under pencils that cover, and
+   * stay as printed under clear ones.
+   */
+  overInk(key: string, request: PreviewRequest) {
+    const page = openPage(key);
+    const lit = litPage(page, request.things, request.lighting, request.step);
+    const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
+    const ink = bareGround({ ...request.paper, tint: INK });
+    const onInk = regionTables(
+      request.things,
+      page.regions,
+      request.upTo,
+      (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
+      () => ({ ground: ink, key: `ink on ${request.paper.tooth} ${request.paper.rough}` }),
+      [],
+      tables,
+    );
+    const labels = lit.grown.map((label, i) => (lit.distance[i] < 0.5 ? label : 0));
+    const bare = rgbOfLab(labOfHex(INK));
+    const image = renderPreview({ ...lit, labels, paper: bare, tables: [null, ...onInk.slice(1)] });
+    for (let p = 0; p < image.data.length; p += 4) {
+      for (let c = 0; c < 3; c++) image.data[p + c] -= bare[c];
+    }
     return transfer(image, [image.data.buffer]);
   },
 };
