@@ -101,23 +101,37 @@ function sideOf(light: MainLight): readonly [number, number] {
   return [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
 }
 
-/** All glows of a page in one, at each place the brightest: worked out coarsely, for they have no edges but soft ones. */
+/** A glow is worked out at so many pixels over its reach, or at the page's own where that is coarser. */
+const PIXELS_OF_REACH = 160;
+
+/**
+ * All glows of a page in one, at each place the brightest: worked out coarsely, the further they reach the more, for they
+ * have no edges but soft ones.
+ */
 function glowOf(page: PageGeometry, things: readonly FormedThing[], lighting: Lighting): Uint8Array {
   const out = new Uint8Array(page.grown.length);
-  if (lighting.glows.length === 0) return out;
-  const step = coarseness(page);
-  const coarse = coarsePage(page, step);
-  const all = new Float32Array(coarse.grown.length);
-  for (const field of glowFields(coarse, things, lighting)) {
-    if (!field) continue;
-    const { box, glow } = field;
-    for (let y = box.top, o = 0; y < box.bottom; y++) {
-      for (let x = box.left, i = y * coarse.width + x; x < box.right; x++, i++, o++) {
-        if (glow[o] > all[i]) all[i] = glow[o];
+  const bySteps = new Map<number, Lighting['glows'][number][]>();
+  for (const glow of lighting.glows) {
+    const step = Math.max(coarseness(page), Math.floor((page.pixelsPerMm * glow.reachMm) / PIXELS_OF_REACH));
+    bySteps.set(step, [...(bySteps.get(step) ?? []), glow]);
+  }
+  for (const [step, glows] of bySteps) {
+    const coarse = coarsePage(page, step);
+    const all = new Float32Array(coarse.grown.length);
+    for (const field of glowFields(coarse, things, { ...lighting, glows })) {
+      if (!field) continue;
+      const { box, glow } = field;
+      for (let y = box.top, o = 0; y < box.bottom; y++) {
+        for (let x = box.left, i = y * coarse.width + x; x < box.right; x++, i++, o++) {
+          if (glow[o] > all[i]) all[i] = glow[o];
+        }
       }
     }
+    enlargedEvenly(page, coarse, all, step, (i, value) => {
+      const lit = 255 * value + 0.5;
+      if (lit > out[i]) out[i] = lit;
+    });
   }
-  enlargedEvenly(page, coarse, all, step, (i, value) => (out[i] = 255 * value + 0.5));
   return out;
 }
 

@@ -71,6 +71,17 @@ describe('the preview', () => {
     expect(last.specks[0]).to.be.below(last.specks[TONE_STEPS - 1]);
   });
 
+  it('lets what covers show over a printed line, and what is clear hardly at all', () => {
+    const line = bareGround({ ...whiteBook, tint: '#1c1b1a' });
+    const over = (type: 'wax' | 'oil', opacity: number) => {
+      const pencil = pencilOptics({ masstone: labOfHex('#f3e7b9'), type, opacity });
+      const firm = Array.from({ length: 3 }, () => ({ pencil, pressure: 'firm' as const }));
+      return layPasses(line, firm).lab[0] - labOfHex('#1c1b1a')[0];
+    };
+    expect(over('wax', 0.9)).to.be.above(10);
+    expect(over('oil', 0.1)).to.be.below(0.6 * over('wax', 0.9));
+  });
+
   it('draws a strip that runs from pale to full', () => {
     const { data } = laydownStrip(blue, whiteBook, { width: 120, height: 40 });
     const column = (from: number, to: number) => {
