@@ -14,7 +14,7 @@ describe('layers of a sheet', () => {
     desk = await openDesk();
     browser = await openBrowser();
     ({ page } = await openPage(browser, desk.url));
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(80_000);
   });
   after(async () => {
     await browser.close();
@@ -57,7 +57,10 @@ describe('layers of a sheet', () => {
       await goTo(page, 'Layers');
       await choose('Night sky');
       expect(await effectOf('Night sky')).to.match(/(warm|cool) glow/);
-      await page.getByText(/Each ring is [\d.]+ mm wide/).waitFor();
+      await page
+        .getByText(/^Each ring is [\d.]+ mm wide/)
+        .first()
+        .waitFor();
       await layersOf('Night sky').getByText('round the light', { exact: false }).first().waitFor();
     });
 
@@ -173,9 +176,9 @@ describe('layers of a sheet', () => {
       await page.emulateMedia({ media: null });
       await page.getByRole('button', { name: 'Change layer 2' }).click();
       await page.getByRole('button', { name: 'Print these layers' }).waitFor();
+      const count = await layersOf('Enamel tiles').count();
       await page.emulateMedia({ media: 'print' });
-      const sheet = page.getByTestId('recipe-sheet');
-      expect(await sheet.getByRole('listitem').count()).to.equal(await layersOf('Enamel tiles').count());
+      expect(await page.getByTestId('recipe-sheet').getByRole('listitem').count()).to.equal(count);
       await page.emulateMedia({ media: null });
     });
 
