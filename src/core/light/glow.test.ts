@@ -63,6 +63,28 @@ describe('a glow', () => {
     expect(edge(370)).to.be.above(edge(305));
   });
 
+  it('is not kept in by what stands within it, as a flame in its globe', async () => {
+    const page = await drawn(400, 400, (x, y) => {
+      const r = Math.hypot(x - 200, y - 200);
+      const edge = Math.min(x, y, 399 - x, 399 - y);
+      return Math.abs(r - 42) < 2 || Math.abs(r - 16) < 2 || (edge >= 4 && edge < 7);
+    });
+    const flame = thing('flame', [labelAt(page, 200, 200)], 'ball', 'light');
+    const globe = thing('globe', [labelAt(page, 200, 170)], 'ball', 'light');
+    const wall = thing('wall', [labelAt(page, 60, 60)], 'flat');
+    const glow = { thingId: 'globe', at: null, reachMm: 12, strength: 1 };
+    const fields = pageFields(page, [flame, globe, wall], { ...soft, glows: [glow] });
+    for (const [x, y] of [
+      [260, 200],
+      [140, 200],
+      [200, 260],
+      [200, 140],
+      [243, 243],
+    ]) {
+      expect(at(page, fields.glow, x, y), `${x}, ${y}`).to.be.above(180);
+    }
+  });
+
   it('falls on the side of a raised thing that faces it', async () => {
     const page = await drawn(400, 400, (x, y) => {
       const edge = Math.min(x, y, 399 - x, 399 - y);

@@ -53,7 +53,7 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
     }
     const from = distanceTo(pixels, wide, high);
     const middle = { x: part.x - own.left, y: part.y - own.top };
-    const visible = behind.includes(1) ? shadowsOf(behind, wide, high, middle) : null;
+    const visible = behind.includes(1) ? shadowsOf(behind, pixels, wide, high, middle) : null;
     for (let y = 0, i = 0; y < high; y++) {
       for (let x = 0, o = (own.top + y) * width + own.left; x < wide; x++, i++, o++) {
         if (from[i] >= reach) continue;
@@ -109,6 +109,7 @@ function middlePixel({ pixelsPerMm }: PageGeometry, { at }: Glow, { left, top, r
  */
 function shadowsOf(
   blocked: Uint8Array,
+  source: Uint8Array,
   width: number,
   height: number,
   middle: { x: number; y: number },
@@ -124,9 +125,9 @@ function shadowsOf(
     for (let r = 1; r <= far; r++) {
       const [x, y] = [Math.round(middle.x + r * dx), Math.round(middle.y + r * dy)];
       if (x < 0 || y < 0 || x >= width || y >= height) break;
-      if (!blocked[y * width + x]) continue;
-      from[ray] = r;
-      break;
+      // What stands within the light, as a flame in its globe, does not keep it in.
+      if (source[y * width + x]) from[ray] = Infinity;
+      else if (blocked[y * width + x] && from[ray] === Infinity) from[ray] = r;
     }
   }
   if (from.every((r) => r === Infinity)) return () => 1;

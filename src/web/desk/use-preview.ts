@@ -22,6 +22,9 @@ export interface Painted {
 /** Longest side of a preview, pixels: fine enough for the desk, quick enough to scrub. */
 const PREVIEW_SIDE = 1300;
 
+/** A first look is worked out at so many times fewer pixels across and down, so that it comes at once. */
+const FIRST_LOOK = 2;
+
 /** Pixels of a preview may be this large on the screen, CSS pixels, before it is worth painting it finer. */
 const COARSE_LOOK = 1.6;
 
@@ -72,7 +75,8 @@ export function usePreview(
   const step = stepFor(desk);
   const at = (every: number) => ({ ...request, step: every });
   // A first look comes soon, even where a finer one is worked out after it.
-  const coarse = usePixels(wanted, () => pageWorker.preview(key, at(step)), [key, request, step]);
+  const first = usePixels(wanted, () => pageWorker.preview(key, at(step * FIRST_LOOK)), [key, request, step]);
+  const coarse = usePixels(wanted, () => pageWorker.preview(key, at(step)), [key, request, step], true);
   const close = usePixels(wanted && fine && step > 1, () => pageWorker.preview(key, at(1)), [key, request], true);
   const overInk = usePixels(
     wanted && coarse !== null,
@@ -80,26 +84,28 @@ export function usePreview(
     [key, request, step],
     true,
   );
-  const picture = close ?? coarse;
+  const picture = close ?? coarse ?? first;
   return useMemo(() => picture && { picture, overInk }, [picture, overInk]);
 }
 
-/** While a light is moved the page is worked out at so many times fewer pixels across and down. */
+/** What glows is judged at so many times fewer pixels across and down. */
 const COARSER = 2;
 
 /**
  * What the light alone does, as grey.
- * @param coarse for a first look while it is moved
+ * @param coarse for a first look alone, while it is moved
  */
 export function useTonePicture(lighting: Lighting, coarse: boolean): HTMLCanvasElement | null {
   const desk = useDesk();
   const { page, formed: things } = desk;
-  const step = stepFor(desk) * (coarse ? COARSER : 1);
+  const step = stepFor(desk);
   const key = page?.key ?? '';
   const { main, glows, waterLineMm, rippled } = lighting;
-  return usePixels(page !== null, () => pageWorker.tonePicture(key, things, lighting, step), [
-    ...[key, things, main, glows, waterLineMm, rippled, step],
-  ]);
+  const inputs = [key, things, main, glows, waterLineMm, rippled, step];
+  const at = (every: number) => () => pageWorker.tonePicture(key, things, lighting, every);
+  const first = usePixels(page !== null, at(step * FIRST_LOOK), inputs);
+  const whole = usePixels(page !== null && !coarse, at(step), inputs, true);
+  return whole ?? first;
 }
 
 /** How each glow stands out from what surrounds it; empty until it is known. */

@@ -36,10 +36,7 @@ export function CloseUp(props: {
       -(x - SHOWN_MM / 2) * pixelsPerMm * scale,
       -(y - SHOWN_MM / 2) * pixelsPerMm * scale,
     );
-    // Grain is shown as it is, not smoothed away.
-    context.imageSmoothingEnabled = false;
     if (preview) context.drawImage(preview.picture, 0, 0, picture.width, picture.height);
-    context.imageSmoothingEnabled = true;
     context.globalCompositeOperation = 'multiply';
     context.drawImage(picture, 0, 0);
     context.globalCompositeOperation = 'lighter';

@@ -29,7 +29,8 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
   const [low, high] = FIELD_ENDS[zone.field];
   return (
     <div className="mt-1 grid gap-2 border-l-2 border-rule pl-3">
-      <div className="grid grid-cols-2 gap-2">
+      <div className="grid grid-cols-[4.5rem_minmax(0,1fr)] items-center gap-x-2 gap-y-1.5 text-[0.95rem]">
+        <Term>pencil</Term>
         <Pick
           label={`Pencil of ${name}`}
           value={layer.pencil}
@@ -39,6 +40,7 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
           }))}
           onChange={(pencil) => onEdit({ pencil }, `${name} ${others.find(({ id }) => id === pencil)?.code ?? ''}`)}
         />
+        <Term>laid with</Term>
         <Pick
           label={`Tool of ${name}`}
           value={layer.tool ?? PENCIL_ITSELF}
@@ -50,23 +52,27 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
             onEdit(tool === PENCIL_ITSELF ? { tool: null, dryMinutes: 0 } : { tool }, `${name} with ${tool}`)
           }
         />
+        <Term>pressure</Term>
         <Pick
           label={`Pressure of ${name}`}
           value={layer.pressure}
           options={PRESSURES.map((pressure) => ({ value: pressure, label: pressure }))}
           onChange={(pressure) => onEdit({ pressure }, `${name} ${pressure}`)}
         />
+        <Term>passes</Term>
         <Stepper
           value={layer.passes}
           onChange={(passes) => onEdit({ passes }, `${name} ${passes} times`)}
           label={name}
         />
+        <Term>strokes</Term>
         <Pick
           label={`Stroke of ${name}`}
           value={layer.stroke}
           options={STROKES.map((stroke) => ({ value: stroke, label: stroke }))}
           onChange={(stroke) => onEdit({ stroke }, `${name} ${stroke}`)}
         />
+        <Term>running</Term>
         <Pick
           label={`Direction of ${name}`}
           value={layer.direction ?? AS_THE_SHAPE}
@@ -79,12 +85,14 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
             onEdit({ direction }, `${name} ${direction ?? 'as the shape goes'}`);
           }}
         />
+        <Term>point</Term>
         <Pick
           label={`Point of ${name}`}
           value={layer.point}
           options={POINTS.map((point) => ({ value: point, label: point }))}
           onChange={(point) => onEdit({ point }, `${name} with a ${point} point`)}
         />
+        {layer.tool && <Term>dries</Term>}
         {layer.tool && (
           <NumberField
             label={`Minutes that ${name} dries`}
@@ -134,6 +142,15 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
         </Button>
       </div>
     </div>
+  );
+}
+
+/** What a field beside it holds; the field itself has its own name. */
+function Term({ children }: { children: string }) {
+  return (
+    <span className="text-soft" aria-hidden>
+      {children}
+    </span>
   );
 }
 
