@@ -117,6 +117,7 @@ try {
   await workThrough(24);
   await page.reload();
   await page.getByText('step 25 of').waitFor();
+  await untilColoured(page, 0.005);
   await shoot('step');
   await page.goto(`${desk.url}/sheets/ferry-steps-begun/record`);
   await page.getByRole('heading', { name: /^Sitting 3/ }).waitFor();

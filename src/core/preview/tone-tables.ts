@@ -1,7 +1,7 @@
 import { labOfSpectrum, rgbOfLab } from '../colour/index.ts';
 import { type Ground, type PencilOptics, groundAfterPasses } from '../laydown/index.ts';
 import { type Field, valueAtStep } from '../light/index.ts';
-import { type Direction, type Layer, fieldsOf, passesOf, shareInZone } from '../recipe/index.ts';
+import { type Direction, type Layer, fieldsOf, passesOf, shareInSpan } from '../recipe/index.ts';
 import { type Drawn } from './grain.ts';
 import { shadeOf } from './shade.ts';
 
@@ -48,47 +48,61 @@ export function toneTables(
 ): ToneTable[] {
   const paper = rgbOfLab(labOfSpectrum(ground.bare));
   const fields = fieldsOf(layers);
-  const places = placesOf(fields);
+  const size = TONE_STEPS * (fields.length > 1 ? SECOND_STEPS : 1);
   const grounds: Ground[] = [ground];
-  const shades = [shadeOf(ground, paper)];
+  const looks = [lookOf(ground, paper)];
   const known = new Map<number, number>();
-  const now = new Uint32Array(places.length);
+  const now = new Uint32Array(size);
   const tables = [tableOf(undefined)];
   layers.forEach((layer, i) => {
     known.clear();
-    places.forEach((place, step) => {
-      const share = Math.round(SHARES * shareInZone(layer.zone, place));
-      if (share === 0) return;
-      const key = now[step] * (SHARES + 1) + share;
+    const shares = sharesOf(layer, fields);
+    for (let step = 0; step < size; step++) {
+      if (shares[step] === 0) continue;
+      const key = now[step] * (SHARES + 1) + shares[step];
       let next = known.get(key);
       if (next === undefined) {
-        const passes = passesOf(layer, optics, share / SHARES);
+        const passes = passesOf(layer, optics, shares[step] / SHARES);
         next = grounds.push(groundAfterPasses(grounds[now[step]], passes)) - 1;
-        shades.push(shadeOf(grounds[next], paper));
+        looks.push(lookOf(grounds[next], paper));
         known.set(key, next);
       }
       now[step] = next;
-    });
+    }
     tables[i + 1] = tableOf(layer);
   });
   return tables;
 
   function tableOf(last: Layer | undefined): ToneTable {
-    const rgb = new Uint8Array(3 * places.length);
-    const specks = new Uint8Array(places.length);
-    now.forEach((state, step) => {
-      rgb.set(shades[state].covered.map(Math.round), 3 * step);
-      specks[step] = Math.min(255, Math.round(shades[state].specks));
-    });
+    const rgb = new Uint8Array(3 * size);
+    const specks = new Uint8Array(size);
+    for (let step = 0; step < size; step++) {
+      const look = looks[now[step]];
+      rgb[3 * step] = look[0];
+      rgb[3 * step + 1] = look[1];
+      rgb[3 * step + 2] = look[2];
+      specks[step] = look[3];
+    }
     return { fields, rgb, specks, drawn: drawnBy(last) };
   }
 }
 
-/** Every step of one field, or of two. */
-function placesOf([first, second]: readonly Field[]) {
-  const row = Array.from({ length: TONE_STEPS }, (_, step) => ({ [first]: valueAtStep(first, step, TONE_STEPS) }));
-  if (!second) return row;
-  return Array.from({ length: SECOND_STEPS }, (_, step) => valueAtStep(second, step, SECOND_STEPS)).flatMap((value) =>
-    row.map((place) => ({ ...place, [second]: value })),
+/** Red, green, blue and specks of a ground as a table holds them. */
+function lookOf(ground: Ground, paper: readonly number[]): Uint8Array {
+  const { covered, specks } = shadeOf(ground, paper);
+  return Uint8Array.of(...covered.map(Math.round), Math.min(255, Math.round(specks)));
+}
+
+/** Which of {@link SHARES} of a layer's pressure arrive at each step: a zone goes by each of its fields by itself. */
+function sharesOf({ zone }: Layer, [first, second]: readonly Field[]): Uint16Array {
+  const along = (field: Field | undefined, steps: number) =>
+    Float64Array.from({ length: field ? steps : 1 }, (_, step) =>
+      [zone, ...(zone.and ? [zone.and] : [])]
+        .filter((span) => span.field === field)
+        .reduce((share, span) => share * shareInSpan(span, valueAtStep(field!, step, steps)), 1),
+    );
+  const [across, down] = [along(first, TONE_STEPS), along(second, SECOND_STEPS)];
+  return Uint16Array.from({ length: across.length * down.length }, (_, step) =>
+    Math.round(SHARES * across[step % TONE_STEPS] * down[Math.floor(step / TONE_STEPS)]),
   );
 }

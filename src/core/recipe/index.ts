@@ -35,4 +35,4 @@ export { type Consequences, consequencesOf } from './consequences.ts';
 export { passesOf } from './passes.ts';
 export { type LostLayer, type TrimmedThing, gentleRecipe, trimToMinutes } from './trim.ts';
 export { toothAfter } from './tooth-after.ts';
-export { type FieldValues, fieldsOf, shareInZone, shareOfZone, sharesOfValues } from './zone.ts';
+export { type FieldValues, fieldsOf, shareInSpan, shareInZone, shareOfZone, sharesOfValues } from './zone.ts';

@@ -17,12 +17,16 @@ const UNTOLD: Readonly<Record<Field, number>> = {
  * each edge, so that two zones that share an edge overlap by the softness.
  */
 export function shareInZone(zone: Zone, place: FieldValues): number {
-  const share = shareInSpan(zone, place);
-  return zone.and && share > 0 ? share * shareInSpan(zone.and, place) : share;
+  const share = shareInSpan(zone, valueOf(zone, place));
+  return zone.and && share > 0 ? share * shareInSpan(zone.and, valueOf(zone.and, place)) : share;
 }
 
-function shareInSpan(span: Span, place: FieldValues): number {
-  const { value, source } = place[span.field] ?? { value: UNTOLD[span.field], source: span.source ?? 0 };
+function valueOf({ field, source = 0 }: Span, place: FieldValues): FieldValue {
+  return place[field] ?? { value: UNTOLD[field], source };
+}
+
+/** The same for one interval, by the value of its field. */
+export function shareInSpan(span: Span, { value, source }: FieldValue): number {
   if (source !== (span.source ?? 0)) return 0;
   const soft = Math.min(0.5, Math.max(HARD, span.softnessMm / span.overMm));
   const rise = span.from <= 0 ? 1 : smooth((value - (span.from - soft / 2)) / soft);
@@ -38,9 +42,7 @@ function smooth(t: number): number {
 
 /** How much of a layer's pressure arrives at each of the 256 values of a span's field. */
 export function sharesOfValues(span: Span): Float32Array {
-  return Float32Array.from({ length: 256 }, (_, value) =>
-    shareInSpan(span, { [span.field]: valueAtStep(span.field, value, 256) }),
-  );
+  return Float32Array.from({ length: 256 }, (_, value) => shareInSpan(span, valueAtStep(span.field, value, 256)));
 }
 
 /** Share of a shape that a zone takes, if all values of its fields are equally common. */
