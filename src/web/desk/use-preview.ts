@@ -74,17 +74,15 @@ export function usePreview(
   const key = page?.key ?? '';
   const step = stepFor(desk);
   const at = (every: number) => ({ ...request, step: every });
-  // A first look comes soon, even where a finer one is worked out after it.
-  const first = usePixels(wanted, () => pageWorker.preview(key, at(step * FIRST_LOOK)), [key, request, step]);
-  const coarse = usePixels(wanted, () => pageWorker.preview(key, at(step)), [key, request, step], true);
-  const close = usePixels(wanted && fine && step > 1, () => pageWorker.preview(key, at(1)), [key, request], true);
-  const overInk = usePixels(
-    wanted && coarse !== null,
-    () => pageWorker.overInk(key, at(step)),
-    [key, request, step],
+  const looks = [step * FIRST_LOOK, step].map((every) => () => pageWorker.preview(key, at(every)));
+  const whole = usePixels(wanted ? looks : [], [key, request, step]);
+  const close = usePixels(
+    wanted && fine && step > 1 ? [() => pageWorker.preview(key, at(1))] : [],
+    [key, request],
     true,
   );
-  const picture = close ?? coarse ?? first;
+  const overInk = usePixels(whole ? [() => pageWorker.overInk(key, at(step))] : [], [key, request, step], true);
+  const picture = close ?? whole;
   return useMemo(() => picture && { picture, overInk }, [picture, overInk]);
 }
 
@@ -103,9 +101,7 @@ export function useTonePicture(lighting: Lighting, coarse: boolean): HTMLCanvasE
   const { main, glows, waterLineMm, rippled } = lighting;
   const inputs = [key, things, main, glows, waterLineMm, rippled, step];
   const at = (every: number) => () => pageWorker.tonePicture(key, things, lighting, every);
-  const first = usePixels(page !== null, at(step * FIRST_LOOK), inputs);
-  const whole = usePixels(page !== null && !coarse, at(step), inputs, true);
-  return whole ?? first;
+  return usePixels(page === null ? [] : [at(step * FIRST_LOOK), ...(coarse ? [] : [at(step)])], [...inputs, coarse]);
 }
 
 /** How each glow stands out from what surrounds it; empty until it is known. */
@@ -131,11 +127,8 @@ export function useRegionPicture(rgba: Uint8Array | null): HTMLCanvasElement | n
   const desk = useDesk();
   const key = desk.page?.key ?? '';
   const step = stepFor(desk);
-  return usePixels(rgba !== null && desk.page !== null, () => pageWorker.regionPicture(key, rgba!, step), [
-    key,
-    rgba,
-    step,
-  ]);
+  const ask = () => pageWorker.regionPicture(key, rgba!, step);
+  return usePixels(rgba !== null && desk.page !== null ? [ask] : [], [key, rgba, step]);
 }
 
 /** A veil over all but the zone of a step; null until it is there. */
@@ -157,14 +150,11 @@ function useZone(step: Pick<Step, 'regionIds' | 'zone'> | undefined, look: ZoneL
   const key = page?.key ?? '';
   const lighting = useLighting();
   const every = stepFor(desk);
-  return usePixels(
-    page !== null && step !== undefined,
-    () => {
-      const { regionIds, zone } = step!;
-      return pageWorker.zone(key, things, lighting, { regionIds, zone, look, step: every });
-    },
-    [key, things, lighting, step, look, every],
-  );
+  const ask = () => {
+    const { regionIds, zone } = step!;
+    return pageWorker.zone(key, things, lighting, { regionIds, zone, look, step: every });
+  };
+  return usePixels(page !== null && step !== undefined ? [ask] : [], [key, things, lighting, step, look, every]);
 }
 
 /** The lights of the sheet as they stand. */
@@ -175,17 +165,19 @@ function useLighting(): Lighting {
 
 /**
  * The newest pixels asked for: while one request is under way only the latest of the following is kept.
+ * @param looks ways to ask for the same, a quick look first and finer ones after it; a finer one is left out once
+ *   something else is asked for; none at all where nothing is wanted
  * @param inputs what is asked for, compared one by one
  * @param fresh whether pixels of other inputs than the present ones are nothing; by default they stay until newer come
  */
 export function usePixels(
-  wanted: boolean,
-  ask: () => Promise<Pixels>,
+  looks: readonly (() => Promise<Pixels>)[],
   inputs: readonly unknown[],
   fresh = false,
 ): HTMLCanvasElement | null {
   const [held, setHeld] = useState<{ canvas: HTMLCanvasElement; of: readonly unknown[] } | null>(null);
-  const waiting = useRef<{ ask: () => Promise<Pixels>; of: readonly unknown[] } | null>(null);
+  const waiting = useRef<{ looks: readonly (() => Promise<Pixels>)[]; of: readonly unknown[] } | null>(null);
+  const wanted = looks.length > 0;
   const busy = useRef(false);
   const alive = useRef(true);
   useEffect(() => {
@@ -194,19 +186,22 @@ export function usePixels(
   }, []);
   useEffect(() => {
     if (!wanted) return;
-    waiting.current = { ask, of: inputs };
+    waiting.current = { looks, of: inputs };
     if (busy.current) return;
     busy.current = true;
     void (async () => {
       while (waiting.current && alive.current) {
         const next = waiting.current;
         waiting.current = null;
-        const pixels = await next.ask();
-        if (alive.current) setHeld({ canvas: canvasOf(pixels), of: next.of });
+        for (const look of next.looks) {
+          const pixels = await look();
+          if (alive.current) setHeld({ canvas: canvasOf(pixels), of: next.of });
+          if (waiting.current || !alive.current) break;
+        }
       }
       busy.current = false;
     })();
-    // The inputs stand for what `ask` asks.
+    // The inputs stand for what the looks ask.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [wanted, ...inputs]);
   if (!wanted || !held) return null;

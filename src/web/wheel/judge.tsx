@@ -111,14 +111,11 @@ const NOTHING: readonly number[] = [];
 /** A preview as a view shows it; the plain one until that is worked out. */
 function useSeen(preview: HTMLCanvasElement | null, view: string): HTMLCanvasElement | null {
   const changed = view !== PLAIN && view !== ACCENTS;
-  const seen = usePixels(
-    changed && preview !== null,
-    () => {
-      const { width, height } = preview!;
-      const { data } = preview!.getContext('2d')!.getImageData(0, 0, width, height);
-      return pencilWorker.view(view, { width, height, data });
-    },
-    [preview, view],
-  );
+  const ask = () => {
+    const { width, height } = preview!;
+    const { data } = preview!.getContext('2d')!.getImageData(0, 0, width, height);
+    return pencilWorker.view(view, { width, height, data });
+  };
+  const seen = usePixels(changed && preview !== null ? [ask] : [], [preview, view]);
   return changed ? seen : preview;
 }
