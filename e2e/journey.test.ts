@@ -207,7 +207,7 @@ describe('the way through the stages', () => {
       await scrub.fill('0');
       await page.waitForFunction(() => document.body.innerText.includes('bare paper'));
       await untilBare(page);
-      await scrub.fill('2');
+      await scrub.fill('1');
       await untilColoured(page, 0.005);
       expect(await colouredShare(page)).to.be.below(all);
       await scrub.fill(most);

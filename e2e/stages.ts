@@ -51,12 +51,17 @@ export function colouredShare(page: Page): Promise<number> {
   });
 }
 
+/** A picture that has not changed for so many looks, 300 ms apart, is the fine one. */
+const STILL = 5;
+
 /** Waits until at least this share of the sheet is coloured, and stands still. */
 export async function untilColoured(page: Page, least: number): Promise<void> {
   let before = -1;
+  let still = 0;
   for (let i = 0; i < 200; i++) {
     const share = await colouredShare(page);
-    if (share >= least && share === before) return;
+    still = share === before ? still + 1 : 0;
+    if (share >= least && still >= STILL) return;
     before = share;
     await page.waitForTimeout(300);
   }
