@@ -1,6 +1,7 @@
 import type { Plan, RegionsMeta } from '../contracts/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type FormedThing, type Lighting, proposeForm, sourcesOf } from '../core/light/index.ts';
+import { effectById } from '../core/recipe/index.ts';
 import { regionsOfThings } from './things-regions.ts';
 
 /** A page as plans speak of it. */
@@ -29,5 +30,11 @@ export function formedThings(plan: Plan, { regions, neighbours }: PlannedPage): 
     ...{ id, regionIds, material },
     form: forms.get(id) ?? 'raised',
     sources: sources.get(id) ?? [],
+    ...finishOf(plan.layers.effects[id]),
   }));
+}
+
+/** How a thing shines whose effect was chosen; by its material where none was. */
+function finishOf(effect: string | undefined): Pick<FormedThing, 'finish'> {
+  return effect === undefined ? {} : { finish: effectById(effect).finish ?? null };
 }

@@ -2,13 +2,14 @@
  * What is known of each place of a page, each 0..1:
  * - tone: from the deepest shadow (0) to the highlight (1)
  * - glow: from where no glow reaches (0) to the edge of the source (1), even by distance
+ * - lit: of the glow what reaches a surface by the way it faces, from nothing (0) to all of it (1)
  * - shadow: from no cast shadow (0) to all of one (1)
  * - along: from the top of the thing (0) to its foot (1)
  * - out: from the middle of the thing (0) to as far out as it goes (1)
  * - turn: from facing away from the light's side (0) over facing the viewer (0.5) to facing that side (1)
  * - reflect: how much of a neighbour's colour arrives, from nothing (0) to all of it (1)
  */
-export const FIELDS = ['tone', 'glow', 'shadow', 'along', 'out', 'turn', 'reflect'] as const;
+export const FIELDS = ['tone', 'glow', 'lit', 'shadow', 'along', 'out', 'turn', 'reflect'] as const;
 export type Field = (typeof FIELDS)[number];
 
 /** A thing shows the colours of at most so many others. */

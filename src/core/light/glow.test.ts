@@ -63,6 +63,49 @@ describe('a glow', () => {
     expect(edge(370)).to.be.above(edge(305));
   });
 
+  it('casts softer shadows the wider its source is, and sharp ones right behind what casts them', async () => {
+    const softness = async (radius: number, x: number) => {
+      const page = await drawn(400, 400, (px, y) => {
+        const post = (m: number) => px >= 270 - m && px < 276 + m && y >= 100 - m && y < 200 + m;
+        const edge = Math.min(px, y, 399 - px, 399 - y);
+        return Math.abs(Math.hypot(px - 150, y - 200) - radius) < 2 || (post(3) && !post(0)) || (edge >= 4 && edge < 7);
+      });
+      const lamp = thing('lamp', [labelAt(page, 150, 200)], 'ball');
+      const post = thing('post', [labelAt(page, 273, 150)]);
+      const wall = thing('wall', [labelAt(page, 60, 60)], 'flat');
+      const lighting = { ...soft, glows: [{ thingId: 'lamp', at: null, reachMm: 30, strength: 1 }] };
+      const [open, shaded] = [
+        [lamp, wall],
+        [post, lamp, wall],
+      ].map((things) => pageFields(page, things, lighting).glow);
+      // The lower edge of the shadow, as shares of what would arrive without the post.
+      return Array.from({ length: 330 }, (_, k) => at(page, shaded, x, 30 + k) / at(page, open, x, 30 + k)).filter(
+        (seen) => seen > 0.1 && seen < 0.9,
+      ).length;
+    };
+    const [narrow, wide, close] = [await softness(10, 360), await softness(60, 360), await softness(60, 292)];
+    expect(wide).to.be.above(1.3 * narrow);
+    expect(close).to.be.below(0.6 * wide);
+  });
+
+  it('reaches a surface by the way that faces: all of it where that lies flat, least on the far side', async () => {
+    const page = await drawn(400, 400, (x, y) => {
+      const edge = Math.min(x, y, 399 - x, 399 - y);
+      const ring = (cx: number, r: number) => Math.abs(Math.hypot(x - cx, y - 200) - r) < 2;
+      return ring(110, 42) || ring(270, 62) || (edge >= 4 && edge < 7);
+    });
+    const lamp = thing('lamp', [labelAt(page, 110, 200)], 'ball');
+    const bun = thing('bun', [labelAt(page, 270, 200)], 'ball');
+    const wall = thing('wall', [labelAt(page, 60, 60)], 'flat');
+    const { glow, lit } = pageFields(page, [lamp, bun, wall], {
+      ...{ ...soft, glows: [{ thingId: 'lamp', at: null, reachMm: 26, strength: 1 }] },
+    });
+    expect(at(page, lit, 180, 100)).to.equal(at(page, glow, 180, 100));
+    expect(at(page, lit, 216, 200)).to.be.above(0.7 * at(page, glow, 216, 200));
+    expect(at(page, lit, 320, 200)).to.be.below(0.4 * at(page, glow, 320, 200));
+    for (let i = 0; i < lit.length; i += 97) expect(lit[i]).to.be.at.most(glow[i]);
+  });
+
   it('is not kept in by what stands within it, as a flame in its globe', async () => {
     const page = await drawn(400, 400, (x, y) => {
       const r = Math.hypot(x - 200, y - 200);

@@ -3,8 +3,10 @@ import { type Glow } from './lighting.ts';
 import { partsIn, pixelsOf } from './bodies.ts';
 import { type Box, type PageGeometry, boxOf, widened } from './page.ts';
 
-/** How quickly the edge of a shadow that a glow casts softens, as a share of the way behind what casts it. */
-const PENUMBRA = 0.22;
+/** A light is taken to be at least so wide, as a share of the way to what casts a shadow: no light is a point. */
+const LEAST_LIGHT = 0.22;
+/** The edge of a shadow is never softer than this, radians to either side as seen from the light. */
+const SOFTEST = 0.6;
 
 /** A glow on the page, in a window. */
 export interface GlowField {
@@ -53,7 +55,9 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
     }
     const from = distanceTo(pixels, wide, high);
     const middle = { x: part.x - own.left, y: part.y - own.top };
-    const visible = behind.includes(1) ? shadowsOf(behind, pixels, wide, high, middle) : null;
+    const visible = behind.includes(1)
+      ? shadowsOf(behind, pixels, wide, high, middle, Math.sqrt(part.n / Math.PI))
+      : null;
     for (let y = 0, i = 0; y < high; y++) {
       for (let x = 0, o = (own.top + y) * width + own.left; x < wide; x++, i++, o++) {
         if (from[i] >= reach) continue;
@@ -89,7 +93,7 @@ function partsOf(body: Uint16Array, width: number, count: number) {
     if (y < box.top) box.top = y;
     if (y >= box.bottom) box.bottom = y + 1;
   }
-  return parts.map(({ n, x, y, ...part }) => ({ ...part, x: x / n, y: y / n }));
+  return parts.map((part) => ({ ...part, x: part.x / part.n, y: part.y / part.n }));
 }
 
 function pointBox({ pixelsPerMm }: PageGeometry, { at }: Glow): Box {
@@ -104,8 +108,11 @@ function middlePixel({ pixelsPerMm }: PageGeometry, { at }: Glow, { left, top, r
 }
 
 /**
- * How much of a light at one place is seen from each other place, 0 to 1: rays run out from it in all directions, and
- * behind what blocks one the light is missing, less and less surely to the sides the further it is.
+ * How much of a light is seen from each place, 0 to 1. Rays run out from its middle in all directions to the first thing
+ * that blocks them. From a place behind, each blocked ray hides a strip of the light: the wider the light beside what
+ * blocks it, and the further behind, the narrower that strip, so that shadows are sharp beside what casts them and
+ * soften the further they run.
+ * @param radius of a disc as large as the light, pixels
  */
 function shadowsOf(
   blocked: Uint8Array,
@@ -113,11 +120,12 @@ function shadowsOf(
   width: number,
   height: number,
   middle: { x: number; y: number },
+  radius: number,
 ): (x: number, y: number) => number {
   const far = Math.ceil(
     Math.max(...[0, width - 1].flatMap((x) => [0, height - 1].map((y) => Math.hypot(x - middle.x, y - middle.y)))),
   );
-  const rays = Math.min(2048, Math.max(64, Math.ceil(2 * Math.PI * far)));
+  const rays = Math.min(2048, Math.max(64, Math.ceil(Math.PI * far)));
   const from = new Float32Array(rays).fill(Infinity);
   for (let ray = 0; ray < rays; ray++) {
     const angle = (2 * Math.PI * ray) / rays;
@@ -131,27 +139,47 @@ function shadowsOf(
     }
   }
   if (from.every((r) => r === Infinity)) return () => 1;
-  const near = leastWithin(from, Math.ceil(rays * 0.03));
+  const each = (2 * Math.PI) / rays;
+  /** How softly the shadow of what blocks at d is edged at r, radians to either side. */
+  const softness = (d: number, r: number) =>
+    Math.min(SOFTEST, Math.max(each / 2, (Math.max(radius, LEAST_LIGHT * d) / d) * (1 - d / r)));
+  /** Where an edge so many rays aside falls on the light, -1 to 1. */
+  const onLight = (aside: number, d: number, r: number) => Math.min(1, Math.max(-1, (aside * each) / softness(d, r)));
+  const near = leastWithin(from, Math.ceil(SOFTEST / each));
   return (x, y) => {
     const [dx, dy] = [x - middle.x, y - middle.y];
     const r = Math.hypot(dx, dy);
     if (r < 1) return 1;
-    const at = (Math.atan2(dy, dx) / (2 * Math.PI)) * rays;
+    const at = Math.atan2(dy, dx) / each;
     const nearest = near[(Math.round(at) + rays) % rays];
-    // The edge of a shadow is as wide as its way behind what casts it, so that it is sharp beside that and soft further on.
-    const behind = nearest < r ? r - nearest : 0;
-    const side = Math.max(1, Math.round(((PENUMBRA * Math.max(behind, 1)) / r / (2 * Math.PI)) * rays));
-    let lit = 0;
-    for (let k = -side; k <= side; k++) if (from[(Math.round(at) + k + 2 * rays) % rays] >= r) lit++;
-    return lit / (2 * side + 1);
+    if (nearest >= r) return 1;
+    // What blocks nearest to the light has the softest edge: none further aside matters.
+    const side = Math.ceil(softness(nearest, r) / each);
+    const middleRay = Math.round(at);
+    let hidden = 0;
+    let begun = 0;
+    let last = Infinity;
+    for (let ray = middleRay - side; ray <= middleRay + side + 1; ray++) {
+      const d = ray <= middleRay + side ? from[(ray + 2 * rays) % rays] : Infinity;
+      const blocks = d < r;
+      // Rays that are blocked beside each other hide one strip of the light, from its first edge to its last.
+      if (blocks && last >= r) begun = onLight(ray - 0.5 - at, d, r);
+      if (!blocks && last < r) hidden += Math.max(0, onLight(ray - 0.5 - at, last, r) - begun);
+      last = d;
+    }
+    return 1 - Math.min(1, hidden / 2);
   };
 }
 
 /** The least value within so many places on either side, round a ring. */
 function leastWithin(ring: Float32Array, reach: number): Float32Array {
-  return ring.map((_, i) => {
-    let least = Infinity;
-    for (let k = -reach; k <= reach; k++) least = Math.min(least, ring[(i + k + ring.length) % ring.length]);
-    return least;
+  const least = new Float32Array(ring.length).fill(Infinity);
+  ring.forEach((value, i) => {
+    if (value === Infinity) return;
+    for (let k = -reach; k <= reach; k++) {
+      const at = (i + k + ring.length) % ring.length;
+      if (value < least[at]) least[at] = value;
+    }
   });
+  return least;
 }

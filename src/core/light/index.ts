@@ -5,9 +5,11 @@ export { type Field, type FieldValue, FIELDS, MOST_SOURCES, valueAtStep } from '
 export { type FormedThing, type PageGeometry, type Source, coarsePage } from './page.ts';
 export { type DrawnReflection, drawnReflections } from './drawn-reflections.ts';
 export { mirroredAt, reflectivity, sourcesOf } from './reflections.ts';
-export { type PageFields, pageFields } from './page-fields.ts';
+export { type Highlight } from './highlights.ts';
+export { type Finish, FINISHES, finishById } from './finishes/index.ts';
+export { type PageFields, lightOfPage, pageFields } from './page-fields.ts';
 export { type GlowContrast, glowContrasts } from './glow-contrast.ts';
 export { formSketch } from './form-sketch.ts';
 export { shadeOf } from './shade.ts';
 export { proposeForm } from './propose-form.ts';
-export { type Material, MATERIALS } from './materials.ts';
+export { type HighlightEdge, type Material, MATERIALS } from './materials.ts';

@@ -1,13 +1,17 @@
 import { bodiesOf } from './bodies.ts';
 import { castShadows } from './cast-shadows.ts';
 import { type Field, VALUES_EACH_SOURCE } from './fields.ts';
-import { formById } from './forms/index.ts';
+import { finishById } from './finishes/index.ts';
+import { type Form, formById } from './forms/index.ts';
 import { type GlowField, spreadGlow } from './glow.ts';
+import { type Highlight, layHighlights } from './highlights.ts';
 import { type Lighting, type MainLight, checkLighting } from './lighting.ts';
+import { materialById } from './materials.ts';
 import { type FormedThing, type PageGeometry, boxOf, coarsePage, coarseness, innerBoxOf } from './page.ts';
 import { reflections } from './reflections.ts';
 import { shadeBodies } from './shade-bodies.ts';
 import { shadeOf } from './shade.ts';
+import { shineOf } from './shine.ts';
 import { enlargedEvenly, gradientOf } from './soft-fields.ts';
 
 /** What light does on a page: every field for each pixel, 0..255, see {@link FIELDS}. */
@@ -21,11 +25,16 @@ const UPPER_LEFT = 225;
 const FACING = 128;
 
 /**
- * The light of a page as fields. Regions outside every thing are taken as raised, behind all things.
+ * The light of a page as fields, and its highlights as shapes. Regions outside every thing are taken as raised, behind all things.
  * @param things from what lies in front to what lies behind
- * @throws RangeError for lights that cannot be, see {@link checkLighting}, and for a form that is not known
+ * @throws RangeError for lights that cannot be, see {@link checkLighting}, and for a form, a material or a
+ * finish that is not known
  */
-export function pageFields(page: PageGeometry, things: readonly FormedThing[], lighting: Lighting): PageFields {
+export function lightOfPage(
+  page: PageGeometry,
+  things: readonly FormedThing[],
+  lighting: Lighting,
+): { fields: PageFields; highlights: Highlight[] } {
   checkLighting(lighting);
   const { orderOf, takes, sources } = standing(page, things, lighting);
   const size = page.grown.length;
@@ -33,7 +42,7 @@ export function pageFields(page: PageGeometry, things: readonly FormedThing[], l
   const glow = glowOf(page, things, lighting);
   const surface = {
     ...{ tone: new Uint8Array(size), along: new Uint8Array(size), out: new Uint8Array(size) },
-    ...{ turn: new Uint8Array(size).fill(FACING), reflected: new Uint8Array(size), arriving, glow },
+    ...{ lit: glow.slice(), turn: new Uint8Array(size).fill(FACING), reflected: new Uint8Array(size), arriving, glow },
     shadow: castShadows(page, orderOf, takes, lighting.main),
     ...{ shade: shadeOf(lighting.main), side: sideOf(lighting.main) },
     ...{ glowFrom: gradientOf(page, glow), reflectedFrom: gradientOf(page, arriving) },
@@ -41,24 +50,47 @@ export function pageFields(page: PageGeometry, things: readonly FormedThing[], l
   const named = new Set(things.flatMap(({ regionIds }) => regionIds));
   const rest = page.regions.flatMap(({ id }) => (named.has(id) ? [] : [id]));
   const byId = new Map(page.regions.map((region) => [region.id, region]));
-  for (const { id, regionIds, form: formId } of [...things, { id: '', regionIds: rest, form: 'raised' }]) {
+  const unnamed: FormedThing = { id: '', regionIds: rest, form: 'raised', material: null, sources: [] };
+  const highlights: Highlight[] = [];
+  for (const { id, regionIds, form: formId, ...made } of [...things, unnamed]) {
     const own = regionIds.flatMap((regionId) => byId.get(regionId) ?? []);
     if (own.length === 0) continue;
     const form = formById(formId);
     const whole = innerBoxOf(own, page);
+    const glows = sources.has(id);
+    const material = made.material === null ? null : materialById(made.material);
+    const finish = made.finish ?? material?.finish ?? null;
+    const shine =
+      finish === null || form.fades || !leans(form)
+        ? null
+        : shineOf(finishById(finish), surface.side, page.pixelsPerMm);
+    // What stands before a light, is cut in faces or shines as metal has its palest places by that.
+    const edge = lighting.main.kind === 'behind' || glows || form.fades || finish ? undefined : material?.highlight;
     // Each region of its own is looked at in its own window.
     const groups = form.over === 'region' ? own.map((region) => [region]) : [own];
     for (const group of groups) {
       const ids = group.map((region) => region.id);
       const bodies = bodiesOf(page, boxOf(group, page), ids, form);
-      shadeBodies(page, bodies, form, whole, surface, sources.has(id));
+      shadeBodies(page, bodies, form, whole, surface, shine, glows);
+      if (edge && !form.faces && leans(form))
+        highlights.push(...layHighlights(page, bodies, form, ids, edge, surface.tone));
     }
   }
-  const { tone, shadow, along, out, turn, reflected } = surface;
+  const { tone, lit, shadow, along, out, turn, reflected } = surface;
   for (let i = 0; i < size; i++) {
     reflected[i] = source[i] * VALUES_EACH_SOURCE + ((reflected[i] * (VALUES_EACH_SOURCE - 1) + 127) >> 8);
   }
-  return { tone, glow, shadow, along, out, turn, reflect: reflected };
+  return { fields: { tone, glow, lit, shadow, along, out, turn, reflect: reflected }, highlights };
+}
+
+/** The fields alone, see {@link lightOfPage}. */
+export function pageFields(page: PageGeometry, things: readonly FormedThing[], lighting: Lighting): PageFields {
+  return lightOfPage(page, things, lighting).fields;
+}
+
+/** Whether a surface leans anywhere. */
+function leans({ lean }: Form): boolean {
+  return lean({ depth: 0, across: 1, down: 0.5 }) !== 0;
 }
 
 /** Each glow spread over the page; null for one whose thing is not there. */

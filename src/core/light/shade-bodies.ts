@@ -2,10 +2,13 @@ import { type Bodies } from './bodies.ts';
 import { type Form } from './forms/index.ts';
 import { type Box, type PageGeometry } from './page.ts';
 import { type Shade } from './shade.ts';
+import { type Shine } from './shine.ts';
 import { SPAN } from './soft-fields.ts';
 
 /** A glow lifts the tone of what it falls on by so much of what is missing to the highlight. */
 const GLOW_LIFTS = 0.8;
+/** A cast shadow takes so much of the tone of metal. */
+const SHADOW_DIMS = 0.45;
 /** The least of a glow, or of a neighbour's colour, that surfaces get which do not face it: paper is not a mirror. */
 const ALL_ROUND = 0.25;
 /** A form's value where it meets the edge of what glows; its core is the highlight. */
@@ -18,6 +21,8 @@ export interface Surface {
   out: Uint8Array;
   turn: Uint8Array;
   glow: Uint8Array;
+  /** What arrives of a glow by the way surfaces face. */
+  lit: Uint8Array;
   shadow: Uint8Array;
   /** What arrives of a neighbour, whichever way a surface faces, and what of it is seen. */
   arriving: Uint8Array;
@@ -33,6 +38,7 @@ export interface Surface {
 /**
  * Shades the bodies of a thing.
  * @param whole the window of the whole thing
+ * @param shine how it shines; null where it is dull or lies flat
  * @param glows whether the thing itself glows
  */
 export function shadeBodies(
@@ -41,9 +47,10 @@ export function shadeBodies(
   form: Form,
   whole: Box,
   surface: Surface,
+  shine: Shine | null,
   glows: boolean,
 ): void {
-  const { tone, glow, shadow, along, out, turn, arriving, reflected, shade, side } = surface;
+  const { tone, glow, lit, shadow, along, out, turn, arriving, reflected, shade, side } = surface;
   const width = box.right - box.left;
   const height = box.bottom - box.top;
   const place = { depth: 0, across: 0, down: 0 };
@@ -82,11 +89,16 @@ export function shadeBodies(
       }
       turn[i] = 127.5 * (1 + nx * side[0] + ny * side[1]) + 0.5;
       if (arriving[i] > 0) reflected[i] = arriving[i] * (lean === 0 ? 1 : facing(surface.reflectedFrom(i), nx, ny));
+      if (glow[i] > 0) lit[i] = glow[i] * (lean === 0 ? 1 : facing(surface.glowFrom(i), nx, ny)) + 0.5;
+      if (shine) {
+        // Metal shows what it faces: a light falls on it as a colour, and only a cast shadow dims it.
+        tone[i] = 255 * shine(nx, ny, box.left + x, down) * (1 - SHADOW_DIMS * (shadow[i] / 255)) + 0.5;
+        continue;
+      }
       const own = form.fades
         ? form.fades(place.down)
         : level * shade(nx, ny, Math.sqrt(Math.max(0, 1 - nx * nx - ny * ny)), shadow[i] / 255);
-      const lit = glow[i] === 0 ? 0 : (glow[i] / 255) * (lean === 0 ? 1 : facing(surface.glowFrom(i), nx, ny));
-      tone[i] = 255 * (1 - (1 - own) * (1 - GLOW_LIFTS * lit)) + 0.5;
+      tone[i] = 255 * (1 - (1 - own) * (1 - GLOW_LIFTS * (lit[i] / 255))) + 0.5;
     }
   }
 }

@@ -135,7 +135,7 @@ describe('a glow', () => {
 
   it('on a subject lays the light’s colour on the side that faces it and deepens the other', () => {
     const lit = made('lit-by-glow', familyOf(['night', 'blue', 'sky']), { glow: { ...glow, pencil: 'ochre' } });
-    const [near, far] = [1, 0].map((value) => laidAt(lit, { tone: 0.2, glow: value }).lab);
+    const [near, far] = [1, 0].map((value) => laidAt(lit, { tone: 0.2, lit: value }).lab);
     expect(near[0]).to.be.above(far[0] + 12);
     expect(near[2]).to.be.above(far[2] + 12);
   });

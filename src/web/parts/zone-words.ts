@@ -5,6 +5,7 @@ import { type Span, type Zone } from '../../core/recipe/index.ts';
 export const FIELD_ENDS: Record<Field, readonly [string, string]> = {
   tone: ['shadow', 'highlight'],
   glow: ['out of reach', 'beside the light'],
+  lit: ['not lit', 'facing the light'],
   shadow: ['no cast shadow', 'deepest cast shadow'],
   along: ['top', 'foot'],
   out: ['middle', 'outermost'],
@@ -40,6 +41,8 @@ const WORDS: Record<Field, (span: Span) => string> = {
     if (from <= 0) return `further than ${away(to)} from the light`;
     return to >= 1 ? `within ${away(from)} of the light` : `a ring from ${away(to)} to ${away(from)} round the light`;
   },
+  lit: ({ from }) =>
+    from > 0 ? 'where it faces the light, less with the way from it' : 'where the light does not reach',
   shadow: ({ from }) => (from > 0 ? 'in cast shadows' : 'outside the deepest cast shadow'),
   along: ({ from, to, overMm }) => {
     if (from <= 0) return `down to ${mm(to * overMm)} from the top`;

@@ -270,7 +270,7 @@ function litPage(page: OpenPage, things: readonly FormedThing[], lighting: Light
   const sized = page.sizes.get(step) ?? { geometry: sizeOf(page, step), key: '', fields: null };
   page.sizes.set(step, sized);
   const key = JSON.stringify([
-    things.map(({ id, regionIds, form, material, sources }) => [id, regionIds, form, material, sources]),
+    things.map(({ id, regionIds, form, material, finish, sources }) => [id, regionIds, form, material, finish, sources]),
     lighting,
   ]);
   if (sized.key !== key || !sized.fields) {

@@ -67,6 +67,7 @@ export function overMm(field: Field, context: RegionContext): number {
     ...{ tone: width / 2, turn: width, reflect: RUNS_MM.reflect, shadow: RUNS_MM.shadow },
     ...{ along: context.heightMm ?? width, out: context.outMm ?? width / 2 },
     glow: context.glow?.reachMm ?? RUNS_MM.glow,
+    lit: context.glow?.reachMm ?? RUNS_MM.glow,
   };
   return Math.max(0.5, runs[field]);
 }

@@ -9,6 +9,7 @@ export const hammeredMetal: Effect = {
   says: 'A soft ladder first, then dents all over it: short dark commas, each with a pale spot beside it.',
   suits: [],
   bySchool: false,
+  finish: 'hammered',
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
     const body = pencils[Math.floor((pencils.length - 1) / 2)];

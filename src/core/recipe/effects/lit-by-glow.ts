@@ -12,17 +12,17 @@ export const litByGlow: Effect = {
   lay(school, family, context) {
     const pencil = context.glow?.pencil ?? family.accent ?? family.pencils.at(-1)!;
     const own = inOrder({ ...family, accent: null }, school.sketch).map((layer): Plain =>
-      layer.role === 'dark' ? { ...layer, and: { field: 'glow', from: 0, to: 0.55, fades: 0.5 } } : layer,
+      layer.role === 'dark' ? { ...layer, and: { field: 'lit', from: 0, to: 0.55, fades: 0.5 } } : layer,
     );
     const light: Plain = {
       ...{ id: 'glow', role: 'glow', pencil, pressure: 'light', passes: 1 },
-      ...{ field: 'glow', from: 0.4, to: 1, fades: 0.4, bands: 1 },
+      ...{ field: 'lit', from: 0.4, to: 1, fades: 0.4, bands: 1 },
       purpose: 'The colour of the light, on the sides that face it and less with the way from it.',
     };
     const last = own.at(-1);
     const unifies = last !== undefined && last.id === 'unify';
     // Where the light falls its colour unifies the family in place of the lightest.
-    const away = { field: 'glow' as const, from: 0, to: 0.4, fades: 0.4 };
+    const away = { field: 'lit' as const, from: 0, to: 0.4, fades: 0.4 };
     const plain = unifies ? [...own.slice(0, -1), light, { ...last, and: away }] : [...own, light];
     const notes = context.glow
       ? []

@@ -8,6 +8,7 @@ export const metalFromOnePencil: Effect = {
   says: 'One pencil, hard in the shadow and hardly at all beside the highlight, for very small parts.',
   suits: [],
   bySchool: false,
+  finish: 'polished',
   reserves: 'tone',
   lay: (_school, { pencils }, context) => ({
     layers: fitted(onePencil(pencils[0]), context),

@@ -17,6 +17,7 @@ export const polishedMetal: Effect = {
   says: 'Dark, mid and light close together with hard edges; a dark streak beside a white that stays paper.',
   suits: ['gold', 'copper', 'silver'],
   bySchool: false,
+  finish: 'polished',
   reserves: 'tone',
   jumps: true,
   lay(_school, family, context) {

@@ -9,6 +9,7 @@ export const satinMetal: Effect = {
   says: 'The ladder of a polished metal with soft edges: brushed, worn or cast.',
   suits: [],
   bySchool: false,
+  finish: 'satin',
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : pencils.slice(-1);
