@@ -7,6 +7,7 @@ export { type DrawnReflection, drawnReflections } from './drawn-reflections.ts';
 export { mirroredAt, reflectivity, sourcesOf } from './reflections.ts';
 export { type Highlight } from './highlights.ts';
 export { type Finish, FINISHES, finishById } from './finishes/index.ts';
+export { finishOf } from './finish-of.ts';
 export { type PageFields, lightOfPage, pageFields } from './page-fields.ts';
 export { type GlowContrast, glowContrasts } from './glow-contrast.ts';
 export { formSketch } from './form-sketch.ts';

@@ -1,7 +1,7 @@
 import { bodiesOf } from './bodies.ts';
 import { castShadows } from './cast-shadows.ts';
 import { type Field, VALUES_EACH_SOURCE } from './fields.ts';
-import { finishById } from './finishes/index.ts';
+import { finishOf } from './finish-of.ts';
 import { type Form, formById } from './forms/index.ts';
 import { type GlowField, spreadGlow } from './glow.ts';
 import { type Highlight, layHighlights } from './highlights.ts';
@@ -59,11 +59,9 @@ export function lightOfPage(
     const whole = innerBoxOf(own, page);
     const glows = sources.has(id);
     const material = made.material === null ? null : materialById(made.material);
-    const finish = made.finish ?? material?.finish ?? null;
+    const finish = finishOf(made);
     const shine =
-      finish === null || form.fades || !leans(form)
-        ? null
-        : shineOf(finishById(finish), surface.side, page.pixelsPerMm);
+      finish === null || form.fades || !leans(form) ? null : shineOf(finish, surface.side, page.pixelsPerMm);
     // What stands before a light, is cut in faces or shines as metal has its palest places by that.
     const edge = lighting.main.kind === 'behind' || glows || form.fades || finish ? undefined : material?.highlight;
     // Each region of its own is looked at in its own window.

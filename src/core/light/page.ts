@@ -27,7 +27,7 @@ export interface FormedThing {
   form: string;
   /** Id of its material; null where nobody said. */
   material: string | null;
-  /** Id of its finish, for what shines as metal. Default that of its material, or none. */
+  /** Id of its finish, for what shines as metal; null for none. Default that of its material. */
   finish?: string | null;
   /** Whose colours it shows, at most {@link MOST_SOURCES}; see {@link sourcesOf}. */
   sources: readonly Source[];

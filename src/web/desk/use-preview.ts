@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PreviewRequest, type ZoneLook, pageWorker } from '../workers/index.ts';
 import { type Step } from '../../core/bench/index.ts';
-import { type GlowContrast, type Lighting } from '../../core/light/index.ts';
+import { type GlowContrast, type Highlight, type Lighting } from '../../core/light/index.ts';
 import { lightingOf } from '../../planning/index.ts';
 import { type Recipe, type Zone } from '../../core/recipe/index.ts';
 import { useAppSelector } from '../app/store.ts';
@@ -122,6 +122,25 @@ export function useGlowContrasts({ main, glows }: Lighting): readonly (GlowContr
   return found?.of === glows ? found.all : [];
 }
 
+/** The highlights of a thing; null until they are known. */
+export function useHighlights(regionIds: readonly number[], lighting: Lighting): readonly Highlight[] | null {
+  const desk = useDesk();
+  const things = desk.formed;
+  const [found, setFound] = useState<{ of: readonly unknown[]; all: readonly Highlight[] } | null>(null);
+  const step = stepFor(desk);
+  const key = desk.page?.key ?? null;
+  const inputs = useMemo(() => [key, things, regionIds, lighting, step], [key, things, regionIds, lighting, step]);
+  useEffect(() => {
+    if (key === null) return;
+    let wanted = true;
+    void pageWorker
+      .highlights(key, things, lighting, { regionIds, step })
+      .then((all) => wanted && setFound({ of: inputs, all }));
+    return () => void (wanted = false);
+  }, [key, things, regionIds, lighting, step, inputs]);
+  return found?.of === inputs ? found.all : null;
+}
+
 /** The page's regions in colours, four bytes each by region id; null until it is there. */
 export function useRegionPicture(rgba: Uint8Array | null): HTMLCanvasElement | null {
   const desk = useDesk();
@@ -158,7 +177,7 @@ function useZone(step: Pick<Step, 'regionIds' | 'zone'> | undefined, look: ZoneL
 }
 
 /** The lights of the sheet as they stand. */
-function useLighting(): Lighting {
+export function useLighting(): Lighting {
   const { light, glows, horizon } = useDesk().sheet.plan;
   return useMemo(() => lightingOf({ light, glows, horizon }), [light, glows, horizon]);
 }

@@ -3,12 +3,14 @@ import clsx from 'clsx';
 import { Sun } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Thing } from '../../contracts/index.ts';
-import { FORMS, type MainLight, formById, formSketch } from '../../core/light/index.ts';
+import { FORMS, type MainLight, finishOf, formById, formSketch } from '../../core/light/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
+import { useHighlights, useLighting } from '../desk/use-preview.ts';
 import { useAppSelector } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { ThingList } from '../desk/thing-list.tsx';
 import { Button, PixelCanvas, Section } from '../parts/index.ts';
+import { highlightWords } from './highlight-words.ts';
 import { GlowCard } from './glow-card.tsx';
 import { type GlowsProps, USUAL_GLOW } from './glows.tsx';
 
@@ -55,8 +57,18 @@ export function ThingInLight({ thing, glows, contrasts, onHold }: GlowsProps & {
         }
       />
       <p className="mt-2 text-[0.95rem] text-soft">{formById(own).says}</p>
+      <ShineOf thing={thing} />
     </Section>
   );
+}
+
+/** How a thing shines: as metal, or with highlights of its own and how large those are. */
+function ShineOf({ thing }: { thing: Thing }) {
+  const own = useDesk().formed.find(({ id }) => id === thing.id);
+  const highlights = useHighlights(thing.regionIds, useLighting());
+  const finish = own ? finishOf(own) : null;
+  const words = finish ? `Shines ${finish.name}: ${finish.says}` : highlights && highlightWords(highlights);
+  return words ? <p className="mt-1 text-[0.95rem] text-soft">{words}</p> : null;
 }
 
 /** The forms of all things of the sheet. */

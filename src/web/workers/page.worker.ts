@@ -14,7 +14,7 @@ import {
   type PageGeometry,
   coarsePage,
   glowContrasts,
-  pageFields,
+  lightOfPage,
 } from '../../core/light/index.ts';
 import {
   type FindOptions,
@@ -38,6 +38,8 @@ import { groundFinder, regionTables } from '../../planning/index.ts';
 import { greysApart } from './greys-apart.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
+type LightOfPage = ReturnType<typeof lightOfPage>;
+
 /** A page as this worker keeps it, so that labels cross over once. */
 interface OpenPage {
   width: number;
@@ -49,7 +51,7 @@ interface OpenPage {
   distance: Float32Array | null;
   regions: readonly Region[];
   /** The page at every so many pixels, once that was asked for, and the light on it by what that was worked out for. */
-  sizes: Map<number, { geometry: PageGeometry; key: string; fields: PageFields | null }>;
+  sizes: Map<number, { geometry: PageGeometry; key: string; light: LightOfPage | null }>;
   /** What it shows of its things, once that was asked for. */
   reading: PageReading | null;
 }
@@ -181,6 +183,18 @@ const api = {
     return transfer({ width, height, data }, [data.buffer]);
   },
 
+  /** The highlights on some regions. */
+  highlights(
+    key: string,
+    things: readonly FormedThing[],
+    lighting: Lighting,
+    { regionIds, step }: Pick<ZoneOnPage, 'regionIds' | 'step'>,
+  ) {
+    const own = new Set(regionIds);
+    const { highlights } = litPage(openPage(key), things, lighting, step);
+    return highlights.filter((highlight) => highlight.regionIds.some((id) => own.has(id)));
+  },
+
   /** How each glow stands out from what surrounds it, from a coarse look. */
   glowContrasts(key: string, things: readonly FormedThing[], lighting: Lighting, step: number) {
     const lit = litPage(openPage(key), things, lighting, step);
@@ -267,17 +281,24 @@ function openPage(key: string): OpenPage {
 
 /** The page at every so many pixels with what light does on it. */
 function litPage(page: OpenPage, things: readonly FormedThing[], lighting: Lighting, step: number) {
-  const sized = page.sizes.get(step) ?? { geometry: sizeOf(page, step), key: '', fields: null };
+  const sized = page.sizes.get(step) ?? { geometry: sizeOf(page, step), key: '', light: null };
   page.sizes.set(step, sized);
   const key = JSON.stringify([
-    things.map(({ id, regionIds, form, material, finish, sources }) => [id, regionIds, form, material, finish, sources]),
+    things.map(({ id, regionIds, form, material, finish, sources }) => [
+      id,
+      regionIds,
+      form,
+      material,
+      finish,
+      sources,
+    ]),
     lighting,
   ]);
-  if (sized.key !== key || !sized.fields) {
-    sized.fields = pageFields(sized.geometry, things, lighting);
+  if (sized.key !== key || !sized.light) {
+    sized.light = lightOfPage(sized.geometry, things, lighting);
     sized.key = key;
   }
-  return { ...sized.geometry, fields: sized.fields };
+  return { ...sized.geometry, ...sized.light };
 }
 
 /** How much of a layer's pressure arrives at each pixel. */
