@@ -131,6 +131,22 @@ describe('recipes of the booklet', function () {
     expect(wrong.map(nameOf)).to.deep.equal([]);
   });
 
+  it('pass it where nothing matters much, with fewer layers that say what was left out', () => {
+    for (const page of DEMO_PAGES) {
+      const own = pages.get(page.id)!;
+      const usual = new Map([...checked(page, page.paper, wax, 'bare')].map((each) => [each.id, each.recipe]));
+      const things = own.plan.things.map((thing) => ({ ...thing, importance: 'little' as const, focus: false }));
+      pages.set(page.id, { ...own, plan: { ...own.plan, things } });
+      const minor = [...checked(page, page.paper, wax, 'bare')];
+      pages.set(page.id, own);
+      expect(minor.filter(({ found }) => found.length > 0).map(nameOf)).to.deep.equal([]);
+      const fewer = minor.filter(({ id, recipe }) => recipe.layers.length < usual.get(id)!.layers.length);
+      expect(fewer.length).to.be.above(minor.length / 3);
+      for (const { recipe } of fewer) expect(recipe.notes.join(' ')).to.contain('matters little');
+      for (const { recipe } of minor) expect(recipe.layers.length).to.be.at.least(2);
+    }
+  });
+
   it('pass it with twelve pencils, and lay nothing that is not among them', () => {
     const codes = ['QS01', 'QS02', 'QS05', 'QS08', 'QS11', 'QS13', 'QS24', 'QS27', 'QS31', 'QS41', 'QS45', 'QS52'];
     const twelve = wax.filter(({ code }) => codes.includes(code));

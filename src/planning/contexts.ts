@@ -31,6 +31,7 @@ export class Contexts {
   readonly #formed: ReadonlyMap<string, FormedThing>;
   readonly #pencils: PencilsHere;
   readonly #boxes: ReadonlyMap<string, Box>;
+  readonly #minor: ReadonlySet<string>;
   readonly #paper: Paper;
   readonly #white: string | null;
   readonly #labs = new Map<string, ReturnType<NonNullable<RegionContext['labOf']>>>();
@@ -46,6 +47,9 @@ export class Contexts {
     this.#formed = new Map(formed.map((thing) => [thing.id, thing]));
     this.#pencils = pencils;
     this.#boxes = new Map([...regions].flatMap(([id, own]) => (own.length > 0 ? [[id, boxOf(own)] as const] : [])));
+    this.#minor = new Set(
+      plan.things.flatMap(({ id, importance, focus }) => (importance === 'little' && !focus ? [id] : [])),
+    );
     this.#paper = paperById(plan.page.paper);
     this.#white = whiteIn(pencils);
   }
@@ -57,6 +61,7 @@ export class Contexts {
     const glow = this.#glowOn(id);
     return {
       regions: this.#regions.get(id)!,
+      minor: this.#minor.has(id),
       heightMm: bottom - top,
       outMm: Math.max(right - left, bottom - top) / 2,
       palest: form === 'fades-up' ? 'top' : 'foot',

@@ -10,7 +10,7 @@ import {
   newThing,
 } from '../contracts/index.ts';
 import { labOfHex } from '../core/colour/index.ts';
-import { familyOf } from '../core/recipe/index.ts';
+import { type Direction, familyOf } from '../core/recipe/index.ts';
 import { sequence, validateSequence } from '../core/bench/index.ts';
 import { paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
@@ -28,6 +28,7 @@ import {
   groundsOf,
   laidLayers,
   openSteps,
+  regionCourses,
   regionTables,
   pinnedFamilies,
   readingsOf,
@@ -175,6 +176,39 @@ describe('tables of regions', () => {
     const all = tablesFor({});
     expect(some[1]).to.not.deep.equal(all[1]);
     expect(some[3]).to.deep.equal(all[3]);
+  });
+});
+
+describe('courses of regions', () => {
+  const things = plan.things.map(({ id, regionIds }) => ({ id, regionIds, recipe: recipes.get(id)! }));
+  const directed = (direction: Direction) =>
+    things.map((thing) => ({
+      ...thing,
+      recipe: {
+        ...thing.recipe,
+        layers: thing.recipe.layers.map((layer, i) => (i === 1 ? { ...layer, direction } : layer)),
+      },
+    }));
+  const vanishing = { x: 90, y: 20 };
+
+  it('are those of the last layer that is laid', () => {
+    const given = { glows: [], vanishing };
+    const toPoint = regionCourses(directed('to the vanishing point'), regions, { 'thing-a': 2, 'thing-b': 1 }, given);
+    expect(toPoint[1]).to.deep.include({ kind: 'to', at: vanishing });
+    expect(toPoint[3]).to.equal(null);
+    expect(regionCourses(directed('to the vanishing point'), regions, { 'thing-a': 0 }, given)[1]).to.equal(null);
+  });
+
+  it('go round the nearest light, a thing or a point', () => {
+    const near = regions[0].pole;
+    const glows = [
+      { thingId: null, at: { x: near.x + 1, y: near.y } },
+      { thingId: null, at: { x: 900, y: 900 } },
+    ];
+    const [, first] = regionCourses(directed('round the light'), regions, { 'thing-a': 2 }, { glows, vanishing });
+    expect(first).to.deep.include({ kind: 'round', at: glows[0].at });
+    const none = regionCourses(directed('round the light'), regions, { 'thing-a': 2 }, { glows: [], vanishing });
+    expect(none[1]).to.equal(null);
   });
 });
 

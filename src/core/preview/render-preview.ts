@@ -1,6 +1,7 @@
 import { type Rgb } from '../colour/index.ts';
 import { type PageFields } from '../light/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
+import { type Course, alongCourse } from './courses.ts';
 import { GRAIN_PER_MM, TILE, grainOf } from './grain.ts';
 import { pigmentShare } from './shade.ts';
 import { SECOND_STEPS, TONE_STEPS, type ToneTable } from './tone-tables.ts';
@@ -18,6 +19,8 @@ export interface PreviewSource {
   paper: Rgb;
   /** The table to paint each region by, at its id; null for regions that nothing is laid on yet. */
   tables: readonly (ToneTable | null)[];
+  /** The course of the strokes on each region, at its id. Default none: they run as their table says. */
+  courses?: readonly (Course | null)[];
 }
 
 /** Shares of pigment are told apart by so many steps. */
@@ -50,12 +53,12 @@ function pixelsOf(table: ToneTable, paper: Rgb): Uint32Array {
  * paper in the valleys. Printed lines are not painted; lay the page over it.
  */
 export function renderPreview(source: PreviewSource): RgbaImage {
-  const { width, height, labels, fields, tables, paper } = source;
+  const { width, height, pixelsPerMm, labels, fields, tables, paper, courses } = source;
   const data = new Uint8ClampedArray(4 * width * height);
   // Whole pixels are written at once; the bytes lie red, green, blue, alpha from the lowest on every machine that runs this.
   const out = new Uint32Array(data.buffer);
   const bare = packed(paper);
-  const grainScale = GRAIN_PER_MM / source.pixelsPerMm;
+  const grainScale = GRAIN_PER_MM / pixelsPerMm;
   const mask = TILE - 1;
   const grainColumns = Int32Array.from({ length: width }, (_, x) => (x * grainScale) & mask);
   for (let y = 0; y < height; y++) {
@@ -74,17 +77,25 @@ export function renderPreview(source: PreviewSource): RgbaImage {
       }
       const pixels = pixelsOf(table, paper);
       const { specks } = table;
-      const grain = grainOf(table.drawn);
+      const course = courses?.[label] ?? null;
+      const grain = grainOf(course ? 'level' : table.drawn);
       const first = fields[table.fields[0]];
       const second = table.fields.length > 1 ? fields[table.fields[1]] : null;
       for (let x = i - y * width; i < stop; x++, i++) {
         let t = (first[i] * TONE_STEPS) >> 8;
         if (second !== null) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
-        out[i] = pixels[t * LEVELS + SHARE[(specks[t] << 8) | grain[grainRow + grainColumns[x]]]];
+        const g = course ? placeInGrain(course, x / pixelsPerMm, y / pixelsPerMm) : grainRow + grainColumns[x];
+        out[i] = pixels[t * LEVELS + SHARE[(specks[t] << 8) | grain[g]]];
       }
     }
   }
   return { width, height, data };
+}
+
+/** The pixel of the grain tile that lies at a place, mm, where its level strokes follow a course. */
+function placeInGrain(course: Course, x: number, y: number): number {
+  const [along, across] = alongCourse(course, x, y);
+  return ((across * GRAIN_PER_MM) & (TILE - 1)) * TILE + ((along * GRAIN_PER_MM) & (TILE - 1));
 }
 
 function packed([red, green, blue]: Rgb): number {

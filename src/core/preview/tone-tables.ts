@@ -24,7 +24,7 @@ export interface ToneTable {
   drawn: Drawn;
 }
 
-/** What strokes that run some way look like in the grain; along a shape or round a light they run every way. */
+/** What strokes that run some way look like in the grain; those that follow a shape or a point have a course of their own. */
 const BY_DIRECTION: Readonly<Partial<Record<Direction, Drawn>>> = { level: 'level', upright: 'upright' };
 
 function drawnBy(layer: Layer | undefined): Drawn {

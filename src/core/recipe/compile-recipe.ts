@@ -2,6 +2,7 @@ import { type Laid, type RegionContext, effectById, usualWidth } from './effects
 import { type Family } from './family.ts';
 import { type Layer, type Recipe } from './layer.ts';
 import { schoolById } from './schools/index.ts';
+import { withoutRefining } from './unimportant.ts';
 import { fieldsOf } from './zone.ts';
 
 /** On paper darker than this, L*, a highlight that stays paper does not read as light. */
@@ -17,7 +18,8 @@ const PALE_PAPER = 85;
  */
 export function compileRecipe(effectId: string, schoolId: string, family: Family, context: RegionContext): Recipe {
   if (context.regions.length === 0) throw new RangeError('A recipe needs at least one region to be fitted to.');
-  const laid = effectById(effectId).lay(schoolById(schoolId), family, context);
+  const whole = effectById(effectId).lay(schoolById(schoolId), family, context);
+  const laid = context.minor ? withoutRefining(whole) : whole;
   const { layers, notes } = withHighlight(laid, context);
   return { effect: effectId, school: schoolId, layers, notes, halfWidthMm: Math.max(0.5, usualWidth(context) / 2) };
 }

@@ -18,7 +18,7 @@ export interface LostLayer {
 }
 
 /** What a layer is worth in its recipe, 0..1; the shadow and one layer more always stay. */
-function worthOf({ id, role }: Layer): number {
+export function worthOf({ id, role }: Pick<Layer, 'id' | 'role'>): number {
   if (id === 'deepen') return 0.4;
   if (id === 'unify') return 0.6;
   if (id === 'base' || id === 'light') return 0.75;
@@ -29,7 +29,7 @@ function worthOf({ id, role }: Layer): number {
 }
 
 /** Layers that always stay. */
-const LEAST_LAYERS = 2;
+export const LEAST_LAYERS = 2;
 
 /**
  * Leaves layers out, those first that are worth least for the minutes they take, until all recipes take no longer than

@@ -13,6 +13,7 @@ import {
   formedThings,
   lightingOf,
   laidLayers,
+  regionCourses,
   regionTables,
   groundFinder,
   groundsOf,
@@ -94,5 +95,6 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
     fields,
     paper: rgbOfLab(labOfHex(paper.tint)),
     tables,
+    courses: regionCourses(things, regions, upTo, { glows: plan.glows, vanishing: plan.horizon.vanishing }),
   }).data;
 }

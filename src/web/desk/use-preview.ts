@@ -56,11 +56,12 @@ export function usePreview(
   const things = desk.formed;
   const recipes = others ?? desk.recipes;
   const lighting = useLighting();
+  const { vanishing } = desk.sheet.plan.horizon;
   const request = useMemo((): Omit<PreviewRequest, 'step'> => {
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
       things: things.map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null })),
-      lighting,
+      ...{ lighting, vanishing },
       paper: use.paper,
       grounds: [...grounds],
       pencils: [...used].flatMap((id) => {
@@ -69,7 +70,7 @@ export function usePreview(
       }),
       upTo,
     };
-  }, [things, lighting, use, grounds, recipes, pencilById, upTo]);
+  }, [things, lighting, vanishing, use, grounds, recipes, pencilById, upTo]);
   const wanted = page !== null && others !== null && (recipes.size > 0 || grounds.size > 0);
   const key = page?.key ?? '';
   const step = stepFor(desk);

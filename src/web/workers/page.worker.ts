@@ -22,6 +22,7 @@ import {
   LINE_REACH_MM,
   type Mend,
   NO_REGION,
+  type PointMm,
   type Region,
   type RegionMap,
   distanceToLines,
@@ -34,7 +35,7 @@ import { type PageReading, type ProposeOptions, proposeThings, readPage } from '
 import { type ToneTable, renderPreview } from '../../core/preview/index.ts';
 import { type Recipe, type Zone, sharesOfValues } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
-import { groundFinder, regionTables } from '../../planning/index.ts';
+import { groundFinder, regionCourses, regionTables } from '../../planning/index.ts';
 import { greysApart } from './greys-apart.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
@@ -59,6 +60,8 @@ interface OpenPage {
 export interface PreviewRequest {
   things: readonly (FormedThing & { recipe: Recipe | null })[];
   lighting: Lighting;
+  /** Where lines that run away from the viewer meet. */
+  vanishing: PointMm | null;
   paper: Paper;
   /** What lies on regions before anything is laid, by region id. */
   grounds: readonly (readonly [number, RegionGround])[];
@@ -238,6 +241,7 @@ const api = {
     );
     const image = renderPreview({
       ...{ ...lit, labels: lit.grown, paper: rgbOfLab(labOfHex(paper.tint)), tables: regionalTables },
+      courses: coursesOn(page, request),
     });
     if (tables.size > 600) tables.clear();
     return transfer(image, [image.data.buffer]);
@@ -263,7 +267,9 @@ const api = {
     );
     const labels = lit.grown.map((label, i) => (lit.distance[i] < 0.5 ? label : 0));
     const bare = rgbOfLab(labOfHex(INK));
-    const image = renderPreview({ ...lit, labels, paper: bare, tables: [null, ...onInk.slice(1)] });
+    const image = renderPreview({
+      ...{ ...lit, labels, paper: bare, tables: [null, ...onInk.slice(1)], courses: coursesOn(page, request) },
+    });
     for (let p = 0; p < image.data.length; p += 4) {
       for (let c = 0; c < 3; c++) image.data[p + c] -= bare[c];
     }
@@ -314,6 +320,10 @@ function shareAt(zone: Zone, fields: PageFields): (i: number) => number {
 function sizeOf(page: OpenPage, step: number): PageGeometry {
   const distance = (page.distance ??= distanceToLines(page.labels, page.width, page.height));
   return coarsePage({ ...page, distance }, step);
+}
+
+function coursesOn({ regions }: OpenPage, { things, upTo, lighting, vanishing }: PreviewRequest) {
+  return regionCourses(things, regions, upTo, { glows: lighting.glows, vanishing });
 }
 
 function opticsOf(pencil: PencilDeclaration): PencilOptics {

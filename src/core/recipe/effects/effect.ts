@@ -8,6 +8,8 @@ import { type School } from '../schools/index.ts';
 export interface RegionContext {
   /** Usable width and area of each region; at least one. */
   regions: readonly { usableWidthMm: number; areaMm2: number }[];
+  /** Whether it matters little, so that layers which only refine it are not worth laying. Default not. */
+  minor?: boolean;
   /** From the top of the thing to its foot, mm. Default its usual width. */
   heightMm?: number;
   /** From its middle as far out as it goes, mm. Default half its usual width. */
