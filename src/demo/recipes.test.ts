@@ -13,6 +13,7 @@ import {
   deriveRecipes,
   formedThings,
   groundFinder,
+  reflectionsOf,
   regionsOfThings,
 } from '../planning/index.ts';
 import { onPaper } from '../core/tray/index.ts';
@@ -85,6 +86,23 @@ function withFamilies({ plan, map }: Named, page: DemoPage, tray: readonly (type
   });
   return { ...plan, families: Object.fromEntries(families) };
 }
+
+describe('reflections that are drawn on The Ferry Steps', () => {
+  it('are matched to what they repeat by their names, and most of them by outline and place alone', async () => {
+    const page = DEMO_PAGES.find(({ id }) => id === 'ferry-steps')!;
+    const { plan, map } = await named(page);
+    const pairs = (of: Plan) =>
+      Object.fromEntries(reflectionsOf(of, map).map(({ reflection, of: original }) => [reflection, original]));
+    expect(pairs(plan)).to.include({
+      ...{ 'lantern-reflections': 'paper-lanterns', 'hull-reflection': 'hull' },
+      ...{ 'window-reflections': 'lit-windows', 'mast-reflection': 'mast-and-spars' },
+    });
+    const nameless = { ...plan, things: plan.things.map((thing) => ({ ...thing, name: 'thing' })) };
+    expect(pairs(nameless)).to.deep.equal({
+      ...{ 'hull-reflection': 'hull', 'cabin-reflection': 'cabin', 'window-reflections': 'cabin' },
+    });
+  });
+});
 
 describe('recipes of the booklet', function () {
   this.timeout(240_000);

@@ -1,9 +1,18 @@
 import { expect } from 'chai';
-import { type Pencil, type Plan, emptyPlan, newThing } from '../contracts/index.ts';
+import { NO_HORIZON, type Pencil, type Plan, emptyPlan, newThing } from '../contracts/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { drawnReflections } from '../core/light/index.ts';
 import { familyOf } from '../core/recipe/index.ts';
-import { Contexts, deriveRecipes, formedThings, lightingOf, proposedEffects, regionsOfThings } from './index.ts';
+import {
+  Contexts,
+  deriveRecipes,
+  formedThings,
+  lightingOf,
+  proposedEffects,
+  reflectionsOf,
+  regionsOfThings,
+  withReflected,
+} from './index.ts';
 
 const region = (id: number, left: number, top: number, right: number, bottom: number): Region => ({
   ...{ id, usableWidthMm: Math.min(right - left, bottom - top), areaMm2: (right - left) * (bottom - top) },
@@ -130,6 +139,51 @@ describe('a reflection that is drawn', () => {
     );
     expect(found).to.include({ reflection: 'mirrored', of: 'hut' });
     expect(more).to.deep.equal([]);
+  });
+
+  it('needs no name where two or more lie across one line from what is as wide above it', () => {
+    const box = (id: number, left: number, right: number, top: number, bottom: number): Region => ({
+      ...regions[0],
+      ...{ id, box: { left, right, top, bottom } },
+    });
+    const hull = { id: 'hull', regions: [box(1, 10, 60, 40, 60)], inWater: false };
+    const mast = { id: 'mast', regions: [box(2, 70, 76, 20, 62)], inWater: false };
+    const under = { id: 'under hull', regions: [box(3, 11, 60, 62, 80)], inWater: null };
+    const below = { id: 'below mast', regions: [box(4, 70, 77, 62, 98)], inWater: null };
+    const boat = { id: 'boat', regions: [box(5, 69, 77, 110, 150)], inWater: null };
+    const pairs = drawnReflections([hull, mast, under, below, boat], 60);
+    expect(pairs.map(({ reflection, of }) => `${reflection} ${of}`)).to.deep.equal([
+      'under hull hull',
+      'below mast mast',
+    ]);
+    // One pair alone may be chance.
+    expect(drawnReflections([hull, mast, under], 60)).to.deep.equal([]);
+  });
+
+  it('repeats what it is called after, where that stands above it', () => {
+    const named = (id: string, name: string, own: number) => newThing({ id, name, regionIds: [own] });
+    const horizon = { ...plan.horizon, waterLineMm: 70 };
+    const of = (...names: [string, string, string]) =>
+      reflectionsOf(
+        { ...plan, horizon, things: [named('a', names[0], 2), named('b', names[1], 3), named('c', names[2], 5)] },
+        page,
+      ).map((pair) => pair.of);
+    expect(of('Old hut', 'Lamp', 'Huts mirrored')).to.deep.equal(['a']);
+    // What does not stand above it is not what it repeats, whatever it is called; the outline tells then.
+    expect(of('Old hut', 'Lamp', 'Lamp reflection')).to.deep.equal(['a']);
+  });
+
+  it('takes the pencils of what it repeats with a palette, unless it is pinned', () => {
+    const [hut, mirrored] = [familyOf(['pencil-a', 'pencil-b']), familyOf(['pencil-c'])];
+    const things = [
+      newThing({ id: 'hut', name: 'Hut', regionIds: [2] }),
+      newThing({ id: 'mirrored', name: 'Hut reflection', regionIds: [5] }),
+    ];
+    const own: Plan = { ...plan, things, horizon: { ...plan.horizon, waterLineMm: 70 } };
+    const families = { hut, mirrored };
+    expect(withReflected(own, page, families)).to.deep.equal({ hut, mirrored: hut });
+    expect(withReflected({ ...own, pinned: ['mirrored'] }, page, families)).to.deep.equal(families);
+    expect(withReflected({ ...own, horizon: NO_HORIZON }, page, families)).to.deep.equal(families);
   });
 
   it('is not looked for above the line, nor matched to what stands aside or is of another size', () => {

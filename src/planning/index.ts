@@ -9,6 +9,7 @@ export { regionsOfThings } from './things-regions.ts';
 export { type KeyedGround, groundFinder, groundsOf } from './grounds.ts';
 export { type LayerCost, costOfLayer } from './layer-cost.ts';
 export { laidLayers } from './laid-layers.ts';
+export { reflectionsOf, withReflected } from './reflections.ts';
 export { regionCourses } from './region-courses.ts';
 export { type LaidThing, regionTables } from './region-tables.ts';
 export { type PaperInUse, paperInUse } from './paper-in-use.ts';

@@ -428,7 +428,7 @@ describe('the hours of a page', () => {
     const things = plan.things.map((each) => ({
       ...each,
       focus: false,
-      importance: each.focus ? ('much' as const) : ('little' as const),
+      importance: each.focus ? ('much' as const) : ('usual' as const),
     }));
     const worth = hours({
       things,

@@ -1,8 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
 import type { Horizon } from '../../contracts/index.ts';
-import { drawnReflections } from '../../core/light/index.ts';
-import { regionsOfThings } from '../../planning/index.ts';
+import { reflectionsOf } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section } from '../parts/index.ts';
@@ -50,7 +49,7 @@ export function HorizonOfPage({ horizon }: { horizon: Horizon }) {
             </p>
           </div>
         )}
-        {horizon.waterLineMm !== null && <DrawnReflections waterLineMm={horizon.waterLineMm} />}
+        {horizon.waterLineMm !== null && <DrawnReflections />}
         {horizon.vanishing === null ? (
           <Button onClick={() => set({ vanishing: { x: widthMm / 2, y: tenth(line) } }, 'a vanishing point')}>
             Set a vanishing point
@@ -90,18 +89,11 @@ function Row({ words, away, onAway }: { words: string; away: string; onAway(): v
 }
 
 /** Reflections that the artist has drawn: each can take the family of what it repeats. */
-function DrawnReflections({ waterLineMm }: { waterLineMm: number }) {
+function DrawnReflections() {
   const { sheet, page } = useDesk();
   const { things, families } = sheet.plan;
   const change = usePlanChange(sheet.id, 'light');
-  const pairs = useMemo(() => {
-    const regions = regionsOfThings(sheet.plan, page?.regions ?? []);
-    // What lies wholly below the line may be a reflection; what is water is what shows it.
-    const outlined = things
-      .filter(({ material }) => material !== 'water')
-      .map(({ id, name }) => ({ id, regions: regions.get(id) ?? [], inWater: /reflect|mirror/i.test(name) }));
-    return drawnReflections(outlined, waterLineMm);
-  }, [sheet.plan, things, page, waterLineMm]);
+  const pairs = useMemo(() => (page ? reflectionsOf(sheet.plan, page) : []), [sheet.plan, page]);
   const nameOf = (id: string) => things.find((thing) => thing.id === id)?.name ?? '';
   const open = pairs.filter(({ reflection, of }) => families[of] && families[reflection] !== families[of]);
   if (open.length === 0) return null;

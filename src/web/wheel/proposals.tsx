@@ -7,7 +7,7 @@ import { hexOfLab } from '../../core/colour/index.ts';
 import { beliefOfAll } from '../../core/laydown/index.ts';
 import { type PageSummary, type Proposal } from '../../core/palette/index.ts';
 import { pencilsOf } from '../../core/recipe/index.ts';
-import { pinnedFamilies } from '../../planning/index.ts';
+import { pinnedFamilies, withReflected } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';
 import { stageAddress } from '../desk/stages.ts';
@@ -67,10 +67,11 @@ export function Proposals({
   };
   const take = (proposal: Proposal) => {
     const families = proposal.parts.flatMap(({ thingId, family }) => (family ? [[thingId, family] as const] : []));
+    const all = { ...plan.families, ...Object.fromEntries(families) };
     onCompare(null);
     setTaken(proposal.name);
     void change(`take the palette “${proposal.name}”`, {
-      families: { ...plan.families, ...Object.fromEntries(families) },
+      families: desk.page ? withReflected(plan, desk.page, all) : all,
     });
   };
   const unready = whyNot(desk, summary);
