@@ -25,7 +25,7 @@ const source: PreviewSource = {
 const whole = renderPreview(source);
 
 describe('a preview', () => {
-  it('at every second pixel is what the whole is there, in size and in grain', () => {
+  it('at every second pixel shows what four of the whole are there, in size and in grain', () => {
     const at = (field: Uint8Array | Uint16Array, i: number) => field[2 * Math.floor(i / 40) * 80 + 2 * (i % 40)];
     const half: PreviewSource = {
       ...{ ...source, width: 40, height: 25, pixelsPerMm: 5 },
@@ -33,10 +33,13 @@ describe('a preview', () => {
       fields: fieldsOfTone(Uint8Array.from({ length: 1000 }, (_, i) => at(source.fields.tone, i))),
     };
     const { data } = renderPreview(half);
+    let off = 0;
     for (let i = 0; i < 1000; i++) {
-      const q = 4 * (2 * Math.floor(i / 40) * 80 + 2 * (i % 40));
-      expect([...data.subarray(4 * i, 4 * i + 4)]).to.deep.equal([...whole.data.subarray(q, q + 4)]);
+      const q = 2 * Math.floor(i / 40) * 80 + 2 * (i % 40);
+      const mean = [q, q + 1, q + 80, q + 81].reduce((sum, p) => sum + whole.data[4 * p], 0) / 4;
+      off += Math.abs(data[4 * i] - mean) / 1000;
     }
+    expect(off).to.be.below(4);
   });
 
   it('is bare paper in regions that nothing is laid on', () => {

@@ -24,7 +24,7 @@ export interface PreviewSource {
 }
 
 /** Shares of pigment are told apart by so many steps. */
-const LEVELS = 32;
+const LEVELS = 16;
 /** How much of the pigment's share each grain and speck value shows, 0..LEVELS - 1: 256 x 256, built once. */
 const SHARE = Uint8Array.from({ length: 65536 }, (_, i) => Math.round((LEVELS - 1) * pigmentShare(i & 255, i >> 8)));
 
@@ -60,9 +60,11 @@ export function renderPreview(source: PreviewSource): RgbaImage {
   const bare = packed(paper);
   const grainScale = GRAIN_PER_MM / pixelsPerMm;
   const mask = TILE - 1;
+  // A pixel that covers several of the grain's shows the mean of four of them.
+  const half = Math.floor(grainScale / 2);
   const grainColumns = Int32Array.from({ length: width }, (_, x) => (x * grainScale) & mask);
   for (let y = 0; y < height; y++) {
-    const grainRow = ((y * grainScale) & mask) * TILE;
+    const grainRow = (y * grainScale) & mask;
     const end = (y + 1) * width;
     for (let i = y * width; i < end;) {
       // Runs of one region are painted at once.
@@ -81,21 +83,38 @@ export function renderPreview(source: PreviewSource): RgbaImage {
       const grain = grainOf(course ? 'level' : table.drawn);
       const first = fields[table.fields[0]];
       const second = table.fields.length > 1 ? fields[table.fields[1]] : null;
+      if (course === null && half === 0) {
+        for (let x = i - y * width; i < stop; x++, i++) {
+          let t = (first[i] * TONE_STEPS) >> 8;
+          if (second !== null) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
+          out[i] = pixels[t * LEVELS + SHARE[(specks[t] << 8) | grain[grainRow * TILE + grainColumns[x]]]];
+        }
+        continue;
+      }
       for (let x = i - y * width; i < stop; x++, i++) {
+        let [column, row] = [grainColumns[x], grainRow];
+        if (course) [column, row] = placeInGrain(course, x / pixelsPerMm, y / pixelsPerMm);
+        const [right, below] = [(column + half) & mask, (row + half) & mask];
         let t = (first[i] * TONE_STEPS) >> 8;
         if (second !== null) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
-        const g = course ? placeInGrain(course, x / pixelsPerMm, y / pixelsPerMm) : grainRow + grainColumns[x];
-        out[i] = pixels[t * LEVELS + SHARE[(specks[t] << 8) | grain[g]]];
+        const shares = specks[t] << 8;
+        const [upper, lower] = [row * TILE, below * TILE];
+        const all =
+          SHARE[shares | grain[upper + column]] +
+          SHARE[shares | grain[upper + right]] +
+          SHARE[shares | grain[lower + column]] +
+          SHARE[shares | grain[lower + right]];
+        out[i] = pixels[t * LEVELS + ((all + 2) >> 2)];
       }
     }
   }
   return { width, height, data };
 }
 
-/** The pixel of the grain tile that lies at a place, mm, where its level strokes follow a course. */
-function placeInGrain(course: Course, x: number, y: number): number {
+/** Column and row of the grain tile at a place, mm, where its level strokes follow a course. */
+function placeInGrain(course: Course, x: number, y: number): readonly [number, number] {
   const [along, across] = alongCourse(course, x, y);
-  return ((across * GRAIN_PER_MM) & (TILE - 1)) * TILE + ((along * GRAIN_PER_MM) & (TILE - 1));
+  return [(along * GRAIN_PER_MM) & (TILE - 1), (across * GRAIN_PER_MM) & (TILE - 1)];
 }
 
 function packed([red, green, blue]: Rgb): number {
