@@ -28,17 +28,24 @@ export function grainOf(drawn: Drawn): Uint8Array {
   return grain;
 }
 
+/** The sheet of paper that all grains are of: its fine tooth, and the clouds in it. */
+let sheet: ReturnType<typeof makeSheet> | null = null;
+
 const made = new Map<Drawn, Uint8Array>();
 
 /** The grain of the hand's natural slant. */
 export const paperGrain = grainOf('slanted');
 
-function makeGrain(drawn: Drawn): Uint8Array {
-  const { dx, dy, share } = STROKES[drawn];
+function makeSheet() {
   const random = seededRandom(20);
   const noise = Float32Array.from({ length: TILE * TILE }, () => random());
   const fine = smooth(smooth(noise, 1), 1);
-  const cloud = smooth(smooth(fine, 4), 4);
+  return { fine, cloud: smooth(smooth(fine, 4), 4) };
+}
+
+function makeGrain(drawn: Drawn): Uint8Array {
+  const { dx, dy, share } = STROKES[drawn];
+  const { fine, cloud } = (sheet ??= makeSheet());
   const reach = dx === 3 ? [5, 3] : [15, 9];
   const strokes = blurAlong(blurAlong(blurAlong(fine, dx, dy, reach[0]), dx, dy, reach[1]), 1, 0, 1);
   const [f, c, s] = [1 / spreadOf(fine), 0.2 / spreadOf(cloud), share / spreadOf(strokes)];
@@ -55,13 +62,23 @@ function spreadOf(values: Float32Array): number {
   return Math.sqrt(values.reduce((a, b) => a + (b - mean) ** 2, 0) / values.length);
 }
 
-/** Sums over 2 x reach + 1 pixels along a direction, wrapping at the edges. */
+/** Sums over 2 x reach + 1 pixels along a direction, wrapping at the edges: one sum slides along each line. */
 function blurAlong(values: Float32Array, dx: number, dy: number, reach: number): Float32Array {
   const mask = TILE - 1;
   const out = new Float32Array(values.length);
-  for (let y = 0, i = 0; y < TILE; y++) {
-    for (let x = 0; x < TILE; x++, i++) {
-      for (let k = -reach; k <= reach; k++) out[i] += values[((y + k * dy) & mask) * TILE + ((x + k * dx) & mask)];
+  const line = new Int32Array(TILE);
+  // Steps along the tile come back to where they began after a whole side, so each line is as long as that.
+  const [right, down] = dx === 0 ? [1, 0] : [0, 1];
+  for (let start = 0; start < TILE; start++) {
+    for (let k = 0; k < TILE; k++) {
+      line[k] = ((start * down + k * dy) & mask) * TILE + ((start * right + k * dx) & mask);
+    }
+    let sum = 0;
+    for (let k = -reach; k < reach; k++) sum += values[line[k & mask]];
+    for (let k = 0; k < TILE; k++) {
+      sum += values[line[(k + reach) & mask]];
+      out[line[k]] = sum;
+      sum -= values[line[(k - reach) & mask]];
     }
   }
   return out;
@@ -70,16 +87,10 @@ function blurAlong(values: Float32Array, dx: number, dy: number, reach: number):
 /** Replaces each value by its rank, 0..255. */
 function equalised(values: Float32Array): Uint8Array {
   const order = Float32Array.from(values).sort();
-  const ranks = new Uint8Array(values.length);
-  for (let i = 0; i < values.length; i++) {
+  const least = Float32Array.from({ length: 256 }, (_, rank) => order[(rank * order.length) >> 8]);
+  return Uint8Array.from(values, (value) => {
     let low = 0;
-    let high = order.length;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (order[middle] < values[i]) low = middle + 1;
-      else high = middle;
-    }
-    ranks[i] = Math.min(255, (low * 256) / values.length);
-  }
-  return ranks;
+    for (let half = 128; half > 0; half >>= 1) if (least[low + half] <= value) low += half;
+    return low;
+  });
 }

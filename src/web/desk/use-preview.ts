@@ -57,7 +57,7 @@ export function usePreview(
   const recipes = others ?? desk.recipes;
   const lighting = useLighting();
   const { vanishing } = desk.sheet.plan.horizon;
-  const request = useMemo((): Omit<PreviewRequest, 'step'> => {
+  const request = useMemo((): Omit<PreviewRequest, 'step' | 'first'> => {
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
       things: things.map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null })),
@@ -74,7 +74,7 @@ export function usePreview(
   const wanted = page !== null && others !== null && (recipes.size > 0 || grounds.size > 0);
   const key = page?.key ?? '';
   const step = stepFor(desk);
-  const at = (every: number) => ({ ...request, step: every });
+  const at = (every: number) => ({ ...request, step: every, first: every > step });
   const looks = [step * FIRST_LOOK, step].map((every) => () => pageWorker.preview(key, at(every)));
   const whole = usePixels(wanted ? looks : [], [key, request, step]);
   const close = usePixels(
@@ -101,7 +101,7 @@ export function useTonePicture(lighting: Lighting, coarse: boolean): HTMLCanvasE
   const key = page?.key ?? '';
   const { main, glows, waterLineMm, rippled } = lighting;
   const inputs = [key, things, main, glows, waterLineMm, rippled, step];
-  const at = (every: number) => () => pageWorker.tonePicture(key, things, lighting, every);
+  const at = (every: number) => () => pageWorker.tonePicture(key, things, lighting, every, every > step);
   return usePixels(page === null ? [] : [at(step * FIRST_LOOK), ...(coarse ? [] : [at(step)])], [...inputs, coarse]);
 }
 

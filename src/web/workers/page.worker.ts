@@ -70,6 +70,8 @@ export interface PreviewRequest {
   upTo: Readonly<Record<string, number>>;
   /** Every how many pixels to look. */
   step: number;
+  /** Whether this is a first look, which need not be exact along the lines. */
+  first: boolean;
 }
 
 export type ZoneLook = 'veil' | 'grey';
@@ -169,8 +171,8 @@ const api = {
    * The tone of the page as a grey picture with lines of equal value: what the light alone does, worked out at every so
    * many pixels.
    */
-  tonePicture(key: string, things: readonly FormedThing[], lighting: Lighting, step: number) {
-    const { width, height, grown, fields } = litPage(openPage(key), things, lighting, step);
+  tonePicture(key: string, things: readonly FormedThing[], lighting: Lighting, step: number, first: boolean) {
+    const { width, height, grown, fields } = litPage(openPage(key), things, lighting, step, first);
     const { tone } = fields;
     const data = new Uint8ClampedArray(4 * width * height);
     const level = (i: number) => Math.floor((tone[i] * ISOLINES) / 256);
@@ -228,7 +230,7 @@ const api = {
     const page = openPage(key);
     const { paper } = request;
     const grounds = new Map(request.grounds);
-    const lit = litPage(page, request.things, request.lighting, request.step);
+    const lit = litPage(page, request.things, request.lighting, request.step, request.first);
     const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
     const regionalTables = regionTables(
       request.things,
@@ -253,7 +255,7 @@ const api = {
    */
   overInk(key: string, request: PreviewRequest) {
     const page = openPage(key);
-    const lit = litPage(page, request.things, request.lighting, request.step);
+    const lit = litPage(page, request.things, request.lighting, request.step, request.first);
     const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
     const ink = bareGround({ ...request.paper, tint: INK });
     const onInk = regionTables(
@@ -286,8 +288,8 @@ function openPage(key: string): OpenPage {
 }
 
 /** The page at every so many pixels with what light does on it. */
-function litPage(page: OpenPage, things: readonly FormedThing[], lighting: Lighting, step: number) {
-  const sized = page.sizes.get(step) ?? { geometry: sizeOf(page, step), key: '', light: null };
+function litPage(page: OpenPage, things: readonly FormedThing[], lighting: Lighting, step: number, first = false) {
+  const sized = page.sizes.get(step) ?? { geometry: sizeOf(page, step, first), key: '', light: null };
   page.sizes.set(step, sized);
   const key = JSON.stringify([
     things.map(({ id, regionIds, form, material, finish, sources }) => [
@@ -317,9 +319,22 @@ function shareAt(zone: Zone, fields: PageFields): (i: number) => number {
   return (i) => own[first[i]] * other[second[i]];
 }
 
-function sizeOf(page: OpenPage, step: number): PageGeometry {
+function sizeOf(page: OpenPage, step: number, first: boolean): PageGeometry {
+  if (first && page.distance === null) return roughly(page, step);
   const distance = (page.distance ??= distanceToLines(page.labels, page.width, page.height));
   return coarsePage({ ...page, distance }, step);
+}
+
+/** The page at every so many pixels without waiting for exact distances: lines fill every pixel that they touch. */
+function roughly(page: OpenPage, step: number): PageGeometry {
+  const sampled = coarsePage({ ...page, distance: new Float32Array(page.labels.length) }, step);
+  const { width, height } = sampled;
+  const labels = new Uint16Array(width * height).fill(1);
+  for (let y = 0, i = 0; y < page.height; y++) {
+    const row = Math.floor(y / step) * width;
+    for (let x = 0; x < page.width; x++, i++) if (page.labels[i] === 0) labels[row + Math.floor(x / step)] = 0;
+  }
+  return { ...sampled, distance: distanceToLines(labels, width, height) };
 }
 
 function coursesOn({ regions }: OpenPage, { things, upTo, lighting, vanishing }: PreviewRequest) {
