@@ -91,6 +91,20 @@ describe('layers of a sheet', () => {
       }
     });
 
+    it('at Light pearls have highlights in mm with a hard edge; gold shines polished, and beaten where that is chosen', async () => {
+      // The pearls are still chosen.
+      await goTo(page, 'Light');
+      await page.getByText(/highlights, .* mm wide, with a hard edge: no layer enters/).waitFor();
+      await choose('Dial rim');
+      await page.getByText(/^Shines polished/).waitFor();
+      await goTo(page, 'Layers');
+      await page.getByRole('button', { name: /^Effect of Dial rim: / }).click();
+      await page.getByRole('option', { name: /^hammered metal/ }).click();
+      await goTo(page, 'Light');
+      await page.getByText(/^Shines hammered/).waitFor();
+      await goTo(page, 'Layers');
+    });
+
     it('a metal that is made smooth is found out, and put right by one press', async () => {
       await choose('Columns');
       await page.getByRole('button', { name: /^Effect of Columns: / }).click();
