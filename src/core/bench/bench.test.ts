@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { CancelledError, quietRun } from '../run/index.ts';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
+import { cutSittings } from './cut-sittings.ts';
 import { type Step, makeSteps, minutesFor, sequence, validateSequence } from './index.ts';
 
 const step = (thingId: string, layerId: string, pencil: string, after: string[] = [], minutes = 2): Step => ({
@@ -34,6 +35,37 @@ const page = fc
       ),
     ),
   );
+
+/** Such pages on which steps also need steps of things before theirs. */
+const waiting = fc.tuple(page, fc.array(fc.nat(), { maxLength: 4 })).map(([steps, picks]) =>
+  steps.map((each, i) => {
+    const before = picks.flatMap((pick, k) => (pick % 7 === k && i > 0 ? [steps[(pick * 31) % i]] : []));
+    const others = before.filter(({ thingId }) => thingId !== each.thingId);
+    return { ...each, after: [...each.after, ...others.map(({ id }) => id)] };
+  }),
+);
+
+/** The fewest pick-ups of all orders, by looking at every state of the page. */
+function fewestPickUps(steps: readonly Step[]): number {
+  const things = [...new Set(steps.map(({ thingId }) => thingId))];
+  const chains = things.map((thing) => steps.filter(({ thingId }) => thingId === thing).map(({ pencil }) => pencil));
+  let states = new Map([['' + chains.map(() => 0), chains.map(() => 0)]]);
+  for (let runs = 0; ; runs++) {
+    if ([...states.values()].some((done) => done.every((n, t) => n === chains[t].length))) return runs;
+    const next = new Map<string, number[]>();
+    for (const done of states.values()) {
+      for (const pencil of new Set(done.flatMap((n, t) => chains[t][n] ?? []))) {
+        const after = done.map((n, t) => {
+          let k = n;
+          while (chains[t][k] === pencil) k++;
+          return k;
+        });
+        next.set('' + after, after);
+      }
+    }
+    states = next;
+  }
+}
 
 const region = (id: number, usableWidthMm: number, areaMm2: number) => ({
   ...{
@@ -109,6 +141,58 @@ describe('the order of steps', () => {
     );
   });
 
+  it('is never worse with more things open', async () => {
+    await fc.assert(
+      fc.asyncProperty(page, fc.integer({ min: 1, max: 8 }), fc.integer({ min: 1, max: 8 }), async (steps, a, b) => {
+        const [few, many] = [Math.min(a, b), Math.max(a, b)];
+        const orders = [few, many].map((openThings) => sequence(steps, { openThings, maxIterations: 4 }));
+        const [first, second] = await Promise.all(orders);
+        expect(second.pickUps).to.be.at.most(first.pickUps);
+      }),
+      { numRuns: 1000 },
+    );
+  });
+
+  it('is the best there is on small pages, and the bound mostly says so', async () => {
+    let [best, tight] = [0, 0];
+    const pages = fc.sample(page, { seed: 11, numRuns: 120 });
+    for (const steps of pages) {
+      const { pickUps, lowerBound } = await sequence(steps, { openThings: 50 });
+      const fewest = fewestPickUps(steps);
+      expect(lowerBound).to.be.at.most(fewest);
+      if (pickUps === fewest) best++;
+      if (lowerBound === fewest) tight++;
+    }
+    expect(best / pages.length).to.be.at.least(0.95);
+    expect(tight / pages.length).to.be.at.least(0.95);
+  });
+
+  it('keeps to what steps need of other things, and opens more than wished only where all that are open wait', async () => {
+    await fc.assert(
+      fc.asyncProperty(waiting, fc.integer({ min: 1, max: 8 }), async (steps, openThings) => {
+        const { order, beyondLimit } = await sequence(steps, { openThings, maxIterations: 4 });
+        const faults = validateSequence(steps, order, openThings);
+        expect(faults.filter((fault) => !fault.includes('things are open'))).to.deep.equal([]);
+        if (beyondLimit === 0) expect(faults).to.deep.equal([]);
+      }),
+      { numRuns: 1000 },
+    );
+    const [a, b] = [step('a', '2', 'q', ['a/1', 'b/1']), step('b', '2', 'q', ['b/1'])];
+    const { beyondLimit, order } = await sequence([step('a', '1', 'p'), a, step('b', '1', 'p', ['a/1']), b], {
+      openThings: 1,
+    });
+    expect(beyondLimit).to.equal(1);
+    expect(order).to.have.length(4);
+  });
+
+  it('is taken as it stands when its time is up, and comes at once', async () => {
+    let clock = 0;
+    const run = { cancelled: () => false, progress: () => undefined, now: () => (clock += 1) };
+    const steps = fc.sample(page, { seed: 5, numRuns: 40 }).reduce((a, b) => (b.length > a.length ? b : a));
+    const { order } = await sequence(steps, { openThings: 2, deadlineMs: 0 }, run);
+    expect(validateSequence(steps, order, 2)).to.deep.equal([]);
+  });
+
   it('picks one pencil up once when three things want the same two', async () => {
     const steps = ['a', 'b', 'c'].flatMap((thing) => [
       step(thing, 'base', 'light'),
@@ -133,6 +217,38 @@ describe('the order of steps', () => {
           expect(pencilOf.get(sittings[i].steps[0])).to.not.equal(pencilOf.get(sittings[i - 1].steps.at(-1)!));
         }
       }),
+    );
+  });
+
+  it('falls into sittings near the wished length: no other cuts come nearer with as little left half done', () => {
+    const minutesOf = (steps: readonly Step[]) =>
+      steps.reduce((sum, { minutes, pencil }, i) => sum + minutes + (steps[i - 1]?.pencil === pencil ? 0 : 0.2), 0);
+    const halfDone = (steps: readonly Step[], after: number) =>
+      new Set(
+        steps
+          .slice(0, after)
+          .flatMap(({ thingId }) => (steps.slice(after).some((s) => s.thingId === thingId) ? [thingId] : [])),
+      ).size;
+    fc.assert(
+      fc.property(page, (whole) => {
+        const steps = whole.slice(0, 12);
+        const cuts = steps.flatMap((each, i) => (i > 0 && steps[i - 1].pencil !== each.pencil ? [i] : []));
+        const costOf = (at: readonly number[]) => {
+          const ends = [...at, steps.length];
+          return ends.reduce((sum, end, k) => {
+            const off = minutesOf(steps.slice(k > 0 ? ends[k - 1] : 0, end)) - 10;
+            const last = k === ends.length - 1;
+            return sum + (last && off < 0 ? 0 : off ** 2 / 10) + (last ? 0 : 0.7 * halfDone(steps, end));
+          }, 0);
+        };
+        const sittings = cutSittings(steps, 10);
+        let end = 0;
+        const own = costOf(sittings.slice(0, -1).map((sitting) => (end += sitting.steps.length)));
+        for (let set = 0; set < 2 ** cuts.length; set++) {
+          expect(own).to.be.at.most(costOf(cuts.filter((_, k) => set & (1 << k))) + 1e-6);
+        }
+      }),
+      { numRuns: 60 },
     );
   });
 

@@ -2,5 +2,6 @@
 export { type Step } from './step.ts';
 export { PICK_UP_SECONDS, minutesFor } from './minutes.ts';
 export { type PlannedThing, makeSteps } from './make-steps.ts';
-export { type Sequence, type SequenceOptions, type Sitting, sequence } from './sequence.ts';
+export { type Sitting } from './cut-sittings.ts';
+export { type Sequence, type SequenceOptions, sequence } from './sequence.ts';
 export { validateSequence } from './validate-sequence.ts';

@@ -1,6 +1,11 @@
 import { seededRandom } from '../random/index.ts';
 import { type Run, breather, quietRun } from '../run/index.ts';
-import { PICK_UP_SECONDS } from './minutes.ts';
+import { type AcrossThePage, acrossThePage } from './across-the-page.ts';
+import { type Sitting, cutSittings } from './cut-sittings.ts';
+import { type Opened, byLikeness, costOf, workThrough } from './few-open.ts';
+import { Opening } from './opening.ts';
+import { lowerBound } from './lower-bound.ts';
+import { type Problem, doAll, problemOf } from './problem.ts';
 import { type Step } from './step.ts';
 
 export interface SequenceOptions {
@@ -10,14 +15,10 @@ export interface SequenceOptions {
   sittingMinutes?: number;
   /** Default 1. */
   seed?: number;
-  /** Orders that are tried; the best is kept. Default 200. */
+  /** Rounds of the search for each number of open things that is looked at; the best order is kept. Default 200. */
   maxIterations?: number;
-}
-
-/** One stretch of time at the table. */
-export interface Sitting {
-  steps: readonly string[];
-  minutes: number;
+  /** Time after which the best so far is taken, ms by the run's clock; for live use, since what comes out depends on it. Default none. */
+  deadlineMs?: number;
 }
 
 export interface Sequence {
@@ -30,12 +31,16 @@ export interface Sequence {
   minutes: number;
   /** No order can have fewer pick-ups than this. */
   lowerBound: number;
+  /** How often more things than wished had to be open, because all that were open waited for another one. */
+  beyondLimit: number;
 }
 
+/** Numbers of open things that are looked at, up to the one that is wished: an order for fewer is one for more. */
+const LIMITS = [1, 2, 3, 4, 6, 8, 12, 20, 50];
 /**
- * Puts steps into an order with few pick-ups: keep the pencil in hand while anything allowed wants it; else take the
- * pencil that can do most at once, paler first where that is equal. Repeated with some chance in the choices; the
- * best order is kept. The same seed and number of tries give the same order.
+ * Puts steps into an order with few pick-ups. What a smaller number of open things allows is always allowed, so all
+ * smaller numbers are looked at first, and more never come out worse. Where no thing need wait to be opened, runs over
+ * the whole page are searched too. The same seed and number of rounds give the same order.
  * @throws RangeError when fewer than one thing may be open or a step waits for one that is not there or for itself
  * @throws CancelledError when the run is cancelled
  */
@@ -44,112 +49,62 @@ export async function sequence(
   options: SequenceOptions = {},
   run: Run = quietRun,
 ): Promise<Sequence> {
-  const { openThings = 4, sittingMinutes = 40, seed = 1, maxIterations = 200 } = options;
+  const { openThings = 4, sittingMinutes = 40, seed = 1, maxIterations = 200, deadlineMs = Infinity } = options;
   if (!(openThings >= 1)) throw new RangeError('At least one thing has to be open to be worked on.');
   const breathe = breather(run);
-  const random = seededRandom(seed);
-  let best: Step[] = [];
-  let fewest = Infinity;
-  for (let i = 0; i < maxIterations; i++) {
-    const order = greedyOrder(steps, openThings, i === 0 ? () => 0.5 : random);
-    const count = countPickUps(order);
-    if (count < fewest) [best, fewest] = [order, count];
-    await breathe((i + 1) / maxIterations, `ordering steps: ${fewest} pick-ups so far`);
+  const ends = run.now() + deadlineMs;
+  await breathe(0, 'ordering steps');
+  const problem = problemOf(steps);
+  const bound = lowerBound(problem);
+  const things = problem.chains.length;
+  const unlimited = openThings >= things;
+  // The wished number first, since that mostly comes out best; all smaller ones after it.
+  const limits = [
+    ...(unlimited ? [things] : []),
+    ...LIMITS.filter((limit) => limit <= openThings && limit < things).reverse(),
+  ];
+  const rounds = maxIterations * (limits.length + Number(unlimited));
+  const alike = byLikeness(problem);
+  let best = workThrough(problem, alike, 1, null);
+  let round = 0;
+  /** Keeps the better of two orders; tells whether the search goes on. */
+  const goesOn = async (found: Opened) => {
+    if (costOf(found) < costOf(best)) best = found;
+    await breathe(Math.min(1, ++round / rounds), `ordering steps: ${best.pickUps} pick-ups so far`);
+    return run.now() < ends && (best.pickUps > bound || best.beyond > 0);
+  };
+  const search = unlimited ? acrossThePage(problem, seededRandom(seed)) : null;
+  for (let i = 0; search && i < maxIterations; i++) {
+    if (!(await goesOn(laidOut(problem, search)))) break;
+    search.improve();
   }
-  const sittings = cutSittings(best, sittingMinutes);
+  for (const limit of limits) {
+    // Each begins anew, so that more rounds only go on where fewer stopped.
+    const opening = new Opening(problem, alike, limit, seededRandom(seed + limit));
+    let more = await goesOn(opening.best);
+    for (let i = 0; more && i < maxIterations; i++) {
+      opening.improve(i);
+      more = await goesOn(opening.best);
+    }
+    if (run.now() >= ends) break;
+  }
+  const order = best.steps.map((step) => steps[step]);
+  const sittings = cutSittings(order, sittingMinutes);
   return {
-    order: best.map((step) => step.id),
+    order: order.map(({ id }) => id),
     sittings,
-    pickUps: steps.length ? fewest : 0,
+    pickUps: best.pickUps,
     minutes: sittings.reduce((sum, sitting) => sum + sitting.minutes, 0),
-    lowerBound: lowerBound(steps),
+    lowerBound: bound,
+    beyondLimit: best.beyond,
   };
 }
 
-function greedyOrder(steps: readonly Step[], openThings: number, random: () => number): Step[] {
-  const left = new Set(steps);
-  const done = new Set<string>();
-  const remaining = new Map<string, number>();
-  const begun = new Set<string>();
-  for (const step of steps) remaining.set(step.thingId, (remaining.get(step.thingId) ?? 0) + 1);
-  const order: Step[] = [];
-  let inHand: string | null = null;
-  while (left.size > 0) {
-    const open = [...begun].filter((thing) => remaining.get(thing)! > 0).length;
-    const ready = [...left].filter((step) => step.after.every((id) => done.has(id)));
-    if (ready.length === 0) throw new RangeError('Some steps wait for each other or for a step that is not there.');
-    const allowed = ready.filter(
-      (step) => begun.has(step.thingId) || open < openThings || remaining.get(step.thingId) === 1,
-    );
-    const step = choose(allowed, inHand, begun, random);
-    order.push(step);
-    left.delete(step);
-    done.add(step.id);
-    begun.add(step.thingId);
-    remaining.set(step.thingId, remaining.get(step.thingId)! - 1);
-    inHand = step.pencil;
-  }
-  return order;
-}
-
-function choose(allowed: Step[], inHand: string | null, begun: Set<string>, random: () => number): Step {
-  const wanting = new Map<string, Step[]>();
-  for (const step of allowed) wanting.set(step.pencil, [...(wanting.get(step.pencil) ?? []), step]);
-  const same = inHand === null ? undefined : wanting.get(inHand);
-  const pool =
-    same ?? [...wanting.values()].reduce((best, group) => (worth(group, random) > worth(best, random) ? group : best));
-  // Finish what is open first; then the paler of equals, so that strong colour is not dragged into pale.
-  return pool.reduce((best, step) => {
-    const opens = Number(!begun.has(step.thingId)) - Number(!begun.has(best.thingId));
-    return opens < 0 || (opens === 0 && step.value > best.value) ? step : best;
-  });
-}
-
-function worth(group: Step[], random: () => number): number {
-  return group.length + group[0].value / 1000 + (random() - 0.5) * 2.2;
-}
-
-function countPickUps(order: readonly Step[]): number {
-  return order.reduce((n, step, i) => n + (i === 0 || order[i - 1].pencil !== step.pencil ? 1 : 0), 0);
-}
-
-/**
- * For each pencil, the most times that any one thing comes back to it after another pencil; summed over pencils. No
- * order can do with less, since a thing's own order is fixed.
- */
-function lowerBound(steps: readonly Step[]): number {
-  const entries = new Map<string, Map<string, number>>();
-  const last = new Map<string, string>();
-  for (const { thingId, pencil } of steps) {
-    if (last.get(thingId) === pencil) continue;
-    last.set(thingId, pencil);
-    const things = entries.get(pencil) ?? new Map<string, number>();
-    things.set(thingId, (things.get(thingId) ?? 0) + 1);
-    entries.set(pencil, things);
-  }
-  return [...entries.values()].reduce((sum, things) => sum + Math.max(...things.values()), 0);
-}
-
-/** Cuts at a change of pencil nearest to the wished length. */
-function cutSittings(order: readonly Step[], wished: number): Sitting[] {
-  const runs: Step[][] = [];
-  for (const step of order) {
-    const run = runs.at(-1);
-    if (run && run[0].pencil === step.pencil) run.push(step);
-    else runs.push([step]);
-  }
-  const sittings: Sitting[] = [];
-  let steps: string[] = [];
-  let minutes = 0;
-  for (const run of runs) {
-    const more = run.reduce((sum, step) => sum + step.minutes, 0) + PICK_UP_SECONDS / 60;
-    if (steps.length && Math.abs(minutes + more - wished) > Math.abs(minutes - wished)) {
-      sittings.push({ steps, minutes });
-      steps = [];
-      minutes = 0;
-    }
-    steps = [...steps, ...run.map((step) => step.id)];
-    minutes += more;
-  }
-  return steps.length ? [...sittings, { steps, minutes }] : sittings;
+/** The steps of an order of runs. */
+function laidOut(problem: Problem, { runs }: AcrossThePage): Opened {
+  const done = new Uint16Array(problem.chains.length);
+  const among = [...problem.chains.keys()];
+  const steps: number[] = [];
+  for (const pencil of runs) doAll(problem, done, pencil, among, (step) => steps.push(step));
+  return { steps, pickUps: runs.length, beyond: 0 };
 }

@@ -112,6 +112,9 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
   );
 }
 
+/** An order is looked for so long; what is found in the first second is mostly within a few pick-ups of it. */
+const PATIENCE_MS = 4000;
+
 type Ordering = { state: 'idle' } | { state: 'working'; share: number; doing: string };
 
 /** Works out an order for everything that is not done yet, checks and stores it. */
@@ -128,7 +131,8 @@ function PutInOrder({ bench }: { bench: BenchState }) {
     setNow({ state: 'working', share: 0, doing: 'laying the steps out' });
     job.current = startJob(
       pencilWorker,
-      (jobId, report) => pencilWorker.sequence(jobId, steps, { openThings, sittingMinutes }, report),
+      (jobId, report) =>
+        pencilWorker.sequence(jobId, steps, { openThings, sittingMinutes, deadlineMs: PATIENCE_MS }, report),
       (share, doing) => setNow({ state: 'working', share, doing }),
     );
     const outcome = await job.current.outcome;

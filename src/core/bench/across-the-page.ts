@@ -1,0 +1,97 @@
+import { withoutEmbedded } from './embedded.ts';
+import { type Problem, doAll } from './problem.ts';
+import { Stretch } from './stretch.ts';
+
+/** How wide a search looks: first over the whole page, then over windows of an order. */
+const WIDTH = { whole: 40, window: 14 };
+/** Windows hold so many runs at least and at most. */
+const WINDOW = { least: 4, most: 24 };
+/** How far scores are shaken, in pick-ups. */
+const SHAKE = 0.9;
+
+/** A search for the fewest runs with any number of things open: each run does all that its pencil can. */
+export interface AcrossThePage {
+  /** The pencils in the order in which they are picked up. */
+  runs: readonly number[];
+  /** Solves one window of the order again; keeps what is no longer. */
+  improve(): void;
+}
+
+/**
+ * Begins with a beam over runs: a move does all that one pencil can, states are scored by how often each pencil must still
+ * be picked up for the thing that wants it most. Then windows of the order are solved again with a shaken score.
+ * @returns null for a page on which steps wait for each other
+ */
+export function acrossThePage(whole: Problem, random: () => number): AcrossThePage | null {
+  const kept = withoutEmbedded(whole);
+  const start = new Uint16Array(whole.chains.length);
+  const end = Uint16Array.from(whole.chains, (chain) => chain.length);
+  const found = beam(new Stretch(whole, kept, start, end), {
+    ...{ width: WIDTH.whole, shake: 0, random, most: whole.pencil.length },
+  });
+  if (!found) return null;
+  let runs = found;
+  return {
+    get runs() {
+      return runs;
+    },
+    improve() {
+      const size = Math.min(runs.length, WINDOW.least + Math.floor(random() * (WINDOW.most - WINDOW.least + 1)));
+      const from = Math.floor(random() * (runs.length - size + 1));
+      const before = start.slice();
+      for (const pencil of runs.slice(0, from)) doAll(whole, before, pencil, kept);
+      const after = before.slice();
+      for (const pencil of runs.slice(from, from + size)) doAll(whole, after, pencil, kept);
+      const again = beam(new Stretch(whole, kept, before, after), {
+        ...{ width: WIDTH.window, shake: SHAKE, random, most: size },
+      });
+      if (again) runs = [...runs.slice(0, from), ...again, ...runs.slice(from + size)];
+    },
+  };
+}
+
+interface BeamOptions {
+  width: number;
+  shake: number;
+  random: () => number;
+  /** No more runs than this. */
+  most: number;
+}
+
+interface State {
+  /** How many steps of each thing of the stretch are done. */
+  done: Uint8Array;
+  /** The runs that led here, last first. */
+  path: { pencil: number; before: State['path'] } | null;
+  score: number;
+}
+
+/** The fewest runs that are found from one state of the page to another or beyond; null where there are none. */
+function beam(stretch: Stretch, { width, shake, random, most }: BeamOptions): number[] | null {
+  let states: State[] = [{ done: new Uint8Array(stretch.things), path: null, score: 0 }];
+  if (stretch.things === 0) return [];
+  for (let depth = 1; depth <= most; depth++) {
+    const next = new Map<number, State>();
+    for (const { done, path } of states) {
+      for (const pencil of stretch.pencilsReady(done)) {
+        const after = done.slice();
+        stretch.doAll(after, pencil);
+        const key = stretch.keyOf(after);
+        if (next.has(key)) continue;
+        const left = stretch.left(after);
+        const reached = { done: after, path: { pencil, before: path }, score: left + shake * random() };
+        if (left === 0) return runsOf(reached);
+        next.set(key, reached);
+      }
+    }
+    states = [...next.values()].sort((p, q) => p.score - q.score).slice(0, width);
+    if (states.length === 0) return null;
+  }
+  return null;
+}
+
+function runsOf({ path }: State): number[] {
+  const runs: number[] = [];
+  for (let at = path; at; at = at.before) runs.push(at.pencil);
+  return runs.reverse();
+}

@@ -1,0 +1,64 @@
+import { PICK_UP_SECONDS } from './minutes.ts';
+import { type Step } from './step.ts';
+
+/** One stretch of time at the table. */
+export interface Sitting {
+  steps: readonly string[];
+  minutes: number;
+}
+
+/** What it costs to leave a thing half done over a break, as minutes that a sitting is longer or shorter than wished. */
+const HALF_DONE_MINUTES = 0.7;
+
+/**
+ * Cuts an order into sittings at changes of pencil, so that each is near the wished length and few things are left half
+ * done: the best of all cuts, by dynamic programming over them.
+ * @param wished minutes, above 0
+ */
+export function cutSittings(order: readonly Step[], wished: number): Sitting[] {
+  const runs: Step[][] = [];
+  for (const step of order) {
+    const run = runs.at(-1);
+    if (run && run[0].pencil === step.pencil) run.push(step);
+    else runs.push([step]);
+  }
+  const minutes = runs.map((run) => run.reduce((sum, step) => sum + step.minutes, PICK_UP_SECONDS / 60));
+  const halfDone = halfDoneAfter(runs);
+  const best = [0];
+  const from = [0];
+  for (let end = 1; end <= runs.length; end++) {
+    best[end] = Infinity;
+    let long = 0;
+    for (let begin = end - 1; begin >= 0; begin--) {
+      long += minutes[begin];
+      const off = long - wished;
+      // The last sitting may be short at no cost.
+      const cost = end === runs.length && off < 0 ? 0 : (off * off) / wished;
+      const all = best[begin] + cost + (end === runs.length ? 0 : HALF_DONE_MINUTES * halfDone[end - 1]);
+      if (all < best[end]) [best[end], from[end]] = [all, begin];
+      if (long > 2 * wished && begin < end - 1) break;
+    }
+  }
+  const sittings: Sitting[] = [];
+  for (let end = runs.length; end > 0; end = from[end]) {
+    const own = runs.slice(from[end], end).flat();
+    const length = minutes.slice(from[end], end).reduce((sum, each) => sum + each, 0);
+    sittings.unshift({ steps: own.map(({ id }) => id), minutes: length });
+  }
+  return sittings;
+}
+
+/** How many things are begun and not finished after each run. */
+function halfDoneAfter(runs: readonly (readonly Step[])[]): number[] {
+  const left = new Map<string, number>();
+  for (const { thingId } of runs.flat()) left.set(thingId, (left.get(thingId) ?? 0) + 1);
+  const begun = new Set<string>();
+  return runs.map((run) => {
+    for (const { thingId } of run) {
+      left.set(thingId, left.get(thingId)! - 1);
+      if (left.get(thingId)! > 0) begun.add(thingId);
+      else begun.delete(thingId);
+    }
+    return begun.size;
+  });
+}
