@@ -3,7 +3,7 @@ import { type Problem, doAll } from './problem.ts';
 import { Stretch } from './stretch.ts';
 
 /** How wide a search looks: first over the whole page, then over windows of an order. */
-const WIDTH = { whole: 40, window: 14 };
+const WIDTH = { whole: 40, window: 8 };
 /** Windows hold so many runs at least and at most. */
 const WINDOW = { least: 4, most: 24 };
 /** How far scores are shaken, in pick-ups. */
@@ -31,6 +31,12 @@ export function acrossThePage(whole: Problem, random: () => number): AcrossThePa
   });
   if (!found) return null;
   let runs = found;
+  // What is done before each run, so that a window need not be led up to from the start.
+  const before = [start];
+  const leadUp = (from: number) => {
+    for (let i = from; i < runs.length; i++) doAll(whole, (before[i + 1] = before[i].slice()), runs[i], kept);
+  };
+  leadUp(0);
   return {
     get runs() {
       return runs;
@@ -38,14 +44,12 @@ export function acrossThePage(whole: Problem, random: () => number): AcrossThePa
     improve() {
       const size = Math.min(runs.length, WINDOW.least + Math.floor(random() * (WINDOW.most - WINDOW.least + 1)));
       const from = Math.floor(random() * (runs.length - size + 1));
-      const before = start.slice();
-      for (const pencil of runs.slice(0, from)) doAll(whole, before, pencil, kept);
-      const after = before.slice();
-      for (const pencil of runs.slice(from, from + size)) doAll(whole, after, pencil, kept);
-      const again = beam(new Stretch(whole, kept, before, after), {
+      const again = beam(new Stretch(whole, kept, before[from], before[from + size]), {
         ...{ width: WIDTH.window, shake: SHAKE, random, most: size },
       });
-      if (again) runs = [...runs.slice(0, from), ...again, ...runs.slice(from + size)];
+      if (!again) return;
+      runs = [...runs.slice(0, from), ...again, ...runs.slice(from + size)];
+      leadUp(from);
     },
   };
 }
