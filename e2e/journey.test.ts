@@ -239,7 +239,16 @@ describe('the way through the stages', () => {
 
     it('Bench: the stored order is valid and near its bound; Space marks steps done; Backspace takes one back', async () => {
       await goTo(page, 'Bench');
+      await page.getByRole('button', { name: 'Compare what each costs' }).click();
+      const prices = page.getByRole('img', { name: /^Pick-ups by things open/ });
+      await prices.waitFor();
+      const pickUps = [...(await prices.getAttribute('aria-label'))!.matchAll(/open: (\d+)/g)].map((found) =>
+        Number(found[1]),
+      );
+      expect(pickUps).to.have.length(5);
+      expect(pickUps).to.deep.equal([...pickUps].sort((a, b) => b - a));
       await putInOrder(page);
+      await page.getByText(/^ordering steps/).waitFor({ state: 'hidden' });
       const { plan } = BenchState.parse(await stored('/sheets/ferry-steps/bench'));
       expect(validateSequence(plan!.steps, plan!.order, plan!.openThings)).to.deep.equal([]);
       const inTurn = plan!.steps.filter((step, i) => i === 0 || plan!.steps[i - 1].pencil !== step.pencil).length;

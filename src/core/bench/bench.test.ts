@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { CancelledError, quietRun } from '../run/index.ts';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
 import { cutSittings } from './cut-sittings.ts';
-import { type Step, makeSteps, minutesFor, sequence, validateSequence } from './index.ts';
+import { type Step, makeSteps, minutesFor, priceOfOpen, sequence, validateSequence } from './index.ts';
 
 const step = (thingId: string, layerId: string, pencil: string, after: string[] = [], minutes = 2): Step => ({
   ...{ id: `${thingId}/${layerId}`, thingId, layerId, pencil, after, minutes },
@@ -265,6 +265,34 @@ describe('the order of steps', () => {
     expect(
       await fault(sequence(circle.slice(0, 0).concat(step('a', 'x', 'p')), {}, { ...quietRun, cancelled: () => true })),
     ).to.be.instanceOf(CancelledError);
+  });
+});
+
+describe('the price of few open things', () => {
+  it('falls as more may be open, and tells the minutes that pick-ups take', async () => {
+    await fc.assert(
+      fc.asyncProperty(page, async (steps) => {
+        const prices = await priceOfOpen(steps, [1, 2, 4, 50], { maxIterations: 2 });
+        expect(prices.map(({ openThings }) => openThings)).to.deep.equal([1, 2, 4, 50]);
+        const pickUps = prices.map((price) => price.pickUps);
+        expect(pickUps).to.deep.equal([...pickUps].sort((a, b) => b - a));
+        for (const { pickUps: count, pickUpMinutes, minutes } of prices) {
+          expect(pickUpMinutes).to.be.closeTo(count / 5, 1e-9);
+          expect(minutes - pickUpMinutes).to.be.closeTo(
+            steps.reduce((sum, each) => sum + each.minutes, 0),
+            1e-9,
+          );
+        }
+      }),
+    );
+  });
+
+  it('is told as it goes, from none of it to all', async () => {
+    const shares: number[] = [];
+    const run = { cancelled: () => false, now: () => 0, progress: (share: number) => void shares.push(share) };
+    await priceOfOpen(fc.sample(page, { seed: 4, numRuns: 1 })[0], [1, 2, 50], { maxIterations: 3 }, run);
+    expect(shares).to.deep.equal([...shares].sort((a, b) => a - b));
+    expect(shares.at(-1)).to.be.at.most(1);
   });
 });
 

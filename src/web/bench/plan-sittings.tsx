@@ -3,12 +3,12 @@ import { nanoid } from 'nanoid';
 import { useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
-import { type Sequence } from '../../core/bench/index.ts';
+import { type Sequence, type Step } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
-import { useDesk } from '../desk/desk-context.ts';
+import { type Desk, useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
@@ -17,11 +17,30 @@ import { Button, Notice, Pick, PressureMark, Progress, Section, Why } from '../p
 import { type Job, pencilWorker, startJob } from '../workers/index.ts';
 import { benchPlanFrom, openSteps } from '../../planning/index.ts';
 import { about } from './about.ts';
+import { CompareOpen } from './compare-open.tsx';
 import { useLaidByDone } from './use-laid-by-done.ts';
+
+/** How many things may be begun and unfinished at once, from one at a time to any. */
+const OPEN = [
+  {
+    value: '1',
+    label: 'one thing at a time',
+    says: 'Each thing is finished before the next; most changes of pencil.',
+  },
+  { value: '2', label: 'at most 2 things open', says: 'Nearly one at a time.' },
+  { value: '4', label: 'at most 4 things open', says: 'In between.' },
+  { value: '8', label: 'at most 8 things open', says: 'Fewer changes of pencil, more half-done things.' },
+  {
+    value: '50',
+    label: 'one pencil across the page',
+    says: 'Fewest changes of pencil; everything stays half done for long.',
+  },
+];
 
 /** Puts all layers into one good order of steps, cut into sittings, and shows it. */
 export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDown(): void }) {
-  const { sheet, recipes } = useDesk();
+  const desk = useDesk();
+  const { sheet, recipes } = desk;
   const { bench: wishes, page } = sheet.plan;
   const change = usePlanChange(sheet.id, 'bench');
   const lit = useLitRegions();
@@ -52,28 +71,18 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
               <Pick
                 label="Things open at once"
                 value={String(wishes.openThings)}
-                options={[
-                  {
-                    value: '1',
-                    label: 'one thing at a time',
-                    says: 'Each thing is finished before the next; most changes of pencil.',
-                  },
-                  { value: '4', label: 'at most 4 things open', says: 'In between.' },
-                  {
-                    value: '8',
-                    label: 'at most 8 things open',
-                    says: 'Fewer changes of pencil, more half-done things.',
-                  },
-                  {
-                    value: '50',
-                    label: 'one pencil across the page',
-                    says: 'Fewest changes of pencil; everything stays half done for long.',
-                  },
-                ]}
+                options={OPEN}
                 onChange={(value) =>
                   void change('things open at once', { bench: { ...wishes, openThings: Number(value) } })
                 }
               />
+              {recipes.size > 0 && (
+                <CompareOpen
+                  steps={() => stepsLeft(desk, bench)}
+                  limits={OPEN.map(({ value }) => Number(value))}
+                  chosen={wishes.openThings}
+                />
+              )}
               <Pick
                 label="Length of a sitting"
                 value={String(wishes.sittingMinutes)}
@@ -117,15 +126,21 @@ const PATIENCE_MS = 4000;
 
 type Ordering = { state: 'idle' } | { state: 'working'; share: number; doing: string };
 
+/** The steps of a sheet that are not done yet. */
+function stepsLeft({ sheet, page, recipes, laid }: Desk, bench: BenchState): Step[] {
+  return openSteps(sheet.plan, page?.regions ?? [], recipes, (id) => laid.get(id)?.body[0] ?? 50, bench);
+}
+
 /** Works out an order for everything that is not done yet, checks and stores it. */
 function PutInOrder({ bench }: { bench: BenchState }) {
-  const { sheet, page, recipes, laid, pencilById } = useDesk();
+  const desk = useDesk();
+  const { sheet, recipes, pencilById } = desk;
   const [now, setNow] = useState<Ordering>({ state: 'idle' });
   const [store] = useStoreBenchMutation();
   const job = useRef<Job<Sequence> | null>(null);
   const stale = bench.plan !== null && bench.plan.planRevision !== sheet.revision;
   const order = async () => {
-    const steps = openSteps(sheet.plan, page?.regions ?? [], recipes, (id) => laid.get(id)?.body[0] ?? 50, bench);
+    const steps = stepsLeft(desk, bench);
     if (steps.length === 0) return void toast('Every step of this page is done already.');
     const { openThings, sittingMinutes } = sheet.plan.bench;
     setNow({ state: 'working', share: 0, doing: 'laying the steps out' });
@@ -133,7 +148,8 @@ function PutInOrder({ bench }: { bench: BenchState }) {
       pencilWorker,
       (jobId, report) =>
         pencilWorker.sequence(jobId, steps, { openThings, sittingMinutes, deadlineMs: PATIENCE_MS }, report),
-      (share, doing) => setNow({ state: 'working', share, doing }),
+      // A report may come in after the outcome.
+      (share, doing) => setNow((was) => (was.state === 'working' ? { state: 'working', share, doing } : was)),
     );
     const outcome = await job.current.outcome;
     setNow({ state: 'idle' });

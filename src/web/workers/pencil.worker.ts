@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import type { RegionGround, TrialStep } from '../../contracts/index.ts';
-import { type SequenceOptions, type Step, sequence } from '../../core/bench/index.ts';
+import { type SequenceOptions, type Step, priceOfOpen, sequence } from '../../core/bench/index.ts';
 import { type Lab, labOfHex, rgbOfLab, wheelById } from '../../core/colour/index.ts';
 import {
   PRESSURES,
@@ -342,6 +342,17 @@ const api = {
 
   sequence(jobId: string, steps: readonly Step[], options: SequenceOptions, report: Report) {
     return outcomeOf(() => sequence(steps, options, runOf(jobId, report)));
+  },
+
+  /** What it costs to have no more things open than each of some limits. */
+  priceOfOpen(
+    jobId: string,
+    steps: readonly Step[],
+    limits: readonly number[],
+    options: Omit<SequenceOptions, 'openThings'>,
+    report: Report,
+  ) {
+    return outcomeOf(() => priceOfOpen(steps, limits, options, runOf(jobId, report)));
   },
 };
 export type PencilWorker = typeof api;

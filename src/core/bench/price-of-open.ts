@@ -1,0 +1,42 @@
+import { type Run, quietRun } from '../run/index.ts';
+import { PICK_UP_SECONDS } from './minutes.ts';
+import { type SequenceOptions, sequence } from './sequence.ts';
+import { type Step } from './step.ts';
+
+/** What it costs to have no more than so many things open. */
+export interface OpenPrice {
+  openThings: number;
+  pickUps: number;
+  /** Minutes at the table in all, and those of them that go into picking pencils up. */
+  minutes: number;
+  pickUpMinutes: number;
+}
+
+/**
+ * Orders the same steps for several limits of open things, to be compared. What a smaller limit allows a larger one does
+ * too, so none of them comes out dearer than one before it.
+ * @param limits from the smallest to the largest
+ * @param options for each of the orders; the deadline is for each by itself
+ * @throws what {@link sequence} throws
+ */
+export async function priceOfOpen(
+  steps: readonly Step[],
+  limits: readonly number[],
+  options: Omit<SequenceOptions, 'openThings'> = {},
+  run: Run = quietRun,
+): Promise<OpenPrice[]> {
+  const laying = steps.reduce((sum, { minutes }) => sum + minutes, 0);
+  const prices: OpenPrice[] = [];
+  for (const [k, openThings] of limits.entries()) {
+    const things = openThings === 1 ? '1 thing' : `${openThings} things`;
+    const part: Run = {
+      ...{ cancelled: () => run.cancelled(), now: () => run.now() },
+      progress: (share) => run.progress((k + share) / limits.length, `trying it with ${things} open`),
+    };
+    const found = await sequence(steps, { ...options, openThings }, part);
+    const pickUps = Math.min(found.pickUps, prices.at(-1)?.pickUps ?? Infinity);
+    const pickUpMinutes = (pickUps * PICK_UP_SECONDS) / 60;
+    prices.push({ openThings, pickUps, minutes: laying + pickUpMinutes, pickUpMinutes });
+  }
+  return prices;
+}

@@ -1,0 +1,39 @@
+import { Suspense, lazy } from 'react';
+import { type OpenPrice, type Step } from '../../core/bench/index.ts';
+import { Button, Notice, Progress } from '../parts/index.ts';
+import { pencilWorker, useJob } from '../workers/index.ts';
+
+const OpenPrices = lazy(() => import('./open-prices.tsx'));
+
+/** Each number of open things is tried for so long. */
+const EACH_MS = 800;
+
+/** Works out what each number of open things costs in pick-ups, and shows them side by side. */
+export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits: readonly number[]; chosen: number }) {
+  const { now, start, cancel } = useJob<OpenPrice[]>(pencilWorker, 'ordering steps');
+  if (now.state === 'working') return <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />;
+  return (
+    <div className="grid gap-2">
+      {now.state === 'refused' && <Notice>{now.sentence}</Notice>}
+      {now.state === 'done' && (
+        <>
+          <p className="text-[0.95rem] text-soft">Pick-ups by things open, and the time that they take:</p>
+          <Suspense fallback={<p className="text-[0.95rem] text-soft">Drawing …</p>}>
+            <OpenPrices prices={now.value} chosen={chosen} />
+          </Suspense>
+        </>
+      )}
+      <Button
+        look="bare"
+        className="justify-self-start px-0!"
+        onClick={() => {
+          void start((jobId, report) =>
+            pencilWorker.priceOfOpen(jobId, steps(), limits, { deadlineMs: EACH_MS }, report),
+          );
+        }}
+      >
+        {now.state === 'done' ? 'Compare again' : 'Compare what each costs'}
+      </Button>
+    </div>
+  );
+}
