@@ -42,8 +42,9 @@ describe('the light on the paper', () => {
   });
 
   it('is that on a toned card, not that on the white glass around it', () => {
+    // A card that is paler than this may be white paper in a light that falls off.
     fc.assert(
-      fc.property(light, fc.double({ min: 0.55, max: 0.9, noNaN: true }), (lamp, card) => {
+      fc.property(light, fc.double({ min: 0.55, max: 0.86, noNaN: true }), (lamp, card) => {
         const onCard = (x: number, y: number) => x > 24 && x < WIDTH - 24 && y > 24 && y < HEIGHT - 24;
         const surface = paperSurface(
           pageUnder(lamp, (x, y) => (onCard(x, y) ? card : 1)),
