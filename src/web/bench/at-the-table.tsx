@@ -172,20 +172,24 @@ function Fact({ name, value, mark }: { name: string; value: string; mark: React.
   );
 }
 
+/** When something was pressed, ms of the page's clock. */
+type Pressed = Pick<Event, 'timeStamp'>;
+
 /** Marks the present step done and takes the last one back, by press or key; the time runs from when the step came up. */
 function useMarking(plan: BenchPlan, stepId: string | undefined, lastDone: string | undefined) {
   const { sheet } = useDesk();
   const [log] = useLogStepMutation();
   const cameUp = useRef({ stepId: '', at: new Date() });
-  const lastPress = useRef(0);
+  const lastPress = useRef(-Infinity);
   useEffect(() => {
     cameUp.current = { stepId: stepId ?? '', at: new Date() };
   }, [stepId]);
   const send = useCallback(
-    async (id: string | undefined, kind: LogEntry['kind']) => {
+    async (id: string | undefined, kind: LogEntry['kind'], { timeStamp }: Pressed) => {
+      // By when it was pressed, not by when a busy page gets to it.
+      if (!id || timeStamp - lastPress.current < ONE_PRESS) return;
+      lastPress.current = timeStamp;
       const now = Date.now();
-      if (!id || now - lastPress.current < ONE_PRESS) return;
-      lastPress.current = now;
       const startedAt = kind === 'done' ? cameUp.current.at : new Date(now);
       const entry = {
         id: nanoid(),
@@ -200,14 +204,14 @@ function useMarking(plan: BenchPlan, stepId: string | undefined, lastDone: strin
     },
     [log, plan.id, sheet.id],
   );
-  const markDone = useCallback(() => void send(stepId, 'done'), [send, stepId]);
-  const takeBack = useCallback(() => void send(lastDone, 'not done after all'), [send, lastDone]);
+  const markDone = useCallback((press: Pressed) => void send(stepId, 'done', press), [send, stepId]);
+  const takeBack = useCallback((press: Pressed) => void send(lastDone, 'not done after all', press), [send, lastDone]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const inControl = event.target instanceof Element && event.target.closest('button, input, a, [role="button"]');
       if (inControl || event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.code === 'Space') markDone();
-      else if (event.key === 'Backspace') takeBack();
+      if (event.code === 'Space') markDone(event);
+      else if (event.key === 'Backspace') takeBack(event);
       else return;
       event.preventDefault();
     };
