@@ -11,9 +11,10 @@ const EACH_MS = 800;
 /** Works out what each number of open things costs in pick-ups, and shows them side by side. */
 export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits: readonly number[]; chosen: number }) {
   const { now, start, cancel } = useJob<OpenPrice[]>(pencilWorker, 'ordering steps');
-  if (now.state === 'working') return <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />;
+  const working = now.state === 'working';
   return (
     <div className="grid gap-2">
+      {working && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}
       {now.state === 'refused' && <Notice>{now.sentence}</Notice>}
       {now.state === 'done' && (
         <>
@@ -23,10 +24,13 @@ export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits
           </Suspense>
         </>
       )}
+      {/* It stays where it is while orders are tried, so that the keys do not lose their place. */}
       <Button
+        aria-disabled={working}
         look="bare"
         className="justify-self-start px-0!"
         onClick={() => {
+          if (working) return;
           void start((jobId, report) =>
             pencilWorker.priceOfOpen(jobId, steps(), limits, { deadlineMs: EACH_MS }, report),
           );

@@ -67,7 +67,7 @@ function ShineOf({ thing }: { thing: Thing }) {
   const own = useDesk().formed.find(({ id }) => id === thing.id);
   const highlights = useHighlights(thing.regionIds, useLighting());
   const finish = own ? finishOf(own) : null;
-  const words = finish ? `Shines ${finish.name}: ${finish.says}` : highlights && highlightWords(highlights);
+  const words = finish ? `Shines ${finish.name}. ${finish.says}` : highlights && highlightWords(highlights);
   return words ? <p className="mt-1 text-[0.95rem] text-soft">{words}</p> : null;
 }
 
