@@ -1,11 +1,14 @@
-import { withoutEmbedded } from './embedded.ts';
 import { type Problem, doAll } from './problem.ts';
 import { Stretch } from './stretch.ts';
 
 /** How wide a search looks: first over the whole page, then over windows of an order. */
-const WIDTH = { whole: 40, window: 8 };
+const WIDTH = { whole: 40, window: 12 };
 /** Windows hold so many runs at least and at most. */
-const WINDOW = { least: 4, most: 24 };
+const WINDOW = { least: 4, most: 36 };
+/** So many windows are solved again in one round. */
+const WINDOWS = 4;
+/** Others may come to their turn after so many states. */
+const EVERY = 8;
 /** How far scores are shaken, in pick-ups. */
 const SHAKE = 0.9;
 
@@ -13,21 +16,27 @@ const SHAKE = 0.9;
 export interface AcrossThePage {
   /** The pencils in the order in which they are picked up. */
   runs: readonly number[];
-  /** Solves one window of the order again; keeps what is no longer. */
-  improve(): void;
+  /** Solves some windows of the order again, one after the other; keeps what is no longer. */
+  improve(): Promise<void>;
 }
 
 /**
  * Begins with a beam over runs: a move does all that one pencil can, states are scored by how often each pencil must still
  * be picked up for the thing that wants it most. Then windows of the order are solved again with a shaken score.
+ * @param pause lets others come to their turn; is called often
  * @returns null for a page on which steps wait for each other
  */
-export function acrossThePage(whole: Problem, random: () => number): AcrossThePage | null {
-  const kept = withoutEmbedded(whole);
+export async function acrossThePage(
+  whole: Problem,
+  random: () => number,
+  pause: () => Promise<void>,
+): Promise<AcrossThePage | null> {
   const start = new Uint16Array(whole.chains.length);
   const end = Uint16Array.from(whole.chains, (chain) => chain.length);
-  const found = beam(new Stretch(whole, kept, start, end), {
-    ...{ width: WIDTH.whole, shake: 0, random, most: whole.pencil.length },
+  const stretch = new Stretch(whole, [...whole.chains.keys()], start, end);
+  const kept = stretch.among;
+  const found = await beam(stretch, {
+    ...{ width: WIDTH.whole, shake: 0, random, most: whole.pencil.length, pause },
   });
   if (!found) return null;
   let runs = found;
@@ -41,17 +50,20 @@ export function acrossThePage(whole: Problem, random: () => number): AcrossThePa
     get runs() {
       return runs;
     },
-    improve() {
-      const size = Math.min(runs.length, WINDOW.least + Math.floor(random() * (WINDOW.most - WINDOW.least + 1)));
-      const from = Math.floor(random() * (runs.length - size + 1));
-      const again = beam(new Stretch(whole, kept, before[from], before[from + size]), {
-        ...{ width: WIDTH.window, shake: SHAKE, random, most: size },
-      });
-      if (!again) return;
-      runs = [...runs.slice(0, from), ...again, ...runs.slice(from + size)];
-      leadUp(from);
+    async improve() {
+      for (let i = 0; i < WINDOWS; i++) await solveOne();
     },
   };
+  async function solveOne() {
+    const size = Math.min(runs.length, WINDOW.least + Math.floor(random() * (WINDOW.most - WINDOW.least + 1)));
+    const from = Math.floor(random() * (runs.length - size + 1));
+    const again = await beam(new Stretch(whole, kept, before[from], before[from + size]), {
+      ...{ width: WIDTH.window, shake: SHAKE, random, most: size, pause },
+    });
+    if (!again) return;
+    runs = [...runs.slice(0, from), ...again, ...runs.slice(from + size)];
+    leadUp(from);
+  }
 }
 
 interface BeamOptions {
@@ -60,6 +72,7 @@ interface BeamOptions {
   random: () => number;
   /** No more runs than this. */
   most: number;
+  pause: () => Promise<void>;
 }
 
 interface State {
@@ -71,15 +84,14 @@ interface State {
 }
 
 /** The fewest runs that are found from one state of the page to another or beyond; null where there are none. */
-function beam(stretch: Stretch, { width, shake, random, most }: BeamOptions): number[] | null {
+async function beam(stretch: Stretch, { width, shake, random, most, pause }: BeamOptions): Promise<number[] | null> {
   let states: State[] = [{ done: new Uint8Array(stretch.things), path: null, score: 0 }];
   if (stretch.things === 0) return [];
   for (let depth = 1; depth <= most; depth++) {
     const next = new Map<number, State>();
-    for (const { done, path } of states) {
-      for (const pencil of stretch.pencilsReady(done)) {
-        const after = done.slice();
-        stretch.doAll(after, pencil);
+    for (const [k, { done, path }] of states.entries()) {
+      if (k % EVERY === 0) await pause();
+      for (const { pencil, after } of stretch.next(done)) {
         const key = stretch.keyOf(after);
         if (next.has(key)) continue;
         const left = stretch.left(after);

@@ -87,7 +87,9 @@ describe('steps', () => {
   });
 
   it('are one for each layer that some region has room for, each after the one before it', () => {
-    const steps = makeSteps([{ id: 'bell', regions: [region(1, 1, 4), region(2, 8, 60)], recipe }], () => 50);
+    const steps = makeSteps([{ id: 'bell', regions: [region(1, 1, 4), region(2, 8, 60)], recipe }], {
+      valueOf: () => 50,
+    });
     expect(steps).to.have.length(recipe.layers.length);
     expect(steps[0].regionIds).to.deep.equal([1, 2]);
     expect(steps[1].regionIds).to.deep.equal([2]);
@@ -95,7 +97,7 @@ describe('steps', () => {
   });
 
   it('leave out layers that no region has room for', () => {
-    const steps = makeSteps([{ id: 'rope', regions: [region(1, 0.8, 3)], recipe }], () => 50);
+    const steps = makeSteps([{ id: 'rope', regions: [region(1, 0.8, 3)], recipe }], { valueOf: () => 50 });
     expect(steps.map((each) => each.layerId)).to.deep.equal(['base', 'middle']);
     expect(steps[1].after).to.deep.equal([steps[0].id]);
   });
@@ -127,6 +129,15 @@ describe('the order of steps', () => {
         const counted = order.filter((id, i) => i === 0 || pencilOf.get(order[i - 1]) !== pencilOf.get(id)).length;
         expect(pickUps).to.equal(counted);
         expect(lowerBound).to.be.at.most(pickUps);
+      }),
+    );
+  });
+
+  it('has a bound that is the fewest pick-ups of all orders, where the page has few pencils', async () => {
+    await fc.assert(
+      fc.asyncProperty(page, async (steps) => {
+        const { lowerBound } = await sequence(steps, { maxIterations: 0 });
+        expect(lowerBound).to.equal(fewestPickUps(steps));
       }),
     );
   });
@@ -191,6 +202,18 @@ describe('the order of steps', () => {
     const steps = fc.sample(page, { seed: 5, numRuns: 40 }).reduce((a, b) => (b.length > a.length ? b : a));
     const { order } = await sequence(steps, { openThings: 2, deadlineMs: 0 }, run);
     expect(validateSequence(steps, order, 2)).to.deep.equal([]);
+  });
+
+  it('ends as soon as it is cancelled, wherever it is', async () => {
+    const steps = fc.sample(page, { seed: 5, numRuns: 40 }).reduce((a, b) => (b.length > a.length ? b : a));
+    for (const after of [0, 1, 3, 20]) {
+      let asked = 0;
+      // A clock on which every look is a turn in which a cancel is heard.
+      const run = { cancelled: () => asked++ >= after, progress: () => undefined, now: () => 20 * asked };
+      const fault = await sequence(steps, { openThings: 2 }, run).catch((error: Error) => error);
+      expect(fault).to.be.instanceOf(CancelledError);
+      expect(asked).to.equal(after + 1);
+    }
   });
 
   it('picks one pencil up once when three things want the same two', async () => {
@@ -276,9 +299,9 @@ describe('the price of few open things', () => {
         expect(prices.map(({ openThings }) => openThings)).to.deep.equal([1, 2, 4, 50]);
         const pickUps = prices.map((price) => price.pickUps);
         expect(pickUps).to.deep.equal([...pickUps].sort((a, b) => b - a));
-        for (const { pickUps: count, pickUpMinutes, minutes } of prices) {
-          expect(pickUpMinutes).to.be.closeTo(count / 5, 1e-9);
-          expect(minutes - pickUpMinutes).to.be.closeTo(
+        for (const { pickUps: count, overheadMinutes, minutes } of prices) {
+          expect(overheadMinutes).to.be.closeTo(count / 5, 1e-9);
+          expect(minutes - overheadMinutes).to.be.closeTo(
             steps.reduce((sum, each) => sum + each.minutes, 0),
             1e-9,
           );

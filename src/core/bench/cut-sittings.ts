@@ -1,5 +1,6 @@
-import { PICK_UP_SECONDS } from './minutes.ts';
-import { type Step } from './step.ts';
+import { type Costs, USUAL_COSTS } from './costs.ts';
+import { Points } from './points.ts';
+import { type Step, inHand } from './step.ts';
 
 /** One stretch of time at the table. */
 export interface Sitting {
@@ -9,20 +10,24 @@ export interface Sitting {
 
 /** What it costs to leave a thing half done over a break, as minutes that a sitting is longer or shorter than wished. */
 const HALF_DONE_MINUTES = 0.7;
+/** What it is worth to stop after something was wetted, counted the same way: the break dries it. */
+const DRIES_MINUTES = 2;
 
 /**
  * Cuts an order into sittings at changes of pencil, so that each is near the wished length and few things are left half
- * done: the best of all cuts, by dynamic programming over them.
+ * done, gladly where something has to dry: the best of all cuts, by dynamic programming over them.
  * @param wished minutes, above 0
  */
-export function cutSittings(order: readonly Step[], wished: number): Sitting[] {
+export function cutSittings(order: readonly Step[], wished: number, costs: Costs = USUAL_COSTS): Sitting[] {
   const runs: Step[][] = [];
   for (const step of order) {
     const run = runs.at(-1);
-    if (run && run[0].pencil === step.pencil) run.push(step);
+    if (run && inHand(run[0]) === inHand(step)) run.push(step);
     else runs.push([step]);
   }
-  const minutes = runs.map((run) => run.reduce((sum, step) => sum + step.minutes, PICK_UP_SECONDS / 60));
+  const points = new Points();
+  const minutesOf = (step: Step) => step.minutes + (points.lay(step) ? costs.sharpenSeconds / 60 : 0);
+  const minutes = runs.map((run) => run.reduce((sum, step) => sum + minutesOf(step), costs.pickUpSeconds / 60));
   const halfDone = halfDoneAfter(runs);
   const best = [0];
   const from = [0];
@@ -34,7 +39,8 @@ export function cutSittings(order: readonly Step[], wished: number): Sitting[] {
       const off = long - wished;
       // The last sitting may be short at no cost.
       const cost = end === runs.length && off < 0 ? 0 : (off * off) / wished;
-      const all = best[begin] + cost + (end === runs.length ? 0 : HALF_DONE_MINUTES * halfDone[end - 1]);
+      const dries = runs[end - 1].at(-1)!.dryMinutes ? DRIES_MINUTES : 0;
+      const all = best[begin] + cost + (end === runs.length ? 0 : HALF_DONE_MINUTES * halfDone[end - 1] - dries);
       if (all < best[end]) [best[end], from[end]] = [all, begin];
       if (long > 2 * wished && begin < end - 1) break;
     }

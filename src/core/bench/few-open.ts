@@ -15,7 +15,8 @@ export interface Opened {
 }
 
 /**
- * Works a page through with at most so many things open: the next of a list is taken in as soon as one is finished. The
+ * Works a page through with at most so many things open: the next of a list that need not wait is taken in as soon as
+ * one is finished. The
  * pencil in hand does all that it can; then the one that most open things can go on with is taken up.
  * @param opening the things in the order in which they are opened
  * @param random shakes the choice of pencils; null for none
@@ -33,9 +34,21 @@ export function workThrough(
   const waiting = [...opening];
   let active: number[] = [];
   let [pickUps, beyond, inHand] = [0, 0, -1];
+  const isThrough = (before: number) => place[before] < done[thing[before]];
+  /** The next of the list that need not wait for anything closed, or else one that can at least be begun. */
+  const nextToOpen = () => {
+    const free = waiting.findIndex((t) =>
+      (problem.needsOf[t] ?? []).every((before) => isThrough(before) || active.includes(thing[before])),
+    );
+    return free >= 0 ? free : waiting.findIndex((t) => isReady(problem, done, t));
+  };
   const refill = () => {
     active = active.filter((t) => done[t] < chains[t].length);
-    while (active.length < limit && waiting.length > 0) active.push(waiting.shift()!);
+    while (active.length < limit && waiting.length > 0) {
+      const next = nextToOpen();
+      if (next < 0 && active.length > 0) break;
+      active.push(...waiting.splice(Math.max(0, next), 1));
+    }
   };
   const put = (step: number) => void steps.push(step);
   refill();
@@ -67,7 +80,7 @@ export function workThrough(
     for (const t of active) {
       for (const before of needs[chains[t][done[t]]]) {
         const at = waiting.indexOf(thing[before]);
-        if (place[before] < done[thing[before]] || at < 0) continue;
+        if (isThrough(before) || at < 0) continue;
         active.push(...waiting.splice(at, 1));
         beyond++;
         return;

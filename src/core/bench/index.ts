@@ -1,8 +1,15 @@
 /** bench: recipes as steps, a good order for them, and the sittings they fall into. */
-export { type Step } from './step.ts';
-export { PICK_UP_SECONDS, minutesFor } from './minutes.ts';
-export { type PlannedThing, makeSteps } from './make-steps.ts';
+export { type Box, type Step, inHand } from './step.ts';
+export { ASSUMED_RATES, type Laying, type Rates, minutesFor } from './rates.ts';
+export { type Costs, type Handedness, HANDS, PICK_UP_SECONDS, USUAL_COSTS } from './costs.ts';
+export { LONGEST_STEP_MINUTES, type PlannedThing, type StepFacts, makeSteps, minutesOfLayer } from './make-steps.ts';
+export { RULES, type Rule, type RuledPage, USUAL_RULES, ruleById } from './rules/index.ts';
+export { type LeftOut, type RuledSteps, ruledSteps } from './ruled-steps.ts';
+export { type Overhead, overheadOf } from './overhead.ts';
 export { type Sitting } from './cut-sittings.ts';
 export { type Sequence, type SequenceOptions, sequence } from './sequence.ts';
 export { type OpenPrice, priceOfOpen } from './price-of-open.ts';
 export { validateSequence } from './validate-sequence.ts';
+export { type LaidOutTable, type Reminder, layOutFor, remindersOf } from './lay-out.ts';
+export { movedTo } from './moved-to.ts';
+export { stepsAhead } from './steps-ahead.ts';

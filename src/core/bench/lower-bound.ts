@@ -1,4 +1,3 @@
-import { withoutEmbedded } from './embedded.ts';
 import { type Problem, runsFrom } from './problem.ts';
 import { Stretch } from './stretch.ts';
 
@@ -12,9 +11,12 @@ const MOST_STATES = 10_000;
  * together; for each, with all other pencils left out and nothing waiting for another thing, the fewest pick-ups are found
  * exactly (A*, by P. Hart, N. Nilsson and B. Raphael, 1968), or else the fewest that are still possible when the search
  * is given up. Since no pencil is in two groups, they add up.
+ * @param pause lets others come to their turn; is called often
  */
-export function lowerBound(problem: Problem): number {
-  return groupsOf(problem).reduce((sum, group) => sum + fewestOf(withOnly(problem, group)), 0);
+export async function lowerBound(problem: Problem, pause: () => Promise<void>): Promise<number> {
+  let sum = 0;
+  for (const group of groupsOf(problem)) sum += await fewestOf(withOnly(problem, group), pause);
+  return sum;
 }
 
 /** Pencils that most things have in common, in groups: the two groups that share most become one, while there is room. */
@@ -50,15 +52,15 @@ function withOnly({ chains, pencil, pencils, thing, place }: Problem, group: Rea
     .filter(({ length }) => length > 0);
   return {
     ...{ pencil, pencils, thing, place, chains: left, needs: Array.from(pencil, () => []) },
+    needsOf: left.map(() => []),
     runsLeft: left.map((chain) => runsFrom(chain, pencil, pencils)),
   };
 }
 
-function fewestOf(problem: Problem): number {
-  const among = withoutEmbedded(problem);
+async function fewestOf(problem: Problem, pause: () => Promise<void>): Promise<number> {
   const start = new Uint16Array(problem.chains.length);
   const end = Uint16Array.from(problem.chains, ({ length }) => length);
-  const stretch = new Stretch(problem, among, start, end);
+  const stretch = new Stretch(problem, [...problem.chains.keys()], start, end);
   const begun = new Uint8Array(stretch.things);
   /** States that wait to be looked at, by the fewest pick-ups that may lead over them. */
   const waiting: { done: Uint8Array; runs: number }[][] = [];
@@ -74,9 +76,8 @@ function fewestOf(problem: Problem): number {
       const { done, runs } = queue.pop()!;
       if (stretch.left(done) === 0) return runs;
       if (++looked > MOST_STATES) return least;
-      for (const each of stretch.pencilsReady(done)) {
-        const after = done.slice();
-        stretch.doAll(after, each);
+      if (looked % 32 === 0) await pause();
+      for (const { after } of stretch.next(done)) {
         const key = stretch.keyOf(after);
         if ((known.get(key) ?? Infinity) <= runs + 1) continue;
         known.set(key, runs + 1);

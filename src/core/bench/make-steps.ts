@@ -1,52 +1,81 @@
 import { type Region } from '../lineart/index.ts';
-import { type Recipe, shareOfZone } from '../recipe/index.ts';
-import { minutesFor } from './minutes.ts';
-import { type Step } from './step.ts';
+import { type Layer, type Recipe, shareOfZone } from '../recipe/index.ts';
+import { partsByPlace } from './parts-by-place.ts';
+import { ASSUMED_RATES, type Rates, minutesFor } from './rates.ts';
+import { type Box, type Step } from './step.ts';
 
 /** A thing with its recipe, ready to be done. */
 export interface PlannedThing {
   id: string;
   regions: readonly Region[];
   recipe: Recipe;
+  /** Whether a layer is done already on a region; default none is. */
+  isDone?(layerId: string, region: number): boolean;
 }
 
+/** What steps need to know of pencils and of the hand. */
+export interface StepFacts {
+  /** L* of a pencil's laydown, by id. */
+  valueOf(pencil: string): number;
+  /** How many sharp points a layer wears down on so much area, mm2; default none. */
+  pointsOf?(layer: Layer, areaMm2: number): number;
+  /** Whether what a layer leaves smears under a hand; default it does not. */
+  isSoft?(layer: Layer): boolean;
+  /** Default the assumed ones. */
+  rates?: Rates;
+}
+
+/** A step over several regions takes no longer than this, minutes; more of them are parted by place. */
+export const LONGEST_STEP_MINUTES = 10;
+
 /**
- * Turns recipes into steps: one for each layer of each thing, over all of its regions that are wide enough, each after
- * the one before it in the same thing. Layers that no region has room for make no step.
- * @param valueOf L* of each pencil's laydown, by id
+ * Turns recipes into steps: one for each layer of each thing over all of its regions that are wide enough, parted by
+ * place where that takes too long, each after the one before it in the same thing. Layers that no region has room for,
+ * and those that are done, make no step.
  */
-export function makeSteps(things: readonly PlannedThing[], valueOf: (pencil: string) => number): Step[] {
-  return things.flatMap(({ id: thingId, regions, recipe }) => {
+export function makeSteps(things: readonly PlannedThing[], facts: StepFacts): Step[] {
+  return things.flatMap(({ id: thingId, regions, recipe, isDone }) => {
     const steps: Step[] = [];
     for (const layer of recipe.layers) {
-      const wide = regions.filter((region) => region.usableWidthMm >= layer.fromWidthMm);
+      const wide = regions.filter(
+        ({ id, usableWidthMm }) => usableWidthMm >= layer.fromWidthMm && !isDone?.(layer.id, id),
+      );
       if (wide.length === 0) continue;
-      const area = wide.reduce((sum, region) => sum + region.areaMm2, 0);
-      const last = steps.at(-1);
-      steps.push({
-        id: `${thingId}/${layer.id}`,
-        thingId,
-        layerId: layer.id,
-        pencil: layer.pencil,
-        regionIds: wide.map((region) => region.id),
-        pressure: layer.pressure,
-        passes: layer.passes,
-        stroke: layer.stroke,
-        point: layer.point,
-        zone: layer.zone,
-        purpose: layer.purpose,
-        ...(layer.direction && { direction: layer.direction }),
-        ...(layer.tool && { tool: layer.tool }),
-        ...(layer.dryMinutes && { dryMinutes: layer.dryMinutes }),
-        minutes: minutesFor(area, shareOfZone(layer.zone), {
-          passes: layer.passes,
-          point: layer.point,
-          regions: wide.length,
-        }),
-        value: valueOf(layer.pencil),
-        after: last ? [last.id] : [],
-      });
+      const minutesOf = (own: readonly Region[]) => minutesOfLayer(layer, own, facts.rates);
+      const parts = partsByPlace(wide, minutesOf, LONGEST_STEP_MINUTES);
+      for (const [k, own] of parts.entries()) {
+        const last = steps.at(-1);
+        const { id: layerId, fromWidthMm: _fromWidthMm, role: _role, ...how } = layer;
+        const coveredMm2 = areaOf(own) * shareOfZone(layer.zone);
+        steps.push({
+          ...how,
+          id: parts.length === 1 ? `${thingId}/${layerId}` : `${thingId}/${layerId}~${k + 1}`,
+          ...{ thingId, layerId, regionIds: own.map(({ id }) => id), minutes: minutesOf(own), coveredMm2 },
+          ...{ value: facts.valueOf(layer.pencil), box: boxOf(own), soft: facts.isSoft?.(layer) ?? false },
+          // A tool works what is laid: it wears no point.
+          wear: layer.tool ? 0 : (facts.pointsOf?.(layer, coveredMm2) ?? 0),
+          after: last ? [last.id] : [],
+        });
+      }
     }
     return steps;
   });
+}
+
+/** Minutes that a layer takes on some regions, before the pencil is picked up. */
+export function minutesOfLayer(layer: Layer, regions: readonly Region[], rates: Rates = ASSUMED_RATES): number {
+  return minutesFor(areaOf(regions), shareOfZone(layer.zone), { ...layer, regions: regions.length }, rates);
+}
+
+function areaOf(regions: readonly Region[]): number {
+  return regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
+}
+
+function boxOf(regions: readonly Region[]): Box {
+  return {
+    left: Math.min(...regions.map(({ box }) => box.left)),
+    top: Math.min(...regions.map(({ box }) => box.top)),
+    right: Math.max(...regions.map(({ box }) => box.right)),
+    bottom: Math.max(...regions.map(({ box }) => box.bottom)),
+  };
 }

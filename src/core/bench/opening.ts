@@ -24,10 +24,14 @@ export class Opening {
     this.best = this.#now = workThrough(problem, first, limit, null);
   }
 
-  /** @param round from 0: the later, the less it goes on with what is worse */
-  improve(round: number): void {
+  /**
+   * @param round from 0: the later, the less it goes on with what is worse
+   * @param pause lets others come to their turn; is called often
+   */
+  async improve(round: number, pause: () => Promise<void>): Promise<void> {
     const warmth = WARMTH / (1 + round / COOLS_IN_ROUNDS);
     for (let i = 0; i < TRIES; i++) {
+      await pause();
       const next = shuffledOnce(this.#opening, this.#random);
       const tried = workThrough(this.#problem, next, this.#limit, this.#random() < 0.5 ? this.#random : null);
       const worse = costOf(tried) - costOf(this.#now);

@@ -1,15 +1,14 @@
 import { type Run, quietRun } from '../run/index.ts';
-import { PICK_UP_SECONDS } from './minutes.ts';
-import { type SequenceOptions, sequence } from './sequence.ts';
+import { type Sequence, type SequenceOptions, sequence } from './sequence.ts';
 import { type Step } from './step.ts';
 
 /** What it costs to have no more than so many things open. */
 export interface OpenPrice {
   openThings: number;
   pickUps: number;
-  /** Minutes at the table in all, and those of them that go into picking pencils up. */
+  /** Minutes at the table in all, and those of them that are not laying: picking up, sharpening, moving on, waiting. */
   minutes: number;
-  pickUpMinutes: number;
+  overheadMinutes: number;
 }
 
 /**
@@ -27,6 +26,7 @@ export async function priceOfOpen(
 ): Promise<OpenPrice[]> {
   const laying = steps.reduce((sum, { minutes }) => sum + minutes, 0);
   const prices: OpenPrice[] = [];
+  let best: Sequence | null = null;
   for (const [k, openThings] of limits.entries()) {
     const things = openThings === 1 ? '1 thing' : `${openThings} things`;
     const part: Run = {
@@ -34,9 +34,9 @@ export async function priceOfOpen(
       progress: (share) => run.progress((k + share) / limits.length, `trying it with ${things} open`),
     };
     const found = await sequence(steps, { ...options, openThings }, part);
-    const pickUps = Math.min(found.pickUps, prices.at(-1)?.pickUps ?? Infinity);
-    const pickUpMinutes = (pickUps * PICK_UP_SECONDS) / 60;
-    prices.push({ openThings, pickUps, minutes: laying + pickUpMinutes, pickUpMinutes });
+    if (!best || found.cost < best.cost) best = found;
+    const overheadMinutes = best.seconds / 60;
+    prices.push({ openThings, pickUps: best.pickUps, minutes: laying + overheadMinutes, overheadMinutes });
   }
   return prices;
 }

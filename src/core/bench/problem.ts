@@ -1,8 +1,8 @@
-import { type Step } from './step.ts';
+import { type Step, inHand } from './step.ts';
 
 /** Steps as numbers, for the search of an order. Each thing is a chain: its steps are done in the order in which they stand. */
 export interface Problem {
-  /** Pencil of each step, 0 and up. */
+  /** Pencil or tool of each step, 0 and up. */
   pencil: Int32Array;
   pencils: number;
   /** Thing of each step, and its place in the chain of that thing. */
@@ -12,6 +12,8 @@ export interface Problem {
   chains: readonly Int32Array[];
   /** What each step needs of other things. */
   needs: readonly (readonly number[])[];
+  /** The same of all steps of each thing. */
+  needsOf: readonly (readonly number[])[];
   /** For each thing and place how many runs of each pencil are left from there on: chain.length + 1 rows of `pencils`. */
   runsLeft: readonly Uint8Array[];
 }
@@ -21,7 +23,7 @@ export interface Problem {
  */
 export function problemOf(steps: readonly Step[]): Problem {
   const numbers = new Map(steps.map(({ id }, i) => [id, i]));
-  const pencils = numbered(steps.map(({ pencil }) => pencil));
+  const pencils = numbered(steps.map(inHand));
   const things = numbered(steps.map(({ thingId }) => thingId));
   const chains = Array.from({ length: things.count }, (): number[] => []);
   const place = Int32Array.from(steps, (_, i) => chains[things.of[i]].push(i) - 1);
@@ -37,6 +39,7 @@ export function problemOf(steps: readonly Step[]): Problem {
   const ordered = chains.map((chain) => Int32Array.from(chain));
   return {
     ...{ pencil: pencils.of, pencils: pencils.count, thing: things.of, place, chains: ordered, needs },
+    needsOf: chains.map((chain) => chain.flatMap((step) => needs[step])),
     runsLeft: ordered.map((chain) => runsFrom(chain, pencils.of, pencils.count)),
   };
 }
@@ -95,4 +98,22 @@ export function doAll(
     }
   }
   return any;
+}
+
+/**
+ * The most things that an order ever has begun and unfinished.
+ * @returns Infinity for an order that breaks what steps need or leaves some out
+ */
+export function mostOpenIn({ chains, needs, thing, place }: Problem, order: readonly number[]): number {
+  const done = new Uint16Array(chains.length);
+  let [open, most] = [0, 0];
+  for (const step of order) {
+    const t = thing[step];
+    if (place[step] !== done[t]) return Infinity;
+    for (const before of needs[step]) if (place[before] >= done[thing[before]]) return Infinity;
+    if (done[t]++ === 0) open++;
+    if (done[t] === chains[t].length) open--;
+    most = Math.max(most, open);
+  }
+  return order.length === thing.length ? most : Infinity;
 }

@@ -1,7 +1,13 @@
+import { withoutEmbedded } from './embedded.ts';
 import { type Problem } from './problem.ts';
 
-/** What lies between two states of a page: only things that have steps in between, counted from the first state. */
+/**
+ * What lies between two states of a page, counted from the first: only things that have steps in between, and of those
+ * only the ones that are not done along with others anyway.
+ */
 export class Stretch {
+  /** The things, as the page numbers them. */
+  readonly among: readonly number[];
   readonly things: number;
   /** Pencils of the steps in between, of each thing. */
   readonly #pencils: readonly Uint16Array[];
@@ -20,14 +26,24 @@ export class Stretch {
     start: Uint16Array,
     end: Uint16Array,
   ) {
-    const open = among.filter((t) => start[t] < end[t]);
+    const between = (t: number) => chains[t].subarray(start[t], end[t]);
+    const begun = among.filter((t) => start[t] < end[t]);
+    const pencilsOf = (t: number) => Uint16Array.from(between(t), (step) => pencil[step]);
+    const bound = new Set<number>();
+    for (const t of begun) {
+      for (const step of between(t)) {
+        for (const before of needs[step]) if (place[before] >= start[thing[before]]) bound.add(t).add(thing[before]);
+      }
+    }
+    const open = withoutEmbedded(begun.map(pencilsOf), (k) => bound.has(begun[k])).map((k) => begun[k]);
     const local = new Map(open.map((t, k) => [t, k]));
+    this.among = open;
     this.things = open.length;
     this.#most = new Uint8Array(pencils);
     this.#mix = Int32Array.from(open, (_, k) => Math.imul(k + 1, 0x9e3779b1) | 1);
-    this.#pencils = open.map((t) => Uint16Array.from(chains[t].subarray(start[t], end[t]), (step) => pencil[step]));
+    this.#pencils = open.map(pencilsOf);
     this.#needs = open.map((t) =>
-      Array.from(chains[t].subarray(start[t], end[t]), (step) => {
+      Array.from(between(t), (step) => {
         const own: [number, number][] = [];
         for (const before of needs[step]) {
           const [u, at] = [thing[before], place[before]];
@@ -52,13 +68,14 @@ export class Stretch {
     return needs !== null && needs.every(([other, at]) => done[other] > at);
   }
 
-  pencilsReady(done: Uint8Array): Set<number> {
+  #pencilsReady(done: Uint8Array): Set<number> {
     const ready = new Set<number>();
     for (let k = 0; k < this.things; k++) if (this.#isReady(done, k)) ready.add(this.#pencils[k][done[k]]);
     return ready;
   }
 
-  doAll(done: Uint8Array, pencil: number): void {
+  /** Does all that one pencil can do; `done` is changed. */
+  #doAll(done: Uint8Array, pencil: number): void {
     for (let more = true; more;) {
       more = false;
       for (let k = 0; k < this.things; k++) {
@@ -71,6 +88,31 @@ export class Stretch {
     }
   }
 
+  /** Whether nothing wants a pencil any more. */
+  #isThrough(done: Uint8Array, pencil: number): boolean {
+    for (let k = 0; k < done.length; k++) {
+      const wants = this.#wants[k][done[k]];
+      for (let w = 0; w < wants.length; w += 2) if (wants[w] === pencil) return false;
+    }
+    return true;
+  }
+
+  /**
+   * What may come next, each pencil with the state that it leads to once it has done all that it can. Where one comes to
+   * its end, that alone: it is picked up once more in any case, and now is as good as later.
+   */
+  next(done: Uint8Array): { pencil: number; after: Uint8Array }[] {
+    const all: { pencil: number; after: Uint8Array }[] = [];
+    for (const pencil of this.#pencilsReady(done)) {
+      const after = done.slice();
+      this.#doAll(after, pencil);
+      if (this.#isThrough(after, pencil)) return [{ pencil, after }];
+      all.push({ pencil, after });
+    }
+    return all;
+  }
+
+  /** A number that tells states apart, to 53 bits. */
   keyOf(done: Uint8Array): number {
     let [high, low] = [0, 0];
     for (let k = 0; k < done.length; k++) {

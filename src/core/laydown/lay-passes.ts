@@ -44,12 +44,15 @@ export function layPasses(
   passes: readonly (Pass | ToolPass)[],
 ): Laid & { after: Laid[]; ground: Ground } {
   let now = ground;
-  const after: Laid[] = [];
-  for (const pass of passes) {
-    now = afterPass(now, pass);
-    after.push(describe(now));
-  }
-  return { ...(after.at(-1) ?? describe(now)), after, ground: now };
+  const grounds = passes.map((pass) => (now = afterPass(now, pass)));
+  return {
+    ...describe(now),
+    ground: now,
+    // Most look at the end alone: what stood in between is seen when it is asked for.
+    get after() {
+      return grounds.map(describe);
+    },
+  };
 }
 
 /**

@@ -7,3 +7,4 @@ export { groundPatch } from './ground-patch.ts';
 export { laydownStrip } from './laydown-strip.ts';
 export { HUB, RIM_CHROMA, ringRadius, wheelDisc } from './wheel-disc.ts';
 export { type View, VIEWS, viewById } from './views/index.ts';
+export { zoneShare } from './zone-share.ts';

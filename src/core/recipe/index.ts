@@ -35,4 +35,6 @@ export { type Consequences, consequencesOf } from './consequences.ts';
 export { passesOf } from './passes.ts';
 export { type LostLayer, type TrimmedThing, gentleRecipe, trimToMinutes } from './trim.ts';
 export { toothAfter } from './tooth-after.ts';
+export { type AfterSeeing, type LooksOtherwise, afterSeeing, handAfterSeeing } from './after-seeing.ts';
 export { type FieldValues, fieldsOf, shareInSpan, shareInZone, shareOfZone, sharesOfValues } from './zone.ts';
+export { FIELD_ENDS, zoneMm, zoneWords } from './zone-words.ts';

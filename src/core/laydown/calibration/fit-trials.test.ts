@@ -57,6 +57,12 @@ describe('what trials teach', () => {
     expect(after).to.be.below(0.5 * before);
   });
 
+  it('of the hand is nothing where pressures are shares, as in patches: those have no name to learn', () => {
+    const passes = [{ pencil: pencilOptics(blue), pressure: 0.4 }];
+    const { lab } = layPasses(bareGround(whiteBook), [{ ...passes[0], pressure: 0.6 }]);
+    expect(handFromTrials(whiteBook, [{ passes, lab }])).to.deep.equal({});
+  });
+
   it('needs a trial', () => {
     expect(() => handFromTrials(whiteBook, [])).to.throw(RangeError, 'nothing to learn');
   });

@@ -20,7 +20,8 @@ const MOST = Math.log(4);
 
 /**
  * What trials say of the person's hand: a factor for each pressure used in them, beside the hand that the paper has. The
- * pencils are taken to be as they are known. Pressures that no trial used are left out.
+ * pencils are taken to be as they are known. Pressures that no trial used are left out; passes whose pressure is a share
+ * and has no name, as in patches or a fading zone, say nothing of it.
  * @param paper as it takes pencil in the hand that is known so far
  * @throws RangeError without a trial, or as layPasses does
  */
@@ -29,6 +30,7 @@ export function handFromTrials(paper: Paper, trials: readonly TrialReading[]): H
   const used = PRESSURES.filter((name) =>
     trials.some(({ passes }) => passes.some(({ pressure }) => pressure === name)),
   );
+  if (used.length === 0) return {};
   const handOf = (logs: readonly number[]): Hand => {
     const known: Partial<Record<Pressure, number>> = { ...paper.hand };
     used.forEach((name, i) => (known[name] = (known[name] ?? 1) * Math.exp(logs[i])));

@@ -1,4 +1,4 @@
-import { type Lab, codeOf, labOfRgb, lightOf } from '../../colour/index.ts';
+import { LIGHTS, type Lab, codeOf, labOfRgb, lightOf } from '../../colour/index.ts';
 import { type RgbImage } from '../coloured.ts';
 import { type RegionMap } from '../region-map.ts';
 import { paperSurface } from './paper-surface.ts';
@@ -61,7 +61,8 @@ export function readSeen(
       const share = light[i] / level;
       lights[label] += share;
       squares[label] += share * share;
-      for (let c = 0; c < 3; c++) sums[3 * label + c] += lightOf(data[3 * i + c]) / lightOf(level);
+      const paperLevel = lightOf(level);
+      for (let c = 0; c < 3; c++) sums[3 * label + c] += LIGHTS[data[3 * i + c]] / paperLevel;
     }
   }
   const white = bare.map(median);

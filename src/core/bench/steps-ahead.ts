@@ -1,0 +1,36 @@
+import { type Step } from './step.ts';
+
+/**
+ * The steps that are still to be done, in the order in which they come up: what was put off comes last, and with it what
+ * has to wait for it.
+ * @param order steps in the order of the plan
+ * @param done ids of steps that are done
+ * @param skipped ids of steps that were put off, in that order
+ */
+export function stepsAhead<S extends Pick<Step, 'id' | 'after'>>(
+  order: readonly S[],
+  done: ReadonlySet<string>,
+  skipped: readonly string[],
+): S[] {
+  const known = new Set(order.map(({ id }) => id));
+  const putOff = new Set(skipped);
+  const through = new Set(done);
+  const ahead: S[] = [];
+  const stepOf = new Map(order.map((step) => [step.id, step]));
+  const left = order.filter(({ id }) => !done.has(id));
+  const take = (step: S) => {
+    ahead.push(step);
+    through.add(step.id);
+  };
+  const isFree = ({ after }: S) => after.every((id) => through.has(id) || !known.has(id));
+  for (const step of left) if (!putOff.has(step.id) && isFree(step)) take(step);
+  for (const id of skipped) {
+    const step = stepOf.get(id);
+    if (!step || through.has(id) || !isFree(step)) continue;
+    take(step);
+    // What waited for it follows at once, in the order of the plan.
+    for (const next of left) if (!putOff.has(next.id) && !through.has(next.id) && isFree(next)) take(next);
+  }
+  for (const step of left) if (!through.has(step.id)) take(step);
+  return ahead;
+}

@@ -1,0 +1,20 @@
+import { deltaE2000 } from '../colour/index.ts';
+import { layPasses } from '../laydown/index.ts';
+import { type Remedy } from './remedy.ts';
+
+/** A colour looks meant once it comes back in so many other places. */
+const PLACES = 2;
+
+export const adopt: Remedy = {
+  id: 'adopt',
+  name: 'Let it look meant',
+  advise({ now, wanted, kind, pencil, pencils, elsewhere }) {
+    if (kind === 'patchy' || kind === 'too dark' || elsewhere.length < PLACES) return null;
+    const places = elsewhere.slice(0, PLACES);
+    const code = pencils.find(({ id }) => id === pencil)?.code ?? 'it';
+    return {
+      says: `Leave it, and lay a little of ${code} in ${places.map(({ name }) => name).join(' and ')} too: a colour that comes back looks meant.`,
+      ...{ apart: deltaE2000(layPasses(now, []).lab, wanted), takes: [pencil], things: places.map(({ id }) => id) },
+    };
+  },
+};

@@ -1,0 +1,35 @@
+/** remedies: what can be done about a mistake, and what it comes to; one file a remedy, to add one list it here. */
+import { deltaE2000 } from '../colour/index.ts';
+import { layPasses } from '../laydown/index.ts';
+import { adopt } from './adopt.ts';
+import { hide } from './hide.ts';
+import { layerOver } from './layer-over.ts';
+import { lift } from './lift.ts';
+import { type Advice, type Mistake, type Remedy } from './remedy.ts';
+
+export { type Advice, type Mistake, type MistakeKind, type Remedy, MISTAKES } from './remedy.ts';
+export { type Happened, mistakeAt } from './mistake-at.ts';
+export const REMEDIES: readonly Remedy[] = [lift, layerOver, hide, adopt];
+
+/** A colour that lies no further off than this is not worth mending, CIEDE2000. */
+const UNSEEN = 2;
+
+export interface Remedied {
+  /** How far what lies there is from what should be seen, CIEDE2000. */
+  apart: number;
+  /** Whether nobody would see it. */
+  isUnseen: boolean;
+  /** What helps, the nearest first; leaving it and letting it look meant always comes last. */
+  remedies: (Advice & { id: string; name: string })[];
+}
+
+/** What can be done about a mistake, each way with how near it comes. */
+export function remediesFor(mistake: Mistake): Remedied {
+  const apart = deltaE2000(layPasses(mistake.now, []).lab, mistake.wanted);
+  const remedies = REMEDIES.flatMap(({ id, name, advise }) => {
+    const advice = advise(mistake);
+    return advice && (id === adopt.id || advice.apart < apart) ? [{ id, name, ...advice }] : [];
+  });
+  const rank = ({ id, apart: left }: (typeof remedies)[number]) => (id === adopt.id ? Infinity : left);
+  return { apart, isUnseen: apart <= UNSEEN, remedies: remedies.sort((p, q) => rank(p) - rank(q)) };
+}

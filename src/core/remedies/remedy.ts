@@ -1,0 +1,44 @@
+import { type Lab } from '../colour/index.ts';
+import { type Ground, type PencilOptics } from '../laydown/index.ts';
+
+/** What can go wrong at the table. */
+export const MISTAKES = ['over the line', 'wrong pencil', 'too dark', 'dragged colour', 'patchy'] as const;
+export type MistakeKind = (typeof MISTAKES)[number];
+
+/** A place where something went wrong. */
+export interface Mistake {
+  kind: MistakeKind;
+  /** What lay there before. */
+  before: Ground;
+  /** What lies there now. */
+  now: Ground;
+  /** What should be seen there. */
+  wanted: Lab;
+  /** The pencil that did it. */
+  pencil: string;
+  /** Pencils that may be laid over it, those of the place's own family first. */
+  pencils: readonly { id: string; code: string; optics: PencilOptics }[];
+  /** Opaque pens that lie beside the pencils. */
+  pens: readonly { id: string; name: string; lab: Lab }[];
+  /** Other things where a little of the pencil's colour would look meant, the likeliest first. */
+  elsewhere: readonly { id: string; name: string }[];
+}
+
+/** What a remedy comes to at one place. */
+export interface Advice {
+  /** What to do, in one or two sentences. */
+  says: string;
+  /** How far what is seen lies from what should be, CIEDE2000, afterwards. */
+  apart: number;
+  /** Pencils or pens that it takes. */
+  takes: readonly string[];
+  /** Things that it goes on with. */
+  things?: readonly string[];
+}
+
+export interface Remedy {
+  id: string;
+  name: string;
+  /** Null where it is of no use here. */
+  advise(mistake: Mistake): Advice | null;
+}
