@@ -1,10 +1,14 @@
 import { z } from 'zod';
+import { HANDS } from '../core/bench/index.ts';
 import { PRESSURES } from '../core/laydown/index.ts';
 import { DIRECTIONS, POINTS, STROKES } from '../core/recipe/index.ts';
 import { Id, Time } from './primitives.ts';
 import { RegionId, Zone } from './plan.ts';
 
-const StepId = z.string().regex(/^[A-Za-z0-9_-]+\/[A-Za-z0-9_-]+$/);
+/** Thing and layer; with a number where the layer is laid place by place. */
+const StepId = z.string().regex(/^[A-Za-z0-9_-]+\/[A-Za-z0-9_-]+(~\d+)?$/);
+
+const Edge = z.number().min(-5).max(1300);
 
 const OwnStep = z.object({
   id: StepId,
@@ -23,6 +27,10 @@ const OwnStep = z.object({
   purpose: z.string(),
   minutes: z.number().min(0),
   value: z.number(),
+  box: z.object({ left: Edge, top: Edge, right: Edge, bottom: Edge }).optional(),
+  coveredMm2: z.number().min(0).optional(),
+  wear: z.number().min(0).optional(),
+  soft: z.boolean().optional(),
   after: z.array(StepId),
 });
 
@@ -48,34 +56,74 @@ export const NewBenchPlan = z.object({
   planRevision: z.int().min(0),
   /** Which layer model and rates it was made with. */
   model: z.string().max(40),
-  openThings: z.int().min(1).max(50),
+  /** As many as may be open: more than wished only where rules of craft leave no other way. */
+  openThings: z.int().min(1).max(5000),
   steps: z.array(Step).min(1, 'There is no step to do: give at least one thing a family.').max(20_000),
   order: z.array(StepId),
   sittings: z.array(z.object({ steps: z.array(StepId), minutes: z.number() })),
   pickUps: z.int().min(0),
   minutes: z.number().min(0),
   lowerBound: z.int().min(0),
+  /** Sharpenings on the way, soft work that the hand lies over, cm2, and what rules could not be kept; older plans tell none. */
+  sharpenings: z.int().min(0).default(0),
+  smearCm2: z.number().min(0).default(0),
+  leftOut: z.array(z.object({ ruleId: z.string().max(40), sentence: z.string().max(400) })).default([]),
+  /** What was wished when it was made; null in older plans. */
+  madeFor: z
+    .object({
+      openThings: z.int(),
+      sittingMinutes: z.number(),
+      hand: z.enum(HANDS),
+      rules: z.array(z.string()).readonly(),
+    })
+    .nullable()
+    .default(null),
+  /** How many finished steps the minutes were learnt from; 0: they are assumed. */
+  ratesFrom: z.int().min(0).default(0),
   pencils: z.array(PencilThen),
   things: z.array(z.object({ id: Id, name: z.string() })),
 });
-export type NewBenchPlan = z.infer<typeof NewBenchPlan>;
+export type NewBenchPlan = z.output<typeof NewBenchPlan>;
 
 export const BenchPlan = NewBenchPlan.extend({ madeAt: Time });
 export type BenchPlan = z.infer<typeof BenchPlan>;
+
+export const LOG_KINDS = ['done', 'part done', 'skipped', 'not done after all'] as const;
+/** How what was laid looks beside what was foretold. */
+export const CAME_OUT = ['as planned', 'darker', 'paler', 'patchy'] as const;
+export type CameOut = (typeof CAME_OUT)[number];
 
 /** What happened to a step at the table. */
 export const LogEntry = z.object({
   id: Id,
   planId: Id,
   stepId: StepId,
-  kind: z.enum(['done', 'not done after all']),
+  kind: z.enum(LOG_KINDS),
   startedAt: Time,
   finishedAt: Time,
+  /** Seconds in between in which nobody worked. */
+  pausedSeconds: z.int().min(0).default(0),
+  /** Another pencil than the step's that it was done with. */
+  usedPencil: Id.nullable().default(null),
+  cameOut: z.enum(CAME_OUT).nullable().default(null),
 });
-export type LogEntry = z.infer<typeof LogEntry>;
+export type LogEntry = z.output<typeof LogEntry>;
 
-/** The bench of a sheet: its plan, if there is one, and the steps that stand as done, in the order in which they were. */
-export const BenchState = z.object({ plan: BenchPlan.nullable(), done: z.array(LogEntry) });
+/** A layer that stands as done on some regions, over all plans of a sheet. */
+export const FinishedLayer = z.object({ thingId: Id, layerId: z.string(), regionIds: z.array(RegionId) });
+export type FinishedLayer = z.infer<typeof FinishedLayer>;
+
+/** The bench of a sheet. */
+export const BenchState = z.object({
+  plan: BenchPlan.nullable(),
+  /** The steps of the plan that stand as done, in the order in which they were finished. */
+  done: z.array(LogEntry),
+  /** Steps of the plan that were put off, in that order. */
+  skipped: z.array(StepId),
+  /** Minutes that went into steps that are begun and not done. */
+  begun: z.record(StepId, z.number().min(0)),
+  finished: z.array(FinishedLayer),
+});
 export type BenchState = z.infer<typeof BenchState>;
 
 /** Finished steps of all plans of a sheet, with what they were. */
@@ -84,8 +132,10 @@ export const RecordEntry = LogEntry.extend({
   thingId: Id,
   pencil: PencilThen,
   pressure: z.string(),
+  passes: z.int(),
   purpose: z.string(),
   regions: z.int(),
+  regionIds: z.array(RegionId),
   plannedMinutes: z.number(),
 });
 export type RecordEntry = z.infer<typeof RecordEntry>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { HANDS, USUAL_RULES } from '../core/bench/index.ts';
 import { PRESSURES, TOOTH_LEFT } from '../core/laydown/index.ts';
 import { FREE_MOOD, MOST_HANDS, USUAL_SHARES } from '../core/palette/index.ts';
 import { FIELDS, MOST_SOURCES } from '../core/light/index.ts';
@@ -250,6 +251,16 @@ export const NO_WISHES: Wishes = {
   shares: USUAL_SHARES,
 };
 
+/** On which days of the week there is a sitting, 0 Sunday to 6 Saturday, and from when on; no day: whenever there is time. */
+export const Evenings = z.object({
+  weekdays: z.array(z.int().min(0).max(6)).max(7),
+  at: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Give a time as hours and minutes, such as 19:30.'),
+  /** The first day, as year, month and day; null: today. */
+  from: z.iso.date().nullable(),
+});
+export type Evenings = z.infer<typeof Evenings>;
+export const NO_EVENINGS: Evenings = { weekdays: [], at: '19:30', from: null };
+
 const byThing = <T extends z.ZodType>(value: T) => z.record(Id, value);
 
 const byRegion = <T extends z.ZodType>(value: T) => z.record(z.string().regex(/^[1-9]\d{0,4}$/), value);
@@ -303,7 +314,14 @@ const sections = {
     /** Changes to recipes, by thing. */
     edits: byThing(RecipeEdits),
   }),
-  bench: z.object({ openThings: z.int().min(1).max(50), sittingMinutes: z.number().min(10).max(90) }),
+  bench: z.object({
+    openThings: z.int().min(1).max(50),
+    sittingMinutes: z.number().min(10, 'A sitting is 10 minutes at least.').max(90, 'A sitting is 90 minutes at most.'),
+    hand: z.enum(HANDS).default('right'),
+    /** Rules of craft that are kept, by id, the one that weighs most first. */
+    rules: z.array(z.string().max(40)).max(20).readonly().default(USUAL_RULES),
+    evenings: Evenings.default(NO_EVENINGS),
+  }),
 };
 
 /** Everything decided about a sheet, in sections that are changed and undone whole. Older plans lack some sections. */
@@ -362,6 +380,6 @@ export function emptyPlan(page: Page): Plan {
     horizon: NO_HORIZON,
     forms: {},
     layers: { school: 'base-coat-first', schools: {}, effects: {}, edits: {} },
-    bench: { openThings: 4, sittingMinutes: 40 },
+    bench: { openThings: 4, sittingMinutes: 40, hand: 'right', rules: USUAL_RULES, evenings: NO_EVENINGS },
   };
 }

@@ -1,52 +1,112 @@
-import type { BenchState, NewBenchPlan, Pencil, Plan } from '../contracts/index.ts';
-import { type Sequence, type Step, makeSteps } from '../core/bench/index.ts';
-import { type Region } from '../core/lineart/index.ts';
+import type { BenchPlan, FinishedLayer, NewBenchPlan, Pencil, Plan } from '../contracts/index.ts';
+import {
+  type LeftOut,
+  type Rates,
+  type RuledSteps,
+  type Sequence,
+  type Step,
+  makeSteps,
+  ruledSteps,
+} from '../core/bench/index.ts';
+import { type PencilOptics, paperById, pencilOptics } from '../core/laydown/index.ts';
 import { type Recipe } from '../core/recipe/index.ts';
+import { wearOf } from '../core/tray/index.ts';
+import { asTrayPencil } from './as-tray-pencil.ts';
+import { type PlannedPage } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
 
-/** The layer model and rates that plans are made with; stored with each plan. */
-const MODEL = 'layers 1, rates 1';
+/** The layer model that plans are made with; stored with each plan. */
+const MODEL = 'layers 1, rates 2';
+
+type StepPencil = Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity' | 'hardness'>;
+
+/** What is needed of pencils and of the hand to make steps. */
+export interface AtHand {
+  pencils: ReadonlyMap<string, StepPencil>;
+  /** L* of each pencil's laydown on the sheet's paper, by id. */
+  valueOf(pencil: string): number;
+  /** How fast this person works; default as assumed. */
+  rates?: Rates;
+}
+
+/** Types of pencil whose laydown smears under a hand, and softness of lead from which others do. */
+const SMEARS = new Set(['pastel']);
+const SOFT_LEAD = 0.3;
 
 /**
- * The steps that a sheet's layers come to, without those that stand as done, waiting only for each other.
- * @param valueOf L* of each pencil's laydown on the sheet's paper, by id
+ * The steps that a sheet's layers come to, without what stands as done, waiting only for each other; and what of the
+ * rules of craft could not be kept.
+ * @param finished layers that stand as done, over all orders that were made so far
  */
 export function openSteps(
   plan: Plan,
-  regions: readonly Region[],
+  page: PlannedPage,
   recipes: ReadonlyMap<string, Recipe>,
-  valueOf: (pencil: string) => number,
-  { done }: Pick<BenchState, 'done'>,
-): Step[] {
-  const doneIds = new Set(done.map((entry) => entry.stepId));
-  const things = [...regionsOfThings(plan, regions)].flatMap(([id, own]) => {
+  { pencils, valueOf, rates }: AtHand,
+  finished: readonly FinishedLayer[],
+): RuledSteps {
+  const done = new Set(
+    finished.flatMap(({ thingId, layerId, regionIds }) => regionIds.map((region) => `${thingId}/${layerId} ${region}`)),
+  );
+  const things = [...regionsOfThings(plan, page.regions)].flatMap(([id, regions]) => {
     const recipe = recipes.get(id);
-    return recipe ? [{ id, regions: own, recipe }] : [];
+    const isDone = (layerId: string, region: number) => done.has(`${id}/${layerId} ${region}`);
+    return recipe ? [{ id, regions, recipe, isDone }] : [];
   });
-  return makeSteps(things, valueOf)
-    .filter((step) => !doneIds.has(step.id))
-    .map((step) => ({ ...step, after: step.after.filter((id) => !doneIds.has(id)) }));
+  const paper = paperById(plan.page.paper);
+  const optics = new Map<string, PencilOptics>();
+  const opticsOf = (id: string) => {
+    const pencil = pencils.get(id);
+    if (pencil && !optics.has(id)) optics.set(id, pencilOptics(asTrayPencil(pencil)));
+    return optics.get(id);
+  };
+  const steps = makeSteps(things, {
+    ...{ valueOf, rates },
+    pointsOf({ pencil, pressure, passes }, areaMm2) {
+      const known = opticsOf(pencil);
+      const hardness = pencils.get(pencil)?.hardness ?? undefined;
+      return known
+        ? wearOf(known, paper, new Array<typeof pressure>(passes).fill(pressure), areaMm2, hardness).points
+        : 0;
+    },
+    isSoft({ pencil, pressure, tool }) {
+      const known = pencils.get(pencil);
+      if (!known || tool || pressure === 'burnish') return false;
+      return SMEARS.has(known.type) || (known.hardness !== null && known.hardness <= SOFT_LEAD);
+    },
+  });
+  return ruledSteps(
+    steps,
+    { things: plan.things, borders: page.neighbours },
+    plan.bench.rules,
+    plan.bench.openThings === 1,
+  );
 }
 
 /** An order of steps as it is stored, with the pencils and things that it speaks of as they are now. */
 export function benchPlanFrom(
   id: string,
   sheet: { plan: Plan; revision: number },
-  steps: readonly Step[],
-  { order, sittings, pickUps, minutes, lowerBound }: Sequence,
+  { steps, leftOut, ratesFrom = 0 }: { steps: readonly Step[]; leftOut: readonly LeftOut[]; ratesFrom?: number },
+  order: Pick<
+    Sequence,
+    'order' | 'sittings' | 'pickUps' | 'minutes' | 'lowerBound' | 'sharpenings' | 'smearCm2' | 'mostOpen'
+  >,
   pencilById: ReadonlyMap<string, Pick<Pencil, 'id' | 'code' | 'name' | 'ownName' | 'colour'>>,
 ): NewBenchPlan {
   const used = [...new Set(steps.map((step) => step.pencil))];
   const things = new Set(steps.map((step) => step.thingId));
+  const { pickUps, minutes, lowerBound, sharpenings, smearCm2, mostOpen } = order;
   return {
     id,
     planRevision: sheet.revision,
     model: MODEL,
-    openThings: sheet.plan.bench.openThings,
+    openThings: Math.max(sheet.plan.bench.openThings, mostOpen),
     steps: steps.map((step) => ({ ...step, regionIds: [...step.regionIds], after: [...step.after] })),
-    order: [...order],
-    sittings: sittings.map((sitting) => ({ steps: [...sitting.steps], minutes: sitting.minutes })),
-    ...{ pickUps, minutes, lowerBound },
+    order: [...order.order],
+    sittings: order.sittings.map((sitting) => ({ steps: [...sitting.steps], minutes: sitting.minutes })),
+    ...{ pickUps, minutes, lowerBound, sharpenings, smearCm2, ratesFrom, leftOut: [...leftOut] },
+    madeFor: wishedOf(sheet.plan),
     pencils: used.flatMap((pencilId) => {
       const pencil = pencilById.get(pencilId);
       if (!pencil) return [];
@@ -56,4 +116,54 @@ export function benchPlanFrom(
       .filter((thing) => things.has(thing.id))
       .map(({ id: thingId, name }) => ({ id: thingId, name })),
   };
+}
+
+function wishedOf({ bench: { openThings, sittingMinutes, hand, rules } }: Plan) {
+  return { openThings, sittingMinutes, hand, rules };
+}
+
+/** What was wished, to be compared: a stored order may name its parts in another order. */
+function told({ openThings, sittingMinutes, hand, rules }: NonNullable<BenchPlan['madeFor']>): string {
+  return [openThings, sittingMinutes, hand, ...rules].join();
+}
+
+/**
+ * Whether an order no longer is what would be made now: what is left to lay has changed, or what was wished of the order.
+ * @param recipes as they stand now
+ * @param finished layers that stand as done
+ */
+export function isOutOfDate(
+  order: BenchPlan,
+  sheet: { plan: Plan; revision: number },
+  page: PlannedPage,
+  recipes: ReadonlyMap<string, Recipe>,
+  finished: readonly FinishedLayer[],
+): boolean {
+  if (order.planRevision === sheet.revision) return false;
+  if (!order.madeFor || told(order.madeFor) !== told(wishedOf(sheet.plan))) return true;
+  const done = new Set(
+    finished.flatMap(({ thingId, layerId, regionIds }) => regionIds.map((region) => `${thingId}/${layerId} ${region}`)),
+  );
+  const inWords = (
+    thingId: string,
+    layerId: string,
+    how: Pick<Step, 'pencil' | 'pressure' | 'passes'>,
+    region: number,
+  ) => [thingId, layerId, how.pencil, how.pressure, how.passes, region].join(' ');
+  const isLeft = (thingId: string, layerId: string, region: number) => !done.has(`${thingId}/${layerId} ${region}`);
+  const ordered = new Set(
+    order.steps.flatMap((step) =>
+      step.regionIds
+        .filter((region) => isLeft(step.thingId, step.layerId, region))
+        .map((region) => inWords(step.thingId, step.layerId, step, region)),
+    ),
+  );
+  const wanted = [...regionsOfThings(sheet.plan, page.regions)].flatMap(([id, regions]) =>
+    (recipes.get(id)?.layers ?? []).flatMap((layer) =>
+      regions
+        .filter((region) => region.usableWidthMm >= layer.fromWidthMm && isLeft(id, layer.id, region.id))
+        .map((region) => inWords(id, layer.id, layer, region.id)),
+    ),
+  );
+  return wanted.length !== ordered.size || wanted.some((each) => !ordered.has(each));
 }

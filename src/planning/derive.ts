@@ -1,17 +1,26 @@
 import type { Plan } from '../contracts/index.ts';
+import { ASSUMED_RATES, type Rates } from '../core/bench/index.ts';
 import { type Recipe, compileRecipe, pencilsOf, proposeEffect, withEdits } from '../core/recipe/index.ts';
 import { Contexts, type PencilsHere } from './contexts.ts';
 import { type Hours, withinHours } from './hours.ts';
 import { type PlannedPage, formedThings } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
 
-/** The recipe of each thing that has regions and a family whose pencils are all in the tray, kept to the hours wished for. */
-export function deriveRecipes(plan: Plan, page: PlannedPage, pencils: PencilsHere): Map<string, Recipe> {
-  return deriveHours(plan, page, pencils).recipes;
+/**
+ * The recipe of each thing that has regions and a family whose pencils are all in the tray, kept to the hours wished for.
+ * @param rates how fast this person works; default as assumed
+ */
+export function deriveRecipes(
+  plan: Plan,
+  page: PlannedPage,
+  pencils: PencilsHere,
+  rates: Rates = ASSUMED_RATES,
+): Map<string, Recipe> {
+  return deriveHours(plan, page, pencils, rates).recipes;
 }
 
 /** The same with the hours that they take, and what was left out to keep to those. */
-export function deriveHours(plan: Plan, page: PlannedPage, pencils: PencilsHere): Hours {
+export function deriveHours(plan: Plan, page: PlannedPage, pencils: PencilsHere, rates: Rates = ASSUMED_RATES): Hours {
   const recipes = new Map<string, Recipe>();
   const regions = regionsOfThings(plan, page.regions);
   const contexts = new Contexts(plan, regions, formedThings(plan, page), pencils);
@@ -26,7 +35,7 @@ export function deriveHours(plan: Plan, page: PlannedPage, pencils: PencilsHere)
     // A pencil that a person put in by hand may have left the tray since.
     recipes.set(id, { ...recipe, layers: recipe.layers.filter(({ pencil }) => pencils.has(pencil)) });
   }
-  return withinHours(plan, page.regions, recipes);
+  return withinHours(plan, page.regions, recipes, rates);
 }
 
 /** What each thing with regions is made to look like as long as nobody chooses: by what it is made of and how it is lit. */

@@ -1,5 +1,5 @@
 import type { Plan } from '../contracts/index.ts';
-import { PICK_UP_SECONDS, makeSteps } from '../core/bench/index.ts';
+import { ASSUMED_RATES, PICK_UP_SECONDS, type Rates, makeSteps } from '../core/bench/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type LostLayer, type Recipe, gentleRecipe, trimToMinutes } from '../core/recipe/index.ts';
 import { regionsOfThings } from './things-regions.ts';
@@ -12,6 +12,8 @@ export interface Hours {
   whole: number;
   minutes: number;
   lost: LostLayer[];
+  /** How many finished steps the minutes were learnt from; 0: they are assumed. */
+  ratesFrom: number;
 }
 
 /** How much more a thing is worth than one of usual importance. */
@@ -19,21 +21,36 @@ const IMPORTANCE: Record<Plan['things'][number]['importance'], number> = { littl
 const FOCUS = 2;
 
 /** Keeps a page's recipes to a gentle hand and to so many evenings, where that is wished. */
-export function withinHours(plan: Plan, regions: readonly Region[], recipes: ReadonlyMap<string, Recipe>): Hours {
+export function withinHours(
+  plan: Plan,
+  regions: readonly Region[],
+  recipes: ReadonlyMap<string, Recipe>,
+  rates: Rates = ASSUMED_RATES,
+): Hours {
   const own = regionsOfThings(plan, regions);
   const wished = new Map([...recipes].map(([id, recipe]) => [id, plan.hours.gentle ? gentleRecipe(recipe) : recipe]));
   const things = plan.things.flatMap(({ id, importance, focus }) => {
     const recipe = wished.get(id);
     if (!recipe) return [];
-    const steps = makeSteps([{ id, regions: own.get(id) ?? [], recipe }], () => 0);
-    const minutes = new Map(steps.map((step) => [step.layerId, step.minutes + PICK_UP_SECONDS / 60]));
+    const steps = makeSteps([{ id, regions: own.get(id) ?? [], recipe }], { valueOf: () => 0, rates });
+    const minutes = new Map<string, number>();
+    for (const { layerId, minutes: own } of steps) {
+      minutes.set(layerId, (minutes.get(layerId) ?? PICK_UP_SECONDS / 60) + own);
+    }
     const area = (own.get(id) ?? []).reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
     const worth = IMPORTANCE[importance] * (focus ? FOCUS : 1) * Math.sqrt(area);
     return [{ id, recipe, worth, minutes }];
   });
   const whole = things.reduce((sum, { minutes }) => sum + [...minutes.values()].reduce((p, q) => p + q, 0), 0);
+  const { learntFrom: ratesFrom } = rates;
   const { evenings } = plan.hours;
-  if (evenings === null) return { recipes: wished, whole, minutes: whole, lost: [] };
+  if (evenings === null) return { recipes: wished, whole, minutes: whole, lost: [], ratesFrom };
   const { recipes: trimmed, lost } = trimToMinutes(things, evenings * plan.bench.sittingMinutes);
-  return { recipes: trimmed, whole, minutes: whole - lost.reduce((sum, { minutes }) => sum + minutes, 0), lost };
+  return {
+    recipes: trimmed,
+    whole,
+    minutes: whole - lost.reduce((sum, { minutes }) => sum + minutes, 0),
+    lost,
+    ratesFrom,
+  };
 }

@@ -1,13 +1,17 @@
 /** planning: from a stored plan and its tray to what core computes with, and back; pure, used by the desk and by the demo. */
+export { about } from './about.ts';
 export { type StoredPencil, asTrayPencil } from './as-tray-pencil.ts';
-export { benchPlanFrom, openSteps } from './bench-plan.ts';
+export { type AtHand, benchPlanFrom, isOutOfDate, openSteps } from './bench-plan.ts';
 export { type PencilsHere, Contexts } from './contexts.ts';
+export { daysOfSittings } from './evenings.ts';
 export { deriveHours, deriveRecipes, proposedEffects } from './derive.ts';
 export { type PlannedPage, deriveForms, formedThings, lightingOf } from './things-in-light.ts';
 export { type Hours, withinHours } from './hours.ts';
 export { regionsOfThings } from './things-regions.ts';
 export { type KeyedGround, groundFinder, groundsOf } from './grounds.ts';
 export { type LayerCost, costOfLayer } from './layer-cost.ts';
+export { withInstead } from './instead.ts';
+export { rearranged } from './rearranged.ts';
 export { laidLayers } from './laid-layers.ts';
 export { reflectionsOf, withReflected } from './reflections.ts';
 export { regionCourses } from './region-courses.ts';
@@ -18,4 +22,5 @@ export { plannedWear } from './planned-wear.ts';
 export { type ShoppingItem, type ShoppingReason, shoppingList } from './shopping-list.ts';
 export { regionsKey } from './regions-key.ts';
 export { pinnedFamilies, summariseSheet } from './summarise-sheet.ts';
+export { type OnTheTable, minutesWorked, withEntry } from './with-entry.ts';
 export { withGuesses } from './with-guesses.ts';

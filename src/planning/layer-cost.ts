@@ -1,4 +1,4 @@
-import { minutesFor } from '../core/bench/index.ts';
+import { minutesOfLayer } from '../core/bench/index.ts';
 import { type Paper, type PencilOptics } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type Layer, shareOfZone } from '../core/recipe/index.ts';
@@ -20,19 +20,20 @@ const NO_WEAR: Wear = { laidMm: 0, points: 0, lengthMm: 0 };
  * @param hardness of the lead; undefined where nobody said
  */
 export function costOfLayer(
-  { zone, fromWidthMm, pressure, passes, point, tool }: Layer,
+  layer: Layer,
   regions: readonly Region[],
   optics: PencilOptics,
   paper: Paper,
   hardness?: number,
 ): LayerCost {
+  const { zone, fromWidthMm, pressure, passes, tool } = layer;
   const wide = regions.filter(({ usableWidthMm }) => usableWidthMm >= fromWidthMm);
   if (wide.length === 0) return { minutes: 0, wear: NO_WEAR, regions: 0 };
   const areaMm2 = wide.reduce((sum, region) => sum + region.areaMm2, 0);
   const share = shareOfZone(zone);
   const laid = new Array<typeof pressure>(passes).fill(pressure);
   return {
-    minutes: minutesFor(areaMm2, share, { passes, point, regions: wide.length }),
+    minutes: minutesOfLayer(layer, wide),
     // A tool works what is laid: it takes no lead.
     wear: tool ? NO_WEAR : wearOf(optics, paper, laid, areaMm2 * share, hardness),
     regions: wide.length,

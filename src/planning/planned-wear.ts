@@ -1,4 +1,5 @@
 import type { Pencil, Plan } from '../contracts/index.ts';
+import { type Rates } from '../core/bench/index.ts';
 import { type PencilOptics, paperById, pencilOptics } from '../core/laydown/index.ts';
 import { type Layer } from '../core/recipe/index.ts';
 import { type Wear } from '../core/tray/index.ts';
@@ -13,19 +14,21 @@ type WornPencil = Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity' | '
 /**
  * What the layers of a sheet that are still to be laid will use up of each pencil, by pencil id.
  * @param laid how many layers of a thing are laid already
+ * @param rates how fast this person works, where hours are few; default as assumed
  */
 export function plannedWear(
   plan: Plan,
   page: PlannedPage,
   pencils: readonly WornPencil[],
   laid: (thingId: string, layers: readonly Layer[]) => number,
+  rates?: Rates,
 ): Map<string, Wear> {
   const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
   const paper = paperById(plan.page.paper);
   const optics = new Map<string, PencilOptics>();
   const own = regionsOfThings(plan, page.regions);
   const worn = new Map<string, Wear>();
-  for (const [thingId, { layers }] of deriveRecipes(plan, page, byId)) {
+  for (const [thingId, { layers }] of deriveRecipes(plan, page, byId, rates)) {
     for (const layer of layers.slice(laid(thingId, layers))) {
       const pencil = byId.get(layer.pencil)!;
       const known = optics.get(pencil.id) ?? pencilOptics(asTrayPencil(pencil));

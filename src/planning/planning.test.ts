@@ -11,7 +11,7 @@ import {
 } from '../contracts/index.ts';
 import { labOfHex } from '../core/colour/index.ts';
 import { type Direction, familyOf } from '../core/recipe/index.ts';
-import { sequence, validateSequence } from '../core/bench/index.ts';
+import { ASSUMED_RATES, sequence, validateSequence } from '../core/bench/index.ts';
 import { paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type ToneTable } from '../core/preview/index.ts';
@@ -58,16 +58,8 @@ const plan: Plan = {
 };
 const page = { regions, neighbours: [] };
 const recipes = deriveRecipes(plan, page, byId);
-const steps = openSteps(plan, regions, recipes, () => 50, { done: [] });
-const done = (stepId: string) => ({
-  id: `log-${stepId.length}-x`,
-  planId: 'plan-one',
-  stepId,
-  kind: 'done' as const,
-  startedAt: '',
-  finishedAt: '',
-});
-
+const hand = { pencils: byId, valueOf: () => 50 };
+const { steps } = openSteps(plan, page, recipes, hand, []);
 describe('open steps', () => {
   it('are every layer of every thing while nothing is done', () => {
     for (const [id, { layers }] of recipes) {
@@ -78,8 +70,8 @@ describe('open steps', () => {
   it('leave out what stands as done, and wait only for what is still open', () => {
     fc.assert(
       fc.property(fc.nat(steps.length), (count) => {
-        const finished = steps.slice(0, count).map(({ id }) => done(id));
-        const open = openSteps(plan, regions, recipes, () => 50, { done: finished });
+        const finished = steps.slice(0, count).map((step) => ({ ...step, regionIds: [...step.regionIds] }));
+        const { steps: open } = openSteps(plan, page, recipes, hand, finished);
         const ids = new Set(open.map(({ id }) => id));
         expect(open.length).to.equal(steps.length - count);
         for (const { after } of open) for (const id of after) expect(ids.has(id)).to.equal(true);
@@ -99,10 +91,10 @@ describe('regions that are not to be coloured', () => {
   it('get no step and no table, and the rest of their thing goes on as before', () => {
     const without: Plan = { ...plan, uses: { '2': 'leave white', '3': 'not to colour' } };
     const recipesOf = (of: Plan) => deriveRecipes(of, page, byId);
-    const steps = openSteps(without, regions, recipesOf(without), () => 50, { done: [] });
+    const { steps } = openSteps(without, page, recipesOf(without), hand, []);
     const worked = new Set(steps.flatMap(({ regionIds }) => regionIds));
     expect([...worked].sort()).to.deep.equal([1, 4]);
-    const all = openSteps(plan, regions, recipesOf(plan), () => 50, { done: [] });
+    const { steps: all } = openSteps(plan, page, recipesOf(plan), hand, []);
     expect(all.length).to.be.at.least(steps.length);
   });
 
@@ -115,7 +107,9 @@ describe('regions that are not to be coloured', () => {
 describe('an order as it is stored', () => {
   it('is one that its contract takes and its validator passes, with pencils by their own names', async () => {
     const order = await sequence(steps, { openThings: 2, maxIterations: 5 });
-    const stored = NewBenchPlan.parse(benchPlanFrom('plan-one', { plan, revision: 3 }, steps, order, byId));
+    const stored = NewBenchPlan.parse(
+      benchPlanFrom('plan-one', { plan, revision: 3 }, { steps, leftOut: [] }, order, byId),
+    );
     expect(validateSequence(stored.steps, stored.order, 2)).to.deep.equal([]);
     expect(stored.planRevision).to.equal(3);
     expect(stored.pencils.map(({ name }) => name)).to.have.members(['lead K1', 'bell', 'lead K3']);
@@ -409,12 +403,26 @@ describe('what is planned', () => {
 
 describe('the hours of a page', () => {
   const hours = (own: Partial<Plan>) => deriveHours({ ...plan, ...own }, page, byId);
+  const slowly = {
+    ...ASSUMED_RATES,
+    minutesPerCm2: { sharp: 1.8, normal: 0.9, 'side of the lead': 0.28 },
+    learntFrom: 12,
+  };
   const layers = ({ recipes: all }: ReturnType<typeof hours>) => [...all.values()].flatMap((recipe) => recipe.layers);
 
   it('are as long as it takes where nothing is wished', () => {
     const { whole, minutes, lost } = hours({});
     expect(minutes).to.equal(whole).and.to.be.above(10);
     expect(lost).to.deep.equal([]);
+  });
+
+  it('are reckoned at the pace of whoever colours, once that is known, and so is what is left out', () => {
+    const assumed = hours({});
+    const learnt = deriveHours(plan, page, byId, slowly);
+    expect([assumed.ratesFrom, learnt.ratesFrom]).to.deep.equal([0, 12]);
+    expect(learnt.whole).to.be.within(1.3 * assumed.whole, 2 * assumed.whole);
+    const few = { ...plan, bench: { ...plan.bench, sittingMinutes: 12 }, hours: { evenings: 1, gentle: false } };
+    expect(deriveHours(few, page, byId, slowly).lost.length).to.be.above(deriveHours(few, page, byId).lost.length);
   });
 
   it('keep to the evenings wished for, leaving out first what matters least', () => {

@@ -67,15 +67,25 @@ export async function beginBench(
   );
   const value = new Map(laid.map(({ id, body }) => [id, body[0]]));
   const recipes = deriveRecipes(sheet.plan, meta, byId);
-  const steps = openSteps(sheet.plan, meta.regions, recipes, (id) => value.get(id) ?? 50, { done: [] });
+  const hand = { pencils: byId, valueOf: (id: string) => value.get(id) ?? 50 };
+  const { steps, leftOut } = openSteps(sheet.plan, meta, recipes, hand, []);
   const nameOf = new Map(sheet.plan.things.map(({ id, name }) => [id, name]));
   const evening = ({ thingId }: Step) => EVENINGS.findIndex(({ things }) => things.includes(nameOf.get(thingId) ?? ''));
   const { openThings, sittingMinutes } = sheet.plan.bench;
   const benches: BegunBench[] = [];
   for (const e of [...EVENINGS.keys(), -1]) {
-    const own = steps.filter((step) => evening(step) === e);
+    const ownIds = new Set(steps.filter((step) => evening(step) === e).map(({ id }) => id));
+    const own = steps
+      .filter(({ id }) => ownIds.has(id))
+      .map((step) => ({ ...step, after: step.after.filter((id) => ownIds.has(id)) }));
     const order = await sequence(own, { openThings, sittingMinutes, maxIterations: TRIES });
-    const plan = benchPlanFrom(`demo-plan-${benches.length + 1}`, sheet, own, order, byId);
+    const plan = benchPlanFrom(
+      `demo-plan-${benches.length + 1}`,
+      sheet,
+      { steps: own, leftOut: e < 0 ? leftOut : [] },
+      order,
+      byId,
+    );
     benches.push({ plan, log: e < 0 ? [] : logOf(plan, EVENINGS[e].begun) });
   }
   return benches;
@@ -89,6 +99,9 @@ function logOf({ id: planId, order, steps }: NewBenchPlan, begun: string): LogEn
     const startedAt = new Date(clock).toISOString();
     clock += (BETWEEN_STEPS_MINUTES + minutesOf.get(stepId)! * PACES[i % PACES.length]) * 60_000;
     const finishedAt = new Date(clock).toISOString();
-    return { id: `${planId}-${i + 1}`, planId, stepId, kind: 'done' as const, startedAt, finishedAt };
+    return {
+      ...{ id: `${planId}-${i + 1}`, planId, stepId, kind: 'done', startedAt, finishedAt },
+      ...{ pausedSeconds: 0, usedPencil: null, cameOut: null },
+    };
   });
 }

@@ -1,0 +1,160 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import {
+  type BenchPlan,
+  type LogEntry,
+  type Pencil,
+  type Plan,
+  NewBenchPlan,
+  emptyPlan,
+  newThing,
+} from '../contracts/index.ts';
+import { sequence, validateSequence } from '../core/bench/index.ts';
+import { type Region } from '../core/lineart/index.ts';
+import { familyOf, pencilsOf } from '../core/recipe/index.ts';
+import {
+  type OnTheTable,
+  benchPlanFrom,
+  deriveRecipes,
+  isOutOfDate,
+  minutesWorked,
+  openSteps,
+  rearranged,
+  withEntry,
+  withInstead,
+} from './index.ts';
+
+const region = (id: number, x: number): Region => ({
+  ...{ id, usableWidthMm: 9, areaMm2: 120, axisDegrees: 0, lengthMm: 12, breadthMm: 10, holes: 0, shape: 'irregular' },
+  ...{ pole: { x, y: 20 }, centroid: { x, y: 20 }, box: { left: x - 5, top: 15, right: x + 5, bottom: 25 } },
+});
+const regions = [1, 2, 3].map((id) => region(id, 20 * id));
+const page = { regions, neighbours: [{ a: 1, b: 2, lengthMm: 8 }] };
+const pencil = (id: string, colour: string) =>
+  ({
+    ...{ id, code: id.toUpperCase(), colour, ownName: '', name: id },
+    type: 'wax',
+    opacity: null,
+    hardness: 0.2,
+  }) as Pencil;
+const pencils = new Map(
+  [
+    pencil('umber-1', '#5e3a26'),
+    pencil('ochre-1', '#c6913a'),
+    pencil('lemon-1', '#f2e28d'),
+    pencil('night-1', '#22315f'),
+  ].map((each) => [each.id, each]),
+);
+const plan: Plan = {
+  ...emptyPlan({ widthMm: 80, heightMm: 40, paper: 'white-book' }),
+  things: [1, 2, 3].map((id) => newThing({ id: `thing-${id}`, name: `Lantern ${id}`, regionIds: [id] })),
+  families: Object.fromEntries([1, 2, 3].map((id) => [`thing-${id}`, familyOf(['umber-1', 'ochre-1', 'lemon-1'])])),
+};
+const valueOf = (id: string) => ({ 'umber-1': 30, 'ochre-1': 62, 'lemon-1': 90, 'night-1': 25 })[id] ?? 50;
+const recipesOf = (of: Plan) => deriveRecipes(of, page, pencils);
+const ruled = openSteps(plan, page, recipesOf(plan), { pencils, valueOf }, []);
+
+async function ordered(): Promise<BenchPlan> {
+  const found = await sequence(ruled.steps, { sittingMinutes: 5, maxIterations: 3 });
+  const stored = NewBenchPlan.parse(benchPlanFrom('plan-one', { plan, revision: 3 }, ruled, found, pencils));
+  return { ...stored, madeAt: '2026-11-26T19:00:00.000Z' };
+}
+
+describe('steps as the table needs them', () => {
+  it('know where they lie, how far they wear a point, and whether they smear', () => {
+    for (const { box, wear, soft, coveredMm2 } of ruled.steps) {
+      expect(box!.right).to.be.above(box!.left);
+      expect(wear).to.be.above(0);
+      expect(coveredMm2).to.be.within(0.1, 120);
+      // A soft lead that is not burnished.
+      expect(soft).to.equal(true);
+    }
+  });
+});
+
+describe('an order that was agreed', () => {
+  it('is out of date once layers, rules or the number of open things change, and not for anything else', async () => {
+    const order = await ordered();
+    const at = (change: Partial<Plan>, revision = 4) => {
+      const now = { ...plan, ...change };
+      return isOutOfDate(order, { plan: now, revision }, page, recipesOf(now), []);
+    };
+    expect(at({}, 3)).to.equal(false);
+    expect(at({ bench: { ...plan.bench, evenings: { weekdays: [4], at: '20:00', from: null } } })).to.equal(false);
+    expect(at({ pinned: ['thing-1'] })).to.equal(false);
+    expect(at({ bench: { ...plan.bench, openThings: 1 } })).to.equal(true);
+    expect(at({ bench: { ...plan.bench, rules: [] } })).to.equal(true);
+    expect(at({ families: { ...plan.families, 'thing-1': familyOf(['umber-1', 'night-1', 'lemon-1']) } })).to.equal(
+      true,
+    );
+    expect(at({ uses: { '1': 'leave white' } })).to.equal(true);
+  });
+
+  it('rearranged holds what is left in the sittings that were chosen, and can be worked by', async () => {
+    const order = await ordered();
+    fc.assert(
+      fc.property(fc.nat(order.order.length - 1), (count) => {
+        const done = new Set(order.order.slice(0, count));
+        const again = NewBenchPlan.parse(rearranged('plan-two', order, order.sittings, done));
+        expect(again.order).to.deep.equal(order.order.slice(count));
+        expect(again.sittings.flatMap(({ steps }) => steps)).to.deep.equal(again.order);
+        expect(validateSequence(again.steps, again.order, again.openThings)).to.deep.equal([]);
+      }),
+    );
+  });
+});
+
+describe('a pencil that takes another’s place', () => {
+  it('stands in every family and change by hand where the other did, or in one thing alone', () => {
+    const edits = { 'thing-2': { layers: { base: { pencil: 'ochre-1' } } } };
+    const before = { ...plan, layers: { ...plan.layers, edits } };
+    const everywhere = { ...before, ...withInstead(before, 'ochre-1', 'night-1', null) };
+    for (const family of Object.values(everywhere.families)) expect(pencilsOf(family)).to.not.include('ochre-1');
+    expect(everywhere.layers.edits['thing-2'].layers!.base.pencil).to.equal('night-1');
+    const once = { ...before, ...withInstead(before, 'ochre-1', 'night-1', 'thing-1') };
+    expect(pencilsOf(once.families['thing-1'])).to.include('night-1');
+    expect(once.families['thing-2']).to.deep.equal(before.families['thing-2']);
+    expect(once.layers.edits).to.deep.equal(edits);
+  });
+
+  it('can be put back by changing the two about again, where the other was not there before', () => {
+    const there = { ...plan, ...withInstead(plan, 'ochre-1', 'night-1', null) };
+    expect({ ...there, ...withInstead(there, 'night-1', 'ochre-1', null) }.families).to.deep.equal(plan.families);
+  });
+
+  it('never stands in a family twice', () => {
+    const { families } = { ...plan, ...withInstead(plan, 'ochre-1', 'lemon-1', null) };
+    expect(families['thing-1'].pencils).to.deep.equal(['umber-1', 'lemon-1']);
+  });
+});
+
+describe('the log of the table', () => {
+  const entry = (stepId: string, kind: LogEntry['kind'], minutes = 3): LogEntry => ({
+    ...{ id: `${stepId} ${kind}`, planId: 'plan-one', stepId, kind, usedPencil: null, cameOut: null },
+    ...{
+      startedAt: '2026-11-26T19:00:00.000Z',
+      finishedAt: new Date(Date.UTC(2026, 10, 26, 19, minutes)).toISOString(),
+    },
+    pausedSeconds: 30,
+  });
+
+  it('counts the last word on each step, and the time that was worked', () => {
+    const kinds = fc.constantFrom<LogEntry['kind']>('done', 'part done', 'skipped', 'not done after all');
+    const log = fc.array(fc.tuple(fc.constantFrom('a/1', 'a/2', 'b/1'), kinds), { maxLength: 20 });
+    fc.assert(
+      fc.property(log, (entries) => {
+        const bare: OnTheTable = { done: [], skipped: [], begun: {} };
+        const table = entries.reduce((state, [id, kind]) => withEntry(state, entry(id, kind)), bare);
+        const last = new Map(entries);
+        for (const [id, kind] of last) {
+          expect(table.done.some(({ stepId }) => stepId === id)).to.equal(kind === 'done');
+          expect(table.skipped.includes(id)).to.equal(kind === 'skipped');
+          if (kind === 'not done after all') expect(table.begun).to.not.have.property(id);
+        }
+        expect(new Set(table.done.map(({ stepId }) => stepId)).size).to.equal(table.done.length);
+      }),
+    );
+    expect(minutesWorked(entry('a/1', 'done'))).to.equal(2.5);
+    expect(minutesWorked({ ...entry('a/1', 'done'), pausedSeconds: 9999 })).to.equal(0);
+  });
+});
