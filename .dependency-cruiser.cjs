@@ -18,7 +18,7 @@ module.exports = {
     {
       name: 'core-uses-no-node',
       severity: 'error',
-      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core/', pathNot: '(\\.test\\.ts|/test/.*)$' },
       comment: 'Packages that only compute are welcome.',
       to: { dependencyTypes: ['core', 'npm', 'npm-dev'], pathNot: '^node_modules/ml-' },
     },

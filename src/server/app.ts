@@ -7,6 +7,7 @@ import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { NewPalette, NewRecipeCard, Settings } from '../contracts/index.ts';
 import { type Database } from './db/open-database.ts';
+import { type Door, doorRoutes, doorkeeper } from './door.ts';
 import { Refused } from './refused.ts';
 import { bodyOf, json, refuse } from './routes/handle.ts';
 import { deviceRoutes } from './routes/devices.ts';
@@ -26,10 +27,12 @@ export interface AppOptions {
   demoSheets: URL;
   /** Folder of the built web files, or null to serve the API alone. */
   web: string | null;
+  /** How other devices come in; null: the desk is for this computer alone. */
+  door?: Door | null;
 }
 
 /** The whole HTTP side: the API under /api and, beside it, the built web files. */
-export function createApp({ db, log, demoSheets, web }: AppOptions): Express {
+export function createApp({ db, log, demoSheets, web, door = null }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false }));
@@ -49,7 +52,8 @@ export function createApp({ db, log, demoSheets, web }: AppOptions): Express {
     }),
   );
   app.use(compression());
-  app.use('/api', onlyFromThisComputer, express.json({ limit: '20mb' }));
+  app.use('/api', ...doorkeeper(door), express.json({ limit: '20mb' }));
+  app.use('/api/door', doorRoutes(door));
   app.get(
     '/api/health',
     json(async () => ({ ok: true })),
@@ -89,15 +93,6 @@ export function createApp({ db, log, demoSheets, web }: AppOptions): Express {
   if (web && existsSync(web)) serveWeb(app, web);
   app.use(refuse);
   return app;
-}
-
-/** The desk is for this computer: requests that name another host, or come from another site's page, are refused. */
-function onlyFromThisComputer(request: express.Request, _response: express.Response, next: express.NextFunction): void {
-  const local = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
-  const { host = '', origin } = request.headers;
-  if (!local.test(host)) throw new Refused(403, 'Harmonie answers on this computer only.');
-  if (origin && origin !== `http://${host}`) throw new Refused(403, 'This request came from another site.');
-  next();
 }
 
 function serveWeb(app: Express, web: string): void {

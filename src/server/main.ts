@@ -4,6 +4,7 @@ import pino from 'pino';
 import { seedDemo } from '../demo/index.ts';
 import { createApp } from './app.ts';
 import { openDatabase } from './db/open-database.ts';
+import { LEAST_CODE, openDoor, ownAddresses } from './door.ts';
 import { startOver } from './fresh.ts';
 import { lockFolder } from './lock.ts';
 import { demoDesk } from './services/demo-desk.ts';
@@ -18,8 +19,12 @@ const demoSheets = pathToFileURL(resolve('src/demo/sheets') + '/');
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 
 try {
-  if (!['127.0.0.1', 'localhost', '::1'].includes(host)) {
-    throw new Error('Harmonie listens on this computer only; leave HOST out or set it to 127.0.0.1.');
+  const isOpen = !['127.0.0.1', 'localhost', '::1'].includes(host);
+  const code = process.env.HARMONIE_CODE ?? '';
+  if (isOpen && code.length < LEAST_CODE) {
+    throw new Error(
+      `To let other devices in, set HARMONIE_CODE to an access code of at least ${LEAST_CODE} characters; or leave HOST out to stay on this computer.`,
+    );
   }
   if (!Number.isInteger(port) || port < 0 || port > 65_535) throw new Error('PORT is a whole number from 0 to 65535.');
   await lockFolder(folder);
@@ -31,11 +36,17 @@ try {
   await ensureDesk(db);
   const seeded = await seedDemo(demoDesk(db, demoSheets));
   if (seeded) console.log('The demo sheets and pencils are laid out.');
-  const server = createApp({ db, log, demoSheets, web }).listen(port, host, (error?: Error) => {
+  const door = isOpen ? await openDoor(db, code) : null;
+  const server = createApp({ db, log, demoSheets, web, door }).listen(port, host, (error?: Error) => {
     if (error) return stop(error);
     const address = server.address();
     const actual = typeof address === 'object' && address ? address.port : port;
     console.log(`Harmonie is ready at http://localhost:${actual}`);
+    if (!isOpen) return;
+    for (const own of host === '0.0.0.0' ? ownAddresses() : [host]) {
+      console.log(`Other devices come in at http://${own}:${actual} with the access code.`);
+    }
+    console.log('On an open network others could read along: use it at home only.');
   });
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.once(signal, () => {

@@ -1,29 +1,10 @@
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { BenchState, type NewBenchPlan, RecordEntry, SheetCard, SheetState, newThing } from '../contracts/index.ts';
-import { blobs, commands, sheets, stepLog } from './db/schema.ts';
-import { emptyDesk, foundIn, gridPng } from './test/desk.ts';
+import { SheetState, newThing } from '../contracts/index.ts';
+import { blobs, commands, sheets } from './db/schema.ts';
+import { type Desk, SHEET, bringIn, emptyDesk, foundIn, gridPng, oil as pencil, withRegions } from './test/desk.ts';
 
-type Desk = Awaited<ReturnType<typeof emptyDesk>>;
-
-const SHEET = 'sheet-one';
 const thing = (id: string, name: string, regionIds: number[]) => newThing({ id, name, regionIds });
-
-async function bringIn({ api }: Desk, file: Buffer, id = SHEET) {
-  return api.post('/api/sheets').field('id', id).field('title', 'A grid').attach('file', file, 'page.png');
-}
-
-async function withRegions(desk: Desk) {
-  const png = await gridPng(3, 2);
-  await bringIn(desk, png);
-  const { meta, labels } = await foundIn(png, 10);
-  const answer = await desk.api
-    .put(`/api/sheets/${SHEET}/regions`)
-    .field('meta', JSON.stringify(meta))
-    .attach('labels', labels, 'labels.gz');
-  expect(answer.status).to.equal(200);
-  return { meta, labels, png };
-}
 
 let made = 0;
 const change = (desk: Desk, baseRevision: number, section: object, id = `command-${++made}`) =>
@@ -218,16 +199,6 @@ describe('the regions of a sheet', () => {
 });
 
 describe('trays', () => {
-  const pencil = (code: string) => ({
-    id: `pencil-${code}`,
-    code,
-    name: 'kelp',
-    set: 'Tide',
-    type: 'oil',
-    colour: '#4c5a2e',
-    opacity: null,
-  });
-
   it('take new pencils, and those that are there already once', async () => {
     const { api } = await emptyDesk();
     const add = (...codes: string[]) => api.post('/api/trays/my-pencils/pencils').send({ pencils: codes.map(pencil) });
@@ -480,93 +451,6 @@ describe('recipe cards', () => {
       expect(body.sentence).to.contain(sentence);
     }
     expect((await api.get('/api/recipe-cards')).body).to.deep.equal([]);
-  });
-});
-
-describe('the bench', () => {
-  const step = (layerId: string, after: string[]) => ({
-    ...{
-      id: `thing-a/${layerId}`,
-      thingId: 'thing-a',
-      layerId,
-      pencil: 'pencil-K1',
-      regionIds: [1],
-      pressure: 'light',
-      passes: 1,
-      after,
-    },
-    ...{ stroke: 'small circles', point: 'normal', purpose: 'Base coat.', minutes: 3, value: 60, halfWidthMm: 2 },
-    zone: { field: 'tone', from: 0, to: 1, softnessMm: 0 },
-  });
-  const plan = (id = 'plan-one', order = ['thing-a/base', 'thing-a/shadow']): NewBenchPlan =>
-    ({
-      ...{ id, planRevision: 0, model: 'test', openThings: 2, order, pickUps: 1, minutes: 6, lowerBound: 1 },
-      steps: [step('base', []), step('shadow', ['thing-a/base'])] as unknown as NewBenchPlan['steps'],
-      sittings: [{ steps: order, minutes: 6 }],
-      pencils: [{ id: 'pencil-K1', code: 'K1', name: 'kelp', colour: '#4c5a2e' }],
-      things: [{ id: 'thing-a', name: 'Roof' }],
-    }) as NewBenchPlan;
-  const entry = (id: string, stepId: string, kind = 'done', planId = 'plan-one') => ({
-    ...{ id, planId, stepId, kind, startedAt: '2026-05-01T19:00:00.000Z', finishedAt: '2026-05-01T19:04:00.000Z' },
-  });
-
-  async function planned() {
-    const desk = await emptyDesk();
-    await withRegions(desk);
-    await desk.api.post(`/api/sheets/${SHEET}/bench`).send(plan());
-    const log = (body: object) => desk.api.post(`/api/sheets/${SHEET}/log`).send(body);
-    return { ...desk, log };
-  }
-
-  it('keeps what is done in order, once, and takes it back only by saying so', async () => {
-    const { api, log, db } = await planned();
-    await log(entry('log-one', 'thing-a/base'));
-    await log(entry('log-one', 'thing-a/base'));
-    await log(entry('log-two', 'thing-a/shadow'));
-    const { body } = await log(entry('log-three', 'thing-a/shadow', 'not done after all'));
-    expect(BenchState.parse(body).done.map((each) => each.stepId)).to.deep.equal(['thing-a/base']);
-    expect(await db.select().from(stepLog)).to.have.length(3);
-    const [card] = (await api.get('/api/sheets')).body;
-    expect(SheetCard.parse(card)).to.include({ steps: 2, stepsDone: 1, regions: 6 });
-    // What was done by an earlier plan counts on when the rest is planned anew.
-    await api
-      .post(`/api/sheets/${SHEET}/bench`)
-      .send({ ...plan(), id: 'plan-again' })
-      .expect(200);
-    const [later] = (await api.get('/api/sheets')).body;
-    expect(SheetCard.parse(later)).to.include({ steps: 3, stepsDone: 1 });
-  });
-
-  it('writes finished steps down with pencil, thing and time, over all plans', async () => {
-    const { api, log } = await planned();
-    await log(entry('log-one', 'thing-a/base'));
-    await api.post(`/api/sheets/${SHEET}/bench`).send(plan('plan-two'));
-    const record = (await api.get(`/api/sheets/${SHEET}/record`)).body;
-    expect(RecordEntry.parse(record[0])).to.deep.include({
-      thing: 'Roof',
-      pressure: 'light',
-      plannedMinutes: 3,
-      regions: 1,
-    });
-    expect(record[0].pencil.code).to.equal('K1');
-    expect((await api.get(`/api/sheets/${SHEET}/bench`)).body.plan.id).to.equal('plan-two');
-  });
-
-  it('refuses an order that breaks its own rules', async () => {
-    const { api } = await planned();
-    const { status, body } = await api
-      .post(`/api/sheets/${SHEET}/bench`)
-      .send(plan('plan-bad', ['thing-a/shadow', 'thing-a/base']));
-    expect(status).to.equal(422);
-    expect(body.sentence).to.contain('comes before');
-  });
-
-  it('refuses steps of other plans and times that run backwards', async () => {
-    const { log } = await planned();
-    expect((await log(entry('log-one', 'thing-a/base', 'done', 'plan-nine'))).status).to.equal(404);
-    expect((await log(entry('log-one', 'thing-b/base'))).body.sentence).to.contain('not part of its plan');
-    const backwards = { ...entry('log-one', 'thing-a/base'), finishedAt: '2026-05-01T18:00:00.000Z' };
-    expect((await log(backwards)).body.sentence).to.contain('before it was begun');
   });
 });
 

@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { Plan, SheetCard, SheetState, newThing } from '../contracts/index.ts';
-import { emptyDesk, foundIn, gridPng } from './test/desk.ts';
+import { emptyDesk, gridPng, withRegions } from './test/desk.ts';
 
 const SHEET = 'sheet-shelf';
 
@@ -14,18 +14,7 @@ describe('sheets on the shelf', () => {
 
   beforeEach(async () => {
     desk = await emptyDesk();
-    const png = await gridPng(2, 2);
-    await desk.api
-      .post('/api/sheets')
-      .field({ id: SHEET, title: 'A grid' })
-      .attach('file', png, 'grid.png')
-      .expect(200);
-    const { meta, labels } = await foundIn(png, 10);
-    await desk.api
-      .put(`/api/sheets/${SHEET}/regions`)
-      .field('meta', JSON.stringify(meta))
-      .attach('labels', labels, 'labels.gz')
-      .expect(200);
+    await withRegions(desk, { columns: 2, rows: 2, id: SHEET });
     await desk.api
       .post(`/api/sheets/${SHEET}/commands`)
       .send({

@@ -13,6 +13,8 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type {
+  CameOut,
+  LogEntry,
   NewBenchPlan,
   NewNote,
   NewPalette,
@@ -283,9 +285,12 @@ export const stepLog = pgTable(
       .notNull()
       .references(() => benchPlans.id),
     stepId: text('step_id').notNull(),
-    kind: text('kind').$type<'done' | 'not done after all'>().notNull(),
+    kind: text('kind').$type<LogEntry['kind']>().notNull(),
     startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
     finishedAt: timestamp('finished_at', { withTimezone: true }).notNull(),
+    pausedSeconds: integer('paused_seconds').notNull().default(0),
+    usedPencil: text('used_pencil'),
+    cameOut: text('came_out').$type<CameOut>(),
   },
   (t) => [index('step_log_plan').on(t.planId, t.seq)],
 );

@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import { Router } from 'express';
 import multer from 'multer';
 import { z } from 'zod';
@@ -15,7 +16,8 @@ import {
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { Refused } from '../refused.ts';
-import { benchState, logSteps, readRecord, storeBenchPlan } from '../services/bench.ts';
+import { benchState, logSteps, ratesOf, readRecord, storeBenchPlan } from '../services/bench.ts';
+import { benchBook } from '../services/bench-book.ts';
 import { exportSheet } from '../services/export-sheet.ts';
 import { addNote, readNotebook } from '../services/notebook.ts';
 import { nameFromKey } from '../services/page-key.ts';
@@ -143,6 +145,15 @@ export function sheetRoutes(db: Database): Router {
   router.post(
     '/:id/log',
     json((request) => logSteps(db, request.params.id, [bodyOf(LogEntry, request)])),
+  );
+  router.get('/:id/bench-book.pdf', async (request, response) => {
+    const today = format(new Date(), 'yyyy-MM-dd');
+    const { fileName, bytes } = await benchBook(db, request.params.id, today);
+    response.attachment(fileName).type('application/pdf').send(Buffer.from(bytes));
+  });
+  router.get(
+    '/:id/rates',
+    json((request) => ratesOf(db, request.params.id)),
   );
   router.get(
     '/:id/record',

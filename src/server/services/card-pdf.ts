@@ -1,5 +1,3 @@
-import { createRequire } from 'node:module';
-import PDFDocument from 'pdfkit';
 import { hexOfLab } from '../../core/colour/index.ts';
 import { BAR } from '../../core/laydown/index.ts';
 import {
@@ -10,23 +8,15 @@ import {
   layOutCard,
   pagesOf,
 } from '../../core/swatch-card/index.ts';
+import { type Font, POINTS_PER_MM, type Pdf, newPdf } from './pdf-fonts.ts';
 
 /** What stands at a row: a pencil, or nothing yet. */
 export type CardRow = { code: string; name: string } | null;
 
-const POINTS_PER_MM = 72 / 25.4;
 /** Where the first mark lies on an A4 page, mm. */
 const ORIGIN = { left: 13, top: 22 };
 const INK = '#1c1b1b';
 const FAINT = '#b9b8b6';
-
-const { resolve } = createRequire(import.meta.url);
-const fontFile = (name: string) => resolve(`@fontsource/${name}`);
-const FONTS = {
-  text: fontFile('atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff'),
-  bold: fontFile('atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff'),
-  figure: fontFile('spline-sans-mono/files/spline-sans-mono-latin-700-normal.woff'),
-};
 
 const GUIDE = [
   'Print at 100%. Lay each patch as its column says, in your usual hand.',
@@ -43,19 +33,7 @@ const PATCH_WORDS = { light: 'light', medium: 'medium', firm: 'firm', full: 'fir
  */
 export function cardPdf(number: number, paper: string, rows: readonly CardRow[]): Promise<Uint8Array> {
   const pages = pagesOf(rows.length);
-  const pdf = new PDFDocument({
-    size: 'A4',
-    margin: 0,
-    autoFirstPage: false,
-    info: { Title: `Swatch card ${number}` },
-  });
-  const chunks: Uint8Array[] = [];
-  pdf.on('data', (chunk: Uint8Array) => chunks.push(chunk));
-  const done = new Promise<Uint8Array>((finish, fail) => {
-    pdf.on('end', () => finish(Buffer.concat(chunks)));
-    pdf.on('error', fail);
-  });
-  for (const [name, file] of Object.entries(FONTS)) pdf.registerFont(name, file);
+  const { pdf, bytes } = newPdf(`Swatch card ${number}`);
   for (let page = 0; page < pages; page++) {
     const own = rows.slice(page * ROWS_ON_A_PAGE, (page + 1) * ROWS_ON_A_PAGE);
     pdf.addPage();
@@ -67,10 +45,8 @@ export function cardPdf(number: number, paper: string, rows: readonly CardRow[])
     pdf.restore();
   }
   pdf.end();
-  return done;
+  return bytes;
 }
-
-type Pdf = InstanceType<typeof PDFDocument>;
 
 function drawPage(
   pdf: Pdf,
@@ -78,7 +54,7 @@ function drawPage(
   rows: readonly CardRow[],
   { title, which }: { title: string; which: string },
 ): void {
-  const write = (font: keyof typeof FONTS, size: number, text: string, x: number, y: number, width: number) =>
+  const write = (font: Font, size: number, text: string, x: number, y: number, width: number) =>
     pdf
       .font(font)
       .fontSize(size)

@@ -22,7 +22,7 @@ import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
 import { found } from '../refused.ts';
-import { benchState } from './bench.ts';
+import { benchState, ratesOf } from './bench.ts';
 import { readLabels, readRegions } from './regions.ts';
 import { sheetState } from './sheets.ts';
 import { listPencils } from './trays.ts';
@@ -64,7 +64,7 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
   const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
   await breathe(0.3, 'looking at what is laid');
   const pencils = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, pencil]));
-  const recipes = deriveRecipes(plan, meta, pencils);
+  const recipes = deriveRecipes(plan, meta, pencils, await ratesOf(db, sheetId));
   const things = formedThings(plan, meta).map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null }));
   const bench = await benchState(db, sheetId);
   const done = new Set(bench.done.map((entry) => entry.stepId));

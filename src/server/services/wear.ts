@@ -3,7 +3,7 @@ import type { PencilWear } from '../../contracts/index.ts';
 import { laidLayers, plannedWear } from '../../planning/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
-import { benchState } from './bench.ts';
+import { benchState, ratesOf } from './bench.ts';
 import { readRegions } from './regions.ts';
 import { sheetState } from './sheets.ts';
 import { listPencils } from './trays.ts';
@@ -19,9 +19,9 @@ export async function listWear(db: Database, trayId: string): Promise<PencilWear
     const page = await readRegions(db, id);
     const bench = await benchState(db, id);
     const done = new Set(bench.done.map(({ stepId }) => stepId));
-    const worn = plannedWear(plan, page, pencils, (thingId, layers) =>
-      bench.plan ? laidLayers(thingId, layers, done, bench.plan.steps) : 0,
-    );
+    const laid = (thingId: string, layers: readonly { id: string }[]) =>
+      bench.plan ? laidLayers(thingId, layers, done, bench.plan.steps) : 0;
+    const worn = plannedWear(plan, page, pencils, laid, await ratesOf(db, id));
     for (const [pencilId, { lengthMm, points }] of worn) {
       const before = all.get(pencilId) ?? { pencilId, lengthMm: 0, points: 0, sheets: [] };
       all.set(pencilId, {

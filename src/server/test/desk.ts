@@ -50,3 +50,30 @@ export async function foundIn(png: Buffer, pixelsPerMm: number): Promise<{ meta:
     labels: gzipSync(new Uint8Array(labels.buffer)),
   };
 }
+
+export type Desk = Awaited<ReturnType<typeof emptyDesk>>;
+
+/** The id of the sheet that tests bring in. */
+export const SHEET = 'sheet-one';
+
+export async function bringIn({ api }: Desk, file: Buffer, id = SHEET) {
+  return api.post('/api/sheets').field('id', id).field('title', 'A grid').attach('file', file, 'page.png');
+}
+
+/** Brings a grid of cells in, with its regions found; six cells if nothing else is said. */
+export async function withRegions(desk: Desk, { columns = 3, rows = 2, id = SHEET } = {}) {
+  const png = await gridPng(columns, rows);
+  await bringIn(desk, png, id);
+  const { meta, labels } = await foundIn(png, 10);
+  await desk.api
+    .put(`/api/sheets/${id}/regions`)
+    .field('meta', JSON.stringify(meta))
+    .attach('labels', labels, 'labels.gz')
+    .expect(200);
+  return { meta, labels, png };
+}
+
+/** An oil pencil as it is added to a tray. */
+export function oil(code: string) {
+  return { id: `pencil-${code}`, code, name: 'kelp', set: 'Tide', type: 'oil', colour: '#4c5a2e', opacity: null };
+}
