@@ -43,15 +43,28 @@ import type {
   TrialPatch,
 } from '../../contracts/index.ts';
 
+import { type Rates } from '../../core/bench/index.ts';
 import { withChangesUnderWay } from './changes-under-way.ts';
 
 type OnSheet<T = unknown> = { sheetId: string } & T;
 type OnTray<T> = { trayId: string } & T;
 
+const ask = fetchBaseQuery({ baseUrl: '/api' });
+
+/** Another device that did not give the access code yet is shown the door. */
+const throughTheDoor: typeof ask = async (request, api, options) => {
+  const answer = await ask(request, api, options);
+  const { pathname, search } = window.location;
+  if (answer.error?.status === 401 && pathname !== '/door') {
+    window.location.assign(`/door?to=${encodeURIComponent(pathname + search)}`);
+  }
+  return answer;
+};
+
 /** The server's API. Answers that carry a sheet or a bench go straight into their cache entry. */
 export const deskApi = createApi({
   reducerPath: 'deskApi',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  baseQuery: throughTheDoor,
   tagTypes: [
     'shelf',
     'trays',
@@ -267,6 +280,8 @@ export const deskApi = createApi({
         invalidatesTags: ['shelf', 'trays', 'pencils', 'record', 'swatches', 'fits', 'demo'],
       }),
       bench: build.query<BenchState, string>({ query: (sheetId) => `/sheets/${sheetId}/bench` }),
+      /** Asked anew when an order is made, and not after each step: hours and recipes hang on it. */
+      rates: build.query<Rates, string>({ query: (sheetId) => `/sheets/${sheetId}/rates` }),
       storeBench: benchMutation<OnSheet<{ plan: NewBenchPlan }>>(({ sheetId, plan }) => ({
         url: `/sheets/${sheetId}/bench`,
         body: plan,
@@ -334,6 +349,7 @@ export const {
   useReadMeterMutation,
   useNotebookQuery,
   useAddNoteMutation,
+  useRatesQuery,
   useReferencesQuery,
   usePinReferenceMutation,
   useEditReferenceMutation,

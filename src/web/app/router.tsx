@@ -41,6 +41,7 @@ export const router = createBrowserRouter([
         path: 'settings',
         lazy: async () => ({ Component: (await import('../settings/settings-screen.tsx')).SettingsScreen }),
       },
+      { path: 'door', lazy: async () => ({ Component: (await import('./door.tsx')).Door }) },
       { path: '*', element: <Lost /> },
     ],
   },

@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { about } from './about.ts';
-import { laidLayers } from '../../planning/index.ts';
+import { about, laidLayers } from '../../planning/index.ts';
 
 describe('times in words', () => {
   for (const [minutes, words] of [

@@ -8,7 +8,7 @@ const OpenPrices = lazy(() => import('./open-prices.tsx'));
 /** Each number of open things is tried for so long. */
 const EACH_MS = 800;
 
-/** Works out what each number of open things costs in pick-ups, and shows them side by side. */
+/** Works out what each number of open things costs in pick-ups and minutes, and draws them as curves. */
 export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits: readonly number[]; chosen: number }) {
   const { now, start, cancel } = useJob<OpenPrice[]>(pencilWorker, 'ordering steps');
   const working = now.state === 'working';
@@ -18,7 +18,7 @@ export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits
       {now.state === 'refused' && <Notice>{now.sentence}</Notice>}
       {now.state === 'done' && (
         <>
-          <p className="text-[0.95rem] text-soft">Pick-ups by things open, and the time that they take:</p>
+          <p className="text-[0.95rem] text-soft">What it costs, by things open:</p>
           <Suspense fallback={<p className="text-[0.95rem] text-soft">Drawing …</p>}>
             <OpenPrices prices={now.value} chosen={chosen} />
           </Suspense>

@@ -1,24 +1,27 @@
-import clsx from 'clsx';
-import { nanoid } from 'nanoid';
-import { useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { useMemo, useState } from 'react';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
-import { type Sequence, type Step } from '../../core/bench/index.ts';
+import { ruleById } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
-import { useStoreBenchMutation } from '../api/desk-api.ts';
-import { sentenceOf } from '../api/sentence.ts';
+import { about, isOutOfDate } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
-import { type Desk, useDesk } from '../desk/desk-context.ts';
+import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePreview } from '../desk/use-preview.ts';
-import { Button, Notice, Pick, PressureMark, Progress, Section, Why } from '../parts/index.ts';
-import { type Job, pencilWorker, startJob } from '../workers/index.ts';
-import { benchPlanFrom, openSteps } from '../../planning/index.ts';
-import { about } from './about.ts';
+import { Button, Choice, Notice, Progress, Section, Why } from '../parts/index.ts';
+import { HoursSection } from '../wheel/hours.tsx';
 import { CompareOpen } from './compare-open.tsx';
+import { EveningsWished } from './evenings.tsx';
+import { LostPencil } from './lost-pencil.tsx';
+import { Overview } from './overview.tsx';
+import { RulesOfCraft } from './rules-of-craft.tsx';
+import { StepList } from './step-list.tsx';
+import { TakeAlong } from './take-along.tsx';
 import { useLaidByDone } from './use-laid-by-done.ts';
+import { stepsLeft, useOrder } from './use-order.ts';
+import { WhatIsLeft } from './what-is-left.tsx';
+import { WhatLiesHere } from './what-lies-here.tsx';
 
 /** How many things may be begun and unfinished at once, from one at a time to any. */
 const OPEN = [
@@ -40,148 +43,214 @@ const OPEN = [
 /** Puts all layers into one good order of steps, cut into sittings, and shows it. */
 export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDown(): void }) {
   const desk = useDesk();
-  const { sheet, recipes } = desk;
-  const { bench: wishes, page } = sheet.plan;
-  const change = usePlanChange(sheet.id, 'bench');
-  const lit = useLitRegions();
-  const preview = usePreview(useLaidByDone(bench));
+  const { sheet, page, recipes } = desk;
   const { plan, done } = bench;
-  const left = plan ? plan.order.length - done.length : 0;
+  const ordering = useOrder(bench);
+  const doneIds = useMemo(() => new Set(done.map(({ stepId }) => stepId)), [done]);
+  const [look, setLook] = useState<'sheet' | 'order'>('sheet');
+  const [regionId, setRegionId] = useState<number | null>(null);
+  const [lost, setLost] = useState<string | null>(null);
+  const stale = useMemo(
+    () => plan !== null && page !== null && isOutOfDate(plan, sheet, page, recipes, bench.finished),
+    [plan, sheet, page, recipes, bench.finished],
+  );
   return (
     <Frame
       title="Bench"
       wholeRest
+      topOn={regionId === null ? null : String(regionId)}
       centre={
         <div className="flex h-full">
-          <div className="min-w-0 flex-1">
-            <SheetView
-              under={preview?.picture}
-              overInk={preview?.overInk}
-              lit={lit}
-              paperTint={paperById(page.paper).tint}
-            />
+          <div className="relative min-w-0 flex-1">
+            {plan && look === 'order' ? (
+              <Overview plan={plan} doneIds={doneIds} />
+            ) : (
+              <SheetByDone bench={bench} regionId={regionId} onRegion={setRegionId} />
+            )}
+            {plan && (
+              <div className="absolute right-3 bottom-3 w-64 bg-leaf">
+                <Choice
+                  label="What is shown"
+                  value={look}
+                  options={[
+                    { value: 'sheet', label: 'the sheet' },
+                    { value: 'order', label: 'the order' },
+                  ]}
+                  onChange={(value) => setLook(value as 'sheet' | 'order')}
+                />
+              </div>
+            )}
           </div>
-          {plan && <StepList plan={plan} doneIds={done.map((entry) => entry.stepId)} />}
+          {plan && look === 'sheet' && <StepList bench={bench} plan={plan} />}
         </div>
       }
       side={
         <>
-          <Section title="How the evenings go">
+          {regionId !== null && <WhatLiesHere regionId={regionId} />}
+          {plan && <Begin {...{ plan, doneIds, onSitDown }} />}
+          <Section title="Order of the steps">
             <div className="grid gap-2">
-              <Pick
-                label="Things open at once"
-                value={String(wishes.openThings)}
-                options={OPEN}
-                onChange={(value) =>
-                  void change('things open at once', { bench: { ...wishes, openThings: Number(value) } })
-                }
-              />
+              <OpenThings />
               {recipes.size > 0 && (
                 <CompareOpen
-                  steps={() => stepsLeft(desk, bench)}
+                  steps={() => stepsLeft(desk, bench, desk.rates).steps}
                   limits={OPEN.map(({ value }) => Number(value))}
-                  chosen={wishes.openThings}
+                  chosen={sheet.plan.bench.openThings}
                 />
               )}
-              <Pick
-                label="Length of a sitting"
-                value={String(wishes.sittingMinutes)}
-                options={['20', '30', '40', '60', '90'].map((value) => ({
-                  value,
-                  label: `sittings of about ${value} min`,
-                }))}
-                onChange={(value) =>
-                  void change('length of a sitting', { bench: { ...wishes, sittingMinutes: Number(value) } })
-                }
-              />
+              <RulesOfCraft />
+              <PutInOrder bench={bench} ordering={ordering} stale={stale} />
             </div>
           </Section>
-          <PutInOrder bench={bench} />
           {recipes.size === 0 && <Notice>No thing has layers yet. Choose a palette at the Wheel first.</Notice>}
-          {plan && (
-            <Section title={left === 0 ? 'All steps are done' : done.length ? 'Where you stopped' : 'Ready to begin'}>
-              <p>
-                {done.length} of {plan.order.length} steps done.
-              </p>
-              {left > 0 && (
-                <Button look="strong" className="mt-2 min-h-12 w-full text-lg" onClick={onSitDown}>
-                  {done.length ? 'Go on' : 'Sit down'}
-                </Button>
-              )}
-              <p className="mt-2 text-[0.95rem] text-soft">
-                Pause every 20 to 30 minutes and keep the grip light; pain is a reason to stop. Tap dust off, do not
-                blow it.
-              </p>
+          <Section title="How the evenings go">
+            <EveningsWished />
+          </Section>
+          <HoursSection />
+          {plan && <PlanFigures plan={plan} />}
+          {plan && doneIds.size < plan.order.length && (
+            <Section title="What is left">
+              <WhatIsLeft plan={plan} doneIds={doneIds} onLost={setLost} />
             </Section>
           )}
-          {plan && <PlanFigures plan={plan} />}
+          {plan && (
+            <Section title="To take along">
+              <TakeAlong plan={plan} doneIds={doneIds} />
+            </Section>
+          )}
+          {lost && (
+            <LostPencil pencilId={lost} onReplaced={() => void ordering.order()} onClose={() => setLost(null)} />
+          )}
         </>
       }
     />
   );
 }
 
-/** An order is looked for so long; what is found in the first second is mostly within a few pick-ups of it. */
-const PATIENCE_MS = 4000;
-
-type Ordering = { state: 'idle' } | { state: 'working'; share: number; doing: string };
-
-/** The steps of a sheet that are not done yet. */
-function stepsLeft({ sheet, page, recipes, laid }: Desk, bench: BenchState): Step[] {
-  return openSteps(sheet.plan, page?.regions ?? [], recipes, (id) => laid.get(id)?.body[0] ?? 50, bench);
+/** The sheet coloured in by what is done; pressed anywhere it tells what was used there. */
+function SheetByDone({
+  bench,
+  regionId,
+  onRegion,
+}: {
+  bench: BenchState;
+  regionId: number | null;
+  onRegion(id: number | null): void;
+}) {
+  const { sheet } = useDesk();
+  const lit = useLitRegions();
+  const preview = usePreview(useLaidByDone(bench));
+  const selected = useMemo(() => (regionId === null ? [] : [regionId]), [regionId]);
+  return (
+    <SheetView
+      under={preview?.picture}
+      overInk={preview?.overInk}
+      lit={lit}
+      selected={selected}
+      onPick={(id) => onRegion(id === regionId ? null : id)}
+      paperTint={paperById(sheet.plan.page.paper).tint}
+    />
+  );
 }
 
-/** Works out an order for everything that is not done yet, checks and stores it. */
-function PutInOrder({ bench }: { bench: BenchState }) {
-  const desk = useDesk();
-  const { sheet, recipes, pencilById } = desk;
-  const [now, setNow] = useState<Ordering>({ state: 'idle' });
-  const [store] = useStoreBenchMutation();
-  const job = useRef<Job<Sequence> | null>(null);
-  const stale = bench.plan !== null && bench.plan.planRevision !== sheet.revision;
-  const order = async () => {
-    const steps = stepsLeft(desk, bench);
-    if (steps.length === 0) return void toast('Every step of this page is done already.');
-    const { openThings, sittingMinutes } = sheet.plan.bench;
-    setNow({ state: 'working', share: 0, doing: 'laying the steps out' });
-    job.current = startJob(
-      pencilWorker,
-      (jobId, report) =>
-        pencilWorker.sequence(jobId, steps, { openThings, sittingMinutes, deadlineMs: PATIENCE_MS }, report),
-      // A report may come in after the outcome.
-      (share, doing) => setNow((was) => (was.state === 'working' ? { state: 'working', share, doing } : was)),
-    );
-    const outcome = await job.current.outcome;
-    setNow({ state: 'idle' });
-    if (outcome.kind === 'refused') toast.error(outcome.sentence);
-    if (outcome.kind !== 'done') return;
-    const { error } = await store({
-      sheetId: sheet.id,
-      plan: benchPlanFrom(nanoid(), sheet, steps, outcome.value, pencilById),
-    });
-    if (error) toast.error(sentenceOf(error));
-  };
-  if (recipes.size === 0) return null;
+interface BeginProps {
+  plan: BenchPlan;
+  doneIds: ReadonlySet<string>;
+  onSitDown(): void;
+}
+
+function Begin({ plan, doneIds, onSitDown }: BeginProps) {
+  const open = plan.steps.filter(({ id }) => !doneIds.has(id));
+  const [left, done] = [open.length, plan.order.length - open.length];
+  const minutesLeft = open.reduce((sum, { minutes }) => sum + minutes, 0);
   return (
-    <Section title="Order of the steps">
-      {now.state === 'working' ? (
-        <Progress share={now.share} doing={`${now.doing} …`} onCancel={() => job.current?.cancel()} />
-      ) : (
-        <>
-          {stale && <Notice>The sheet was changed since this order was made. What is done stays done.</Notice>}
-          <Button look={bench.plan && !stale ? 'plain' : 'strong'} className="mt-2 w-full" onClick={() => void order()}>
-            {bench.plan ? 'Put what is left in order again' : 'Put the steps in order'}
-          </Button>
-        </>
+    <Section title={left === 0 ? 'All steps are done' : done ? 'Where you stopped' : 'Ready to begin'}>
+      <p>
+        {done} of {plan.order.length} steps done{left > 0 && `, ${about(minutesLeft)} left`}.
+      </p>
+      {left > 0 && (
+        <Button look="strong" className="mt-2 min-h-12 w-full text-lg" onClick={onSitDown}>
+          {done ? 'Go on' : 'Sit down'}
+        </Button>
       )}
+      <p className="mt-2 text-[0.95rem] text-soft">
+        Pause every 20 to 30 minutes and keep the grip light; pain is a reason to stop. Tap dust off, do not blow it.
+      </p>
     </Section>
   );
 }
 
+/** From one thing at a time to one pencil across the page. */
+function OpenThings() {
+  const { sheet } = useDesk();
+  const { bench } = sheet.plan;
+  const change = usePlanChange(sheet.id, 'bench');
+  const at = Math.max(
+    0,
+    OPEN.findIndex(({ value }) => Number(value) >= bench.openThings),
+  );
+  const { label, says } = OPEN[at];
+  return (
+    <div>
+      <input
+        type="range"
+        aria-label="Things open at once"
+        aria-valuetext={label}
+        className="h-10 w-full accent-neutral-800"
+        min={0}
+        max={OPEN.length - 1}
+        value={at}
+        onChange={({ target }) =>
+          void change('things open at once', {
+            bench: { ...bench, openThings: Number(OPEN[Number(target.value)].value) },
+          })
+        }
+      />
+      <p className="flex justify-between text-sm text-soft" aria-hidden>
+        <span>thing by thing</span>
+        <span>pencil by pencil</span>
+      </p>
+      <p className="mt-1 text-[0.95rem]">
+        <strong>{label}</strong>
+        <span className="block text-sm text-soft">{says}</span>
+      </p>
+    </div>
+  );
+}
+
+interface OrderProps {
+  bench: BenchState;
+  ordering: ReturnType<typeof useOrder>;
+  /** The sheet was changed since the order was made. */
+  stale: boolean;
+}
+
+function PutInOrder({ bench, ordering: { now, order, cancel }, stale }: OrderProps) {
+  const { recipes, rates } = useDesk();
+  if (recipes.size === 0) return null;
+  const isAssumed = bench.plan?.ratesFrom === 0 && rates.learntFrom > 0;
+  if (now.state === 'working') return <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />;
+  return (
+    <>
+      {now.state === 'refused' && <Notice kind="refused">{now.sentence}</Notice>}
+      {stale && <Notice>The sheet was changed since this order was made. What is done stays done.</Notice>}
+      {!stale && isAssumed && (
+        <p className="text-sm text-soft">
+          The minutes of this order are assumed. {rates.learntFrom} steps were timed since: in a new order they are
+          reckoned at your own pace.
+        </p>
+      )}
+      <Button look={bench.plan && !stale ? 'plain' : 'strong'} className="w-full" onClick={() => void order()}>
+        {bench.plan ? 'Put what is left in order again' : 'Put the steps in order'}
+      </Button>
+    </>
+  );
+}
+
 function PlanFigures({ plan }: { plan: BenchPlan }) {
-  const inTurn = plan.steps.length
-    ? plan.steps.filter((step, i) => i === 0 || plan.steps[i - 1].pencil !== step.pencil).length
-    : 0;
+  const { sheet } = useDesk();
+  const inTurn = plan.steps.filter((step, i) => i === 0 || plan.steps[i - 1].pencil !== step.pencil).length;
+  const { openThings } = sheet.plan.bench;
   return (
     <Section title="What it comes to">
       <dl className="grid grid-cols-2 gap-y-2">
@@ -200,60 +269,48 @@ function PlanFigures({ plan }: { plan: BenchPlan }) {
       <p className="mt-1 text-[0.95rem]">
         Thing by thing it would take {inTurn} pick-ups; no order can do with fewer than {plan.lowerBound}.{' '}
         <Why of="time at the table">
-          Minutes come from area, passes and point by assumed rates: 0.9 min per cm² and pass with a sharp point, 0.45
-          with a normal one, 0.14 with the side of the lead, 4 s for each region and 12 s for each pick-up. They are
-          guesses until your own times are known.
+          {plan.ratesFrom > 0
+            ? `Minutes come from area, passes, pressure, stroke and point by your own pace over ${plan.ratesFrom} finished steps. `
+            : 'Minutes come from area, passes, pressure, stroke and point by assumed rates: 0.9 min per cm² and pass with a sharp point, 0.45 with a normal one, 0.14 with the side of the lead, and 4 s for each region. They are guesses until eight of your steps are timed. '}
+          A pick-up counts 12 s, a sharpening 20 s; there are {plan.sharpenings} of those on the way.
         </Why>
       </p>
+      {plan.smearCm2 >= plan.order.length && (
+        <p className="mt-1 text-[0.95rem]">
+          On average {(plan.smearCm2 / plan.order.length).toFixed(0)} cm² of soft work lie under the hand during a step:
+          keep a clean sheet there.
+        </p>
+      )}
+      {plan.openThings > openThings && openThings < 50 && (
+        <Notice>
+          {plan.openThings} things are open at most, more than the {openThings} wished: the rules of craft leave no
+          other way.
+        </Notice>
+      )}
+      {plan.leftOut.length > 0 && <LeftOut leftOut={plan.leftOut} />}
     </Section>
   );
 }
 
-/** Every step in order, sitting by sitting; done ones are struck. */
-function StepList({ plan, doneIds }: { plan: BenchPlan; doneIds: readonly string[] }) {
-  const stepOf = useMemo(() => new Map(plan.steps.map((step) => [step.id, step])), [plan]);
-  const pencilOf = useMemo(() => new Map(plan.pencils.map((pencil) => [pencil.id, pencil])), [plan]);
-  const thingOf = useMemo(() => new Map(plan.things.map((thing) => [thing.id, thing.name])), [plan]);
-  const done = new Set(doneIds);
+/** What of the rules could not be kept, and why. */
+function LeftOut({ leftOut }: Pick<BenchPlan, 'leftOut'>) {
+  const [all, setAll] = useState(false);
+  const names = [...new Set(leftOut.map(({ ruleId }) => ruleById(ruleId).name))];
   return (
-    <section
-      aria-label="Steps in order"
-      className="w-84 shrink-0 overflow-y-auto border-l border-rule bg-leaf px-4 py-3"
-      tabIndex={0}
-    >
-      {plan.sittings.map((sitting, i) => (
-        <div key={sitting.steps[0]} className="mb-4">
-          <h2 className="mb-1 flex items-baseline justify-between text-[1.05rem]">
-            Sitting {i + 1} <span className="font-body text-sm font-normal text-soft">{about(sitting.minutes)}</span>
-          </h2>
-          <ol className="border-t border-rule">
-            {sitting.steps.map((id, k) => {
-              const step = stepOf.get(id)!;
-              const before = stepOf.get(sitting.steps[k - 1])?.pencil;
-              const pencil = pencilOf.get(step.pencil);
-              return (
-                <li
-                  key={id}
-                  className={clsx(
-                    'flex items-center gap-2 py-0.5',
-                    step.pencil !== before && 'border-t border-rule pt-1 first:border-0',
-                  )}
-                >
-                  <span className="w-2.5 self-stretch" style={{ background: pencil?.colour }} aria-hidden />
-                  <span className="w-13 font-figure text-[0.9rem] font-bold">
-                    {step.pencil === before ? '' : pencil?.code}
-                  </span>
-                  <PressureMark pressure={step.pressure} size={26} />
-                  <span className={clsx('min-w-0 flex-1 truncate text-[0.95rem]', done.has(id) && 'struck')}>
-                    {thingOf.get(step.thingId)}
-                  </span>
-                  <span className="text-sm text-soft">{about(step.minutes)}</span>
-                </li>
-              );
-            })}
-          </ol>
-        </div>
-      ))}
-    </section>
+    <div className="mt-2">
+      <Notice>
+        {leftOut.length === 1 ? 'One wish' : `${leftOut.length} wishes`} of {names.join(', ')} could not be kept.{' '}
+        <Button look="bare" className="min-h-0! px-0!" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? 'Hide' : 'Show which'}
+        </Button>
+      </Notice>
+      {all && (
+        <ul className="mt-1 list-disc pl-5 text-sm">
+          {leftOut.map(({ sentence }) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      )}
+    </div>
   );
 }

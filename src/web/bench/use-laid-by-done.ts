@@ -4,7 +4,7 @@ import { useDesk } from '../desk/desk-context.ts';
 import { laidLayers } from '../../planning/index.ts';
 
 /** How many layers of each thing lie on the paper once these steps are done; without a plan, all of them. */
-export function useLaidByDone({ plan, done }: BenchState): Readonly<Record<string, number>> {
+export function useLaidByDone({ plan, done }: Pick<BenchState, 'plan' | 'done'>): Readonly<Record<string, number>> {
   const { recipes } = useDesk();
   return useMemo(() => {
     if (!plan) return {};

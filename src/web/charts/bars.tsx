@@ -1,12 +1,10 @@
-import { Bar, BarChart, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { Bar, BarChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 
 export interface BarRow {
   name: string;
   value: number;
   /** A colour where the row stands for one, else a grey. */
   fill: string;
-  /** What stands beside the bar; where no row says anything the values are read off an axis. */
-  says?: string;
 }
 
 interface BarsProps {
@@ -18,28 +16,18 @@ interface BarsProps {
   nameWidth: number;
 }
 
-/** Room for what stands beside a bar, px. */
-const SAYS_WIDTH = 136;
-
 /** Bars that lie one below the other, each by its name. */
 export function Bars({ rows, label, unit, nameWidth }: BarsProps) {
-  const says = rows.some((row) => row.says !== undefined);
   return (
     <div role="img" aria-label={label}>
-      <ResponsiveContainer width="100%" height={28 * rows.length + (says ? 8 : 30)}>
+      <ResponsiveContainer width="100%" height={28 * rows.length + 30}>
         <BarChart
           data={[...rows]}
           layout="vertical"
-          margin={{ left: 0, right: says ? SAYS_WIDTH : 12, top: 0, bottom: 0 }}
+          margin={{ left: 0, right: 12, top: 0, bottom: 0 }}
           accessibilityLayer={false}
         >
-          <XAxis
-            type="number"
-            hide={says}
-            unit={` ${unit}`}
-            tick={{ fill: 'var(--soft)', fontSize: 12 }}
-            stroke="var(--rule)"
-          />
+          <XAxis type="number" unit={` ${unit}`} tick={{ fill: 'var(--soft)', fontSize: 12 }} stroke="var(--rule)" />
           <YAxis
             type="category"
             dataKey="name"
@@ -48,9 +36,7 @@ export function Bars({ rows, label, unit, nameWidth }: BarsProps) {
             stroke="var(--rule)"
             interval={0}
           />
-          <Bar dataKey="value" stroke="var(--ink)" strokeWidth={0.6} isAnimationActive={false}>
-            {says && <LabelList dataKey="says" position="right" fill="var(--ink)" fontSize={14} />}
-          </Bar>
+          <Bar dataKey="value" stroke="var(--ink)" strokeWidth={0.6} isAnimationActive={false} />
         </BarChart>
       </ResponsiveContainer>
     </div>

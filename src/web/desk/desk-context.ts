@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { Pencil, RegionGround, RegionsMeta, SheetState } from '../../contracts/index.ts';
+import { type Rates } from '../../core/bench/index.ts';
 import { type FormedThing } from '../../core/light/index.ts';
 import { type Recipe } from '../../core/recipe/index.ts';
 import { type Hours, type PaperInUse } from '../../planning/index.ts';
@@ -28,6 +29,8 @@ export interface Desk {
   page: PageRegions | null;
   /** What lies on regions before anything is laid, by region id; bare ones are left out. */
   grounds: ReadonlyMap<number, RegionGround>;
+  /** How fast this person works, as far as that is known. */
+  rates: Rates;
   /** What all recipes take, and what was left out to keep to the hours wished for. */
   hours: Hours;
   /** The recipe of each thing that has a family, by thing id. */

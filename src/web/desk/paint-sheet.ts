@@ -19,11 +19,8 @@ const VEIL = 'rgba(226, 226, 224, 0.5)';
 export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void {
   const { picture, under, view, size, paperTint } = painting;
   const dots = window.devicePixelRatio || 1;
-  canvas.width = Math.round(size.width * dots);
-  canvas.height = Math.round(size.height * dots);
-  const context = canvas.getContext('2d')!;
+  const context = cleared(canvas, size);
   context.setTransform(dots * view.k, 0, 0, dots * view.k, dots * view.x, dots * view.y);
-  context.imageSmoothingQuality = 'high';
 
   context.save();
   context.shadowColor = 'rgba(0, 0, 0, 0.28)';
@@ -34,7 +31,7 @@ export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void 
   context.restore();
   if (under) context.drawImage(under, 0, 0, picture.width, picture.height);
   context.globalCompositeOperation = 'multiply';
-  context.drawImage(picture, 0, 0);
+  context.drawImage(sizedFor(picture, dots * view.k), 0, 0, picture.width, picture.height);
   context.globalCompositeOperation = 'lighter';
   if (painting.overInk) context.drawImage(painting.overInk, 0, 0, picture.width, picture.height);
   context.globalCompositeOperation = 'source-over';
@@ -54,14 +51,38 @@ export function paintPointedAt(
   path: Path2D | null,
 ): void {
   const dots = window.devicePixelRatio || 1;
+  const context = cleared(canvas, size);
+  if (!path) return;
+  context.setTransform(dots * view.k, 0, 0, dots * view.k, dots * view.x, dots * view.y);
+  outline(context, path, view.k, 0.8);
+}
+
+/** The canvas with a dot for each of the screen, and nothing on it. */
+function cleared(canvas: HTMLCanvasElement, size: Painting['size']): CanvasRenderingContext2D {
+  const dots = window.devicePixelRatio || 1;
   const [width, height] = [Math.round(size.width * dots), Math.round(size.height * dots)];
   if (canvas.width !== width || canvas.height !== height) [canvas.width, canvas.height] = [width, height];
   const context = canvas.getContext('2d')!;
   context.setTransform(1, 0, 0, 1, 0, 0);
   context.clearRect(0, 0, width, height);
-  if (!path) return;
-  context.setTransform(dots * view.k, 0, 0, dots * view.k, dots * view.x, dots * view.y);
-  outline(context, path, view.k, 0.8);
+  return context;
+}
+
+/** Each picture at a half of its size, a quarter and so on, made when first asked for. */
+const halves = new WeakMap<CanvasImageSource, OffscreenCanvas>();
+
+/** A picture as small as it can be for being shown at a scale, so that not all of it is read for each painting. */
+function sizedFor(picture: ImageBitmap | OffscreenCanvas, scale: number): CanvasImageSource {
+  if (scale > 0.5) return picture;
+  let half = halves.get(picture);
+  if (!half) {
+    half = new OffscreenCanvas(Math.ceil(picture.width / 2), Math.ceil(picture.height / 2));
+    const context = half.getContext('2d')!;
+    context.imageSmoothingQuality = 'medium';
+    context.drawImage(picture, 0, 0, half.width, half.height);
+    halves.set(picture, half);
+  }
+  return sizedFor(half, 2 * scale);
 }
 
 function veilAllBut(context: CanvasRenderingContext2D, shown: readonly Path2D[], { width, height }: ImageBitmap): void {

@@ -1,3 +1,4 @@
+import simplify from 'simplify-js';
 import { outlineRings } from '../../core/lineart/index.ts';
 import { type PageRegions } from './desk-context.ts';
 
@@ -13,6 +14,17 @@ export function outlineOf(page: PageRegions, regionId: number): Path2D {
   return path;
 }
 
+/** A stair of pixels may be cut by so many of them, so that it is drawn as the slope that it stands for. */
+const CUT = 0.8;
+/** A ring with fewer corners is kept as it is. */
+const FEW = 24;
+
+/** The corners of a ring, x and y by turns, as points along it. */
+export function smoothed(ring: ArrayLike<number>): { x: number; y: number }[] {
+  const points = Array.from({ length: ring.length / 2 }, (_, i) => ({ x: ring[2 * i], y: ring[2 * i + 1] }));
+  return points.length < FEW ? points : simplify(points, CUT, true);
+}
+
 function trace(page: PageRegions, regionId: number): Path2D {
   const path = new Path2D();
   const region = page.regions[regionId - 1];
@@ -21,8 +33,9 @@ function trace(page: PageRegions, regionId: number): Path2D {
   const { left, top, right, bottom } = region.box;
   const box = { left: px(left), top: px(top), right: px(right), bottom: px(bottom) };
   for (const ring of outlineRings(page.labels, page.width, regionId, box)) {
-    path.moveTo(ring[0], ring[1]);
-    for (let i = 2; i < ring.length; i += 2) path.lineTo(ring[i], ring[i + 1]);
+    const [first, ...rest] = smoothed(ring);
+    path.moveTo(first.x, first.y);
+    for (const { x, y } of rest) path.lineTo(x, y);
     path.closePath();
   }
   return path;

@@ -1,9 +1,10 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Outlet, useParams } from 'react-router';
 import type { Pencil, RegionsMeta, SheetState } from '../../contracts/index.ts';
-import { usePencilsQuery, useRegionsQuery, useSheetQuery } from '../api/desk-api.ts';
+import { usePencilsQuery, useRatesQuery, useRegionsQuery, useSheetQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePaper } from '../api/use-paper.ts';
+import { ASSUMED_RATES } from '../../core/bench/index.ts';
 import { whiteBook } from '../../core/laydown/index.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { type LaidPencil, pageWorker, pencilWorker } from '../workers/index.ts';
@@ -60,17 +61,18 @@ interface DerivedProps {
 function WithDerived({ sheet, pencils, use, picture, page, children }: DerivedProps) {
   const { plan } = sheet;
   const laid = useLaid(pencils, use);
+  const { data: rates = ASSUMED_RATES } = useRatesQuery(sheet.id);
   const pencilById = useMemo(() => new Map(pencils.map((pencil) => [pencil.id, pencil])), [pencils]);
-  const hours = useMemo(() => deriveHours(plan, page ?? NO_PAGE, pencilById), [plan, page, pencilById]);
+  const hours = useMemo(() => deriveHours(plan, page ?? NO_PAGE, pencilById, rates), [plan, page, pencilById, rates]);
   const { recipes } = hours;
   const grounds = useMemo(() => groundsOf(plan, page?.seen), [plan, page]);
   const formed = useMemo(() => formedThings(plan, page ?? NO_PAGE), [plan, page]);
   const desk = useMemo(
     () => ({
-      ...{ sheet, pencils, pencilById, use, laid, picture, page, grounds, hours, recipes, formed },
+      ...{ sheet, pencils, pencilById, use, laid, picture, page, grounds, rates, hours, recipes, formed },
       pixelsPerMm: sheet.picture.width / plan.page.widthMm,
     }),
-    [sheet, pencils, pencilById, use, laid, picture, page, grounds, hours, recipes, formed, plan.page.widthMm],
+    [sheet, pencils, pencilById, use, laid, picture, page, grounds, rates, hours, recipes, formed, plan.page.widthMm],
   );
   return <DeskContext value={desk}>{children}</DeskContext>;
 }

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { PRESSURES, TOOLS } from '../../core/laydown/index.ts';
 import { DIRECTIONS, type Layer, type LayerEdit, POINTS, STROKES } from '../../core/recipe/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, FIELD_ENDS, Pick, zoneMm } from '../parts/index.ts';
+import { Button, Pick } from '../parts/index.ts';
+import { FIELD_ENDS, zoneMm } from '../../core/recipe/index.ts';
 
 /** Tools that work what a pencil has laid. */
 const WORKING_TOOLS = ['water', 'solvent', 'colourless-blender', 'soft-tip'];

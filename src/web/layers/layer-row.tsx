@@ -8,7 +8,8 @@ import { type Region } from '../../core/lineart/index.ts';
 import { cautionsOf } from '../../core/recipe/index.ts';
 import { costOfLayer } from '../../planning/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { BeliefMark, Laydown, PointMark, PressureMark, StrokeMark, ToothGauge, zoneWords } from '../parts/index.ts';
+import { BeliefMark, Laydown, PointMark, PressureMark, StrokeMark, ToothGauge } from '../parts/index.ts';
+import { zoneWords } from '../../core/recipe/index.ts';
 import { LayerEditor, type LayerEditorProps } from './layer-editor.tsx';
 
 interface Props extends LayerEditorProps {

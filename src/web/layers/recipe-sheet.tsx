@@ -4,7 +4,8 @@ import type { Thing } from '../../contracts/index.ts';
 import { toolById } from '../../core/laydown/index.ts';
 import { type Recipe, cautionsOf, effectById } from '../../core/recipe/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, Laydown, zoneMm, zoneWords } from '../parts/index.ts';
+import { Button, Laydown } from '../parts/index.ts';
+import { zoneMm, zoneWords } from '../../core/recipe/index.ts';
 
 /** A thing's whole recipe on a printed sheet: every layer in order, with a box to tick. */
 export function RecipeSheet({ thing, recipe }: { thing: Thing; recipe: Recipe }) {

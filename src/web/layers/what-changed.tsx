@@ -1,5 +1,6 @@
 import { type Consequences } from '../../core/recipe/index.ts';
-import { FIELD_ENDS, Why } from '../parts/index.ts';
+import { Why } from '../parts/index.ts';
+import { FIELD_ENDS } from '../../core/recipe/index.ts';
 
 /** CIEDE2000 that an eye just sees. */
 const JUST_SEEN = 1;

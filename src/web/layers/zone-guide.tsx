@@ -5,7 +5,8 @@ import type { Thing } from '../../contracts/index.ts';
 import { type Layer, cautionsOf } from '../../core/recipe/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { useZonePicture } from '../desk/use-preview.ts';
-import { Button, zoneMm, zoneWords } from '../parts/index.ts';
+import { Button } from '../parts/index.ts';
+import { zoneMm, zoneWords } from '../../core/recipe/index.ts';
 
 /** What fits on a printed sheet beside the words, mm. */
 const FITS = { wide: 180, high: 200 };

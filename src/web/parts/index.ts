@@ -14,5 +14,4 @@ export { Section } from './section.tsx';
 export { Laydown } from './laydown.tsx';
 export { PressureMark, StrokeMark, PointMark, ToothGauge } from './pictograms.tsx';
 export { ZoneBar } from './zone-bar.tsx';
-export { FIELD_ENDS, zoneMm, zoneWords } from './zone-words.ts';
 export { PixelCanvas } from './pixel-canvas.tsx';

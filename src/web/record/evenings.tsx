@@ -1,8 +1,11 @@
 import { format } from 'date-fns';
 import { useMemo } from 'react';
-import type { Note, RecordEntry } from '../../contracts/index.ts';
+import type { Note, RecordEntry, Reference } from '../../contracts/index.ts';
 import { sittingsOf } from '../../core/record/index.ts';
-import { about } from '../bench/about.ts';
+import { about } from '../../planning/index.ts';
+import { useReferencesQuery } from '../api/desk-api.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { PicturesTaken } from '../references/index.ts';
 import { NoteLine } from './notebook.tsx';
 
 /** How long a finished step took, minutes. */
@@ -15,16 +18,18 @@ const spanOf = ({ startedAt, finishedAt }: RecordEntry) => ({
   finished: Date.parse(finishedAt),
 });
 
-/** The sittings, newest first, each with its steps and what was written down during it or before the next one. */
+/** The sittings, newest first, each with its steps and what was written down and photographed during it or before the next one. */
 export function Evenings({ entries, notes }: { entries: readonly RecordEntry[]; notes: readonly Note[] }) {
   const sittings = useMemo(() => sittingsOf(entries, spanOf), [entries]);
+  const { sheet } = useDesk();
+  const { data: pictures = [] } = useReferencesQuery(sheet.id);
   const before = notes.filter((note) => sittings.length === 0 || Date.parse(note.at) < sittings[0].begun);
   return (
     <>
       {sittings
         .map((sitting, i) => {
           const next = sittings[i + 1]?.begun ?? Infinity;
-          const own = notes.filter(({ at }) => Date.parse(at) >= sitting.begun && Date.parse(at) < next);
+          const isOfIt = ({ at }: Note | Reference) => Date.parse(at) >= sitting.begun && Date.parse(at) < next;
           const minutes = sitting.entries.reduce((sum, entry) => sum + minutesOf(entry), 0);
           return (
             <section key={sitting.begun} aria-label={`Sitting ${i + 1}`} className="mb-5">
@@ -35,9 +40,10 @@ export function Evenings({ entries, notes }: { entries: readonly RecordEntry[]; 
                 {sitting.entries.length} {sitting.entries.length === 1 ? 'step' : 'steps'}, {about(minutes)} with a
                 pencil in hand
               </p>
-              {own.map((note) => (
+              {notes.filter(isOfIt).map((note) => (
                 <NoteLine key={note.id} note={note} />
               ))}
+              <PicturesTaken sheetId={sheet.id} pictures={pictures.filter(isOfIt)} things={sheet.plan.things} />
               <StepTable entries={sitting.entries} />
             </section>
           );

@@ -13,7 +13,7 @@ import { Button, PressureMark } from '../parts/index.ts';
 const Draft = NewNote.pick({ kind: true, text: true });
 
 /** Writes down a note, or a mistake to learn from. */
-export function WriteDown({ sheetId }: { sheetId: string }) {
+export function WriteDown({ sheetId, onKept }: { sheetId: string; onKept?(): void }) {
   const [add] = useAddNoteMutation();
   const { register, handleSubmit, reset, formState } = useForm({
     resolver: zodResolver(Draft),
@@ -23,7 +23,10 @@ export function WriteDown({ sheetId }: { sheetId: string }) {
     const note = { ...draft, id: nanoid(), at: new Date().toISOString() };
     const { error } = await add({ sheetId, note });
     if (error) toast.error(sentenceOf(error));
-    else reset();
+    else {
+      reset();
+      onKept?.();
+    }
   });
   return (
     <form onSubmit={(event) => void keep(event)} className="grid gap-2" noValidate>

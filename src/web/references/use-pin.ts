@@ -17,6 +17,7 @@ export function usePin(sheetId: string, thingId: string | null) {
       form.set('file', file);
       const { error } = await pin({ sheetId, form });
       if (error) toast.error(sentenceOf(error));
+      return !error;
     },
     [pin, sheetId, thingId],
   );

@@ -29,8 +29,12 @@ export function HoursSection() {
         <>
           about {aboutHours(hours.minutes)}{' '}
           <Why of="the hours">
-            Area of each zone, passes and point, at starting rates that nobody has measured yet, a few seconds to find
-            each region, and one pick-up a step at most. An evening is {sittingMinutes} minutes, as set at the Bench.
+            Area of each zone, passes, pressure, stroke and point, at{' '}
+            {hours.ratesFrom > 0
+              ? `your own pace over ${hours.ratesFrom} finished steps`
+              : 'starting rates that nobody has measured yet'}
+            , a few seconds to find each region, and one pick-up a step at most. An evening is {sittingMinutes} minutes,
+            as set at the Bench.
           </Why>
         </>
       }

@@ -76,16 +76,16 @@ function Judged(props: {
   chosen: readonly number[];
 }) {
   const { title, families, view, summary, colours, chosen } = props;
-  const { sheet, page, pencilById } = useDesk();
+  const { sheet, page, pencilById, rates } = useDesk();
   const pick = usePickThing();
   const audit = useAudit(summary, colours);
   const recipes = useMemo(() => {
     if (!page) return null;
-    const all = deriveRecipes({ ...sheet.plan, families }, page, pencilById);
+    const all = deriveRecipes({ ...sheet.plan, families }, page, pencilById, rates);
     if (view !== ACCENTS) return all;
     const accents = new Set(audit?.facts.accents.map(({ id }) => id));
     return new Map([...all].filter(([id]) => accents.has(id)));
-  }, [sheet.plan, families, page, pencilById, view, audit]);
+  }, [sheet.plan, families, page, pencilById, rates, view, audit]);
   const preview = usePreview(ALL_LAYERS, false, recipes);
   const seen = useSeen(preview?.picture ?? null, view);
   return (

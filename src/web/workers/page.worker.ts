@@ -10,7 +10,6 @@ import {
 import {
   type FormedThing,
   type Lighting,
-  type PageFields,
   type PageGeometry,
   coarsePage,
   glowContrasts,
@@ -32,8 +31,8 @@ import {
   readSeen,
 } from '../../core/lineart/index.ts';
 import { type PageReading, type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
-import { type ToneTable, renderPreview } from '../../core/preview/index.ts';
-import { type Recipe, type Zone, sharesOfValues } from '../../core/recipe/index.ts';
+import { type ToneTable, renderPreview, zoneShare } from '../../core/preview/index.ts';
+import { type Recipe, type Zone } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
 import { groundFinder, regionCourses, regionTables } from '../../planning/index.ts';
 import { greysApart } from './greys-apart.ts';
@@ -212,7 +211,7 @@ const api = {
    */
   zone(key: string, things: readonly FormedThing[], lighting: Lighting, { regionIds, zone, look, step }: ZoneOnPage) {
     const { width, height, grown, fields } = litPage(openPage(key), things, lighting, step);
-    const share = shareAt(zone, fields);
+    const share = zoneShare(zone, fields);
     const chosen = new Uint8Array(65_536);
     for (const id of regionIds) chosen[id] = 1;
     const data = new Uint8ClampedArray(4 * width * height);
@@ -307,16 +306,6 @@ function litPage(page: OpenPage, things: readonly FormedThing[], lighting: Light
     sized.key = key;
   }
   return { ...sized.geometry, ...sized.light };
-}
-
-/** How much of a layer's pressure arrives at each pixel. */
-function shareAt(zone: Zone, fields: PageFields): (i: number) => number {
-  const own = sharesOfValues(zone);
-  const first = fields[zone.field];
-  if (!zone.and) return (i) => own[first[i]];
-  const other = sharesOfValues(zone.and);
-  const second = fields[zone.and.field];
-  return (i) => own[first[i]] * other[second[i]];
 }
 
 function sizeOf(page: OpenPage, step: number, first: boolean): PageGeometry {

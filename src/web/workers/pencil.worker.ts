@@ -42,10 +42,14 @@ import {
   type Beside,
   type Recipe,
   type RegionContext,
+  type LooksOtherwise,
+  afterSeeing,
   checkRecipe,
   consequencesOf,
+  handAfterSeeing,
   toothAfter,
 } from '../../core/recipe/index.ts';
+import { type Happened, type Mistake, mistakeAt, remediesFor } from '../../core/remedies/index.ts';
 import { breather } from '../../core/run/index.ts';
 import {
   type RampOptions,
@@ -88,6 +92,10 @@ export interface CheckRequest {
   /** What lies where it is laid; null for bare paper. */
   onGround: RegionGround | null;
   beside: Beside;
+}
+
+function groundOf(paper: Paper, onGround: RegionGround | null) {
+  return groundFinder(paper, new Map(onGround ? [[1, onGround]] : []))(1).ground;
 }
 
 /** Palettes are worked out for so long, or until so many moves have been tried. */
@@ -177,7 +185,7 @@ const api = {
    */
   check({ recipe, before, regions, pencils, paper, onGround, beside }: CheckRequest, width: number, height: number) {
     const byId = new Map(pencils.map((pencil) => [pencil.id, opticsOf(pencil)]));
-    const { ground } = groundFinder(paper, new Map(onGround ? [[1, onGround]] : []))(1);
+    const ground = groundOf(paper, onGround);
     const context = { regions, paperValue: labOfHex(paper.tint)[0] };
     return outcomeOf(() => {
       const tables = toneTables(recipe.layers, byId, ground);
@@ -337,6 +345,36 @@ const api = {
     const others = solved(pencils);
     return outcomeOf(() =>
       pencilFromTrial(paper, pencil, (own) => passesOf(steps, new Map([...others, [pencilId, own]])), lab),
+    );
+  },
+
+  /** How to fit the layers that are left to first ones that look otherwise than foretold, and what that says of the hand. */
+  afterSeeing(
+    recipe: Recipe,
+    laid: number,
+    look: LooksOtherwise,
+    { pencils, paper, onGround }: Pick<CheckRequest, 'pencils' | 'paper' | 'onGround'>,
+  ) {
+    const byId = solved(pencils);
+    return outcomeOf(() => ({
+      ...afterSeeing(recipe, laid, look, byId, groundOf(paper, onGround)),
+      hand: look === 'patchy' ? {} : handAfterSeeing(recipe.layers.slice(0, laid), look, byId, paper),
+    }));
+  },
+
+  /** What can be done about a mistake on a thing. */
+  remedies(
+    happened: Happened,
+    { pencils, paper, onGround }: Pick<CheckRequest, 'pencils' | 'paper' | 'onGround'>,
+    { pens, elsewhere }: Pick<Mistake, 'pens' | 'elsewhere'>,
+  ) {
+    const byId = solved(pencils);
+    const offered = pencils.map(({ id, code }) => ({ id, code, optics: byId.get(id)! }));
+    return outcomeOf(() =>
+      remediesFor({
+        ...mistakeAt(happened, byId, groundOf(paper, onGround)),
+        ...{ kind: happened.kind, pencil: happened.pencil, pencils: offered, pens, elsewhere },
+      }),
     );
   },
 

@@ -1,7 +1,11 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 
-/** Keeps the screen awake where the browser can. */
-export function useAwake(): void {
+/**
+ * Keeps the screen awake where the browser can.
+ * @returns whether it does; null while that is not known
+ */
+export function useAwake(): boolean | null {
+  const [isAwake, setAwake] = useState<boolean | null>('wakeLock' in navigator ? null : false);
   useEffect(() => {
     let lock: WakeLockSentinel | null = null;
     let left = false;
@@ -9,10 +13,11 @@ export function useAwake(): void {
       if (document.visibilityState !== 'visible') return;
       navigator.wakeLock?.request('screen').then(
         (taken) => {
-          if (left) void taken.release();
-          else lock = taken;
+          if (left) return void taken.release();
+          lock = taken;
+          setAwake(true);
         },
-        () => undefined,
+        () => setAwake(false),
       );
     };
     take();
@@ -23,4 +28,5 @@ export function useAwake(): void {
       void lock?.release();
     };
   }, []);
+  return isAwake;
 }

@@ -1,0 +1,282 @@
+import {
+  DndContext,
+  DragOverlay,
+  type DragEndEvent,
+  type DragOverEvent,
+  PointerSensor,
+  pointerWithin,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import clsx from 'clsx';
+import { GripVertical } from 'lucide-react';
+import { nanoid } from 'nanoid';
+import { Fragment, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import type { BenchPlan, BenchState } from '../../contracts/index.ts';
+import { type Sitting, layOutFor, movedTo, validateSequence } from '../../core/bench/index.ts';
+import { about, rearranged } from '../../planning/index.ts';
+import { useStoreBenchMutation } from '../api/desk-api.ts';
+import { sentenceOf } from '../api/sentence.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { Button, PressureMark } from '../parts/index.ts';
+import { dayInWords, faultInWords, sittingDays, toolNames } from './sitting-words.ts';
+
+/** A thing's steps within one sitting: what is moved together. */
+interface Piece {
+  sitting: number;
+  thingId: string;
+}
+const keyOf = ({ sitting, thingId }: Piece) => `${sitting} ${thingId}`;
+
+/** Every step in order, sitting by sitting, with what to lay out; a thing's steps can be moved to another sitting. */
+export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }) {
+  const { sheet } = useDesk();
+  const [chosen, setChosen] = useState<Piece | null>(null);
+  const [dragged, setDragged] = useState(false);
+  const [over, setOver] = useState<number | null>(null);
+  const doneIds = useMemo(() => new Set(bench.done.map(({ stepId }) => stepId)), [bench.done]);
+  const stepOf = useMemo(() => new Map(plan.steps.map((step) => [step.id, step])), [plan]);
+  const days = useMemo(() => sittingDays(plan, doneIds, sheet.plan.bench), [plan, doneIds, sheet.plan.bench]);
+  const [store] = useStoreBenchMutation();
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  /** The sittings with a piece in another one, and why that cannot be worked by. */
+  const tried = (piece: Piece, to: number) => {
+    const ids = plan.sittings[piece.sitting].steps.filter(
+      (id) => stepOf.get(id)!.thingId === piece.thingId && !doneIds.has(id),
+    );
+    const sittings = movedTo(plan.steps, plan.sittings, ids, to);
+    const order = sittings.flatMap(({ steps }) => steps);
+    const [fault] = validateSequence(plan.steps, order, plan.openThings);
+    return { sittings, fault: fault && faultInWords(fault, plan) };
+  };
+  const put = async (sittings: readonly Sitting[]) => {
+    const { error } = await store({ sheetId: sheet.id, plan: rearranged(nanoid(), plan, sittings, doneIds) });
+    if (error) toast.error(sentenceOf(error));
+    return !error;
+  };
+  const letGo = () => {
+    setChosen(null);
+    setDragged(false);
+    setOver(null);
+  };
+  const move = async (piece: Piece, to: number) => {
+    setChosen(null);
+    if (piece.sitting === to) return;
+    const { sittings, fault } = tried(piece, to);
+    if (fault) return void toast.error(`It cannot go there: ${fault}`);
+    if (await put(sittings)) {
+      toast('Moved to another sitting.', { action: { label: 'Undo', onClick: () => void put(plan.sittings) } });
+    }
+  };
+  const pieceOf = (id: unknown): Piece => {
+    const [sitting, thingId] = String(id).split(' ');
+    return { sitting: Number(sitting), thingId };
+  };
+  const aim = over !== null && chosen && over !== chosen.sitting ? tried(chosen, over) : null;
+  return (
+    <section
+      aria-label="Steps in order"
+      className="w-84 shrink-0 overflow-y-auto border-l border-rule bg-leaf px-4 py-3"
+      tabIndex={0}
+      onKeyDown={amongGrips}
+    >
+      <DndContext
+        sensors={sensors}
+        collisionDetection={pointerWithin}
+        onDragStart={({ active }) => {
+          setChosen(pieceOf(active.id));
+          setDragged(true);
+        }}
+        onDragOver={({ over: on }: DragOverEvent) => setOver(on ? Number(on.id) : null)}
+        onDragCancel={letGo}
+        onDragEnd={({ active, over: on }: DragEndEvent) => {
+          letGo();
+          if (on) void move(pieceOf(active.id), Number(on.id));
+        }}
+      >
+        {[...plan.sittings, null].map((sitting, i) => (
+          <SittingBox
+            key={sitting?.steps[0] ?? 'another'}
+            number={i}
+            isNew={sitting === null}
+            fault={over === i && aim ? (aim.fault ?? '') : null}
+          >
+            <h2 className="flex items-baseline justify-between text-[1.05rem]">
+              {sitting ? `Sitting ${i + 1}` : <span className="text-sm font-normal text-soft">another sitting</span>}
+              {sitting && (
+                <span className="font-body text-sm font-normal text-soft">
+                  {days[i] ? `${dayInWords(days[i])}, ` : ''}
+                  {about(sitting.minutes)}
+                </span>
+              )}
+            </h2>
+            {chosen && chosen.sitting !== i && !dragged && (
+              <Button look="plain" className="my-1 w-full" onClick={() => void move(chosen, i)}>
+                {sitting ? `Move it to sitting ${i + 1}` : 'Move it to another sitting'}
+              </Button>
+            )}
+            {sitting && <LayOut plan={plan} sitting={i} doneIds={doneIds} />}
+            {sitting && (
+              <Steps
+                {...{ plan, sitting, doneIds }}
+                number={i}
+                chosen={chosen}
+                onChoose={(piece) => setChosen(chosen && keyOf(chosen) === keyOf(piece) ? null : piece)}
+              />
+            )}
+          </SittingBox>
+        ))}
+        <DragOverlay dropAnimation={null}>
+          {chosen && (
+            <span className="inline-block border border-ink bg-leaf px-2 py-1 text-[0.95rem] whitespace-nowrap">
+              {plan.things.find(({ id }) => id === chosen.thingId)?.name}
+            </span>
+          )}
+        </DragOverlay>
+      </DndContext>
+    </section>
+  );
+}
+
+/** Up and down go from grip to grip: there are too many to go through one by one on the way to what comes after. */
+function amongGrips(event: React.KeyboardEvent<HTMLElement>) {
+  const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+  if (!by) return;
+  const grips = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-grip]')];
+  const at = grips.findIndex((grip) => grip === document.activeElement);
+  const next = grips[at < 0 ? (by > 0 ? 0 : grips.length - 1) : at + by];
+  if (!next) return;
+  event.preventDefault();
+  next.focus();
+}
+
+interface BoxProps {
+  number: number;
+  isNew: boolean;
+  /** Why what is dragged over it cannot go there; "" where it can; null while nothing is. */
+  fault: string | null;
+  children: React.ReactNode;
+}
+
+function SittingBox({ number, isNew, fault, children }: BoxProps) {
+  const { setNodeRef, active } = useDroppable({ id: String(number) });
+  if (isNew && !active) return <div ref={setNodeRef}>{children}</div>;
+  return (
+    <div ref={setNodeRef} className={clsx('mb-4', fault !== null && 'outline-2 outline-offset-4 outline-ink')}>
+      {children}
+      {fault !== null && (
+        <p role="status" className={clsx('bg-card px-2 py-1 text-sm', fault && 'hatched-edge')}>
+          {fault ? `It cannot go here: ${fault}` : 'It can go here.'}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What to have on the table: pencils in the order in which they are picked up, tools, a sheet for the hand, what to sharpen. */
+function LayOut({ plan, sitting, doneIds }: { plan: BenchPlan; sitting: number; doneIds: ReadonlySet<string> }) {
+  const laid = useMemo(() => {
+    const stepOf = new Map(plan.steps.map((step) => [step.id, step]));
+    const of = (i: number) => plan.sittings[i].steps.map((id) => stepOf.get(id)!);
+    const before = plan.sittings.slice(0, sitting).flatMap((_, i) => of(i));
+    return layOutFor(
+      of(sitting).filter(({ id }) => !doneIds.has(id)),
+      before,
+    );
+  }, [plan, sitting, doneIds]);
+  const codeOf = new Map(plan.pencils.map(({ id, code }) => [id, code]));
+  const codes = (ids: readonly string[]) =>
+    ids.map((id, k) => (
+      <Fragment key={id}>
+        <span className="font-figure whitespace-nowrap">{codeOf.get(id)}</span>
+        {k < ids.length - 1 && ', '}
+      </Fragment>
+    ));
+  if (laid.pencils.length === 0) return null;
+  const beside = [...toolNames(laid.tools), ...(laid.sheetUnderHand ? ['a sheet under the hand'] : [])];
+  return (
+    <p className="mb-1 text-sm leading-snug text-soft">
+      Lay out {codes(laid.pencils)}
+      {beside.length > 0 && `, ${beside.join(', ')}`}.
+      {laid.sharpen.length > 0 && <> Sharpen first: {codes(laid.sharpen)}.</>}
+    </p>
+  );
+}
+
+interface StepsProps {
+  plan: BenchPlan;
+  sitting: Sitting;
+  number: number;
+  doneIds: ReadonlySet<string>;
+  chosen: Piece | null;
+  onChoose(piece: Piece): void;
+}
+
+function Steps({ plan, sitting, number, doneIds, chosen, onChoose }: StepsProps) {
+  const stepOf = useMemo(() => new Map(plan.steps.map((step) => [step.id, step])), [plan]);
+  const pencilOf = useMemo(() => new Map(plan.pencils.map((pencil) => [pencil.id, pencil])), [plan]);
+  const thingOf = useMemo(() => new Map(plan.things.map((thing) => [thing.id, thing.name])), [plan]);
+  const firsts = new Set<string>();
+  return (
+    <ol className="border-t border-rule">
+      {sitting.steps.map((id, k) => {
+        const step = stepOf.get(id)!;
+        const before = stepOf.get(sitting.steps[k - 1])?.pencil;
+        const pencil = pencilOf.get(step.pencil);
+        const piece = { sitting: number, thingId: step.thingId };
+        const isDone = doneIds.has(id);
+        // One grip for all of a thing's steps: they move together.
+        const hasGrip = !isDone && !firsts.has(step.thingId);
+        if (hasGrip) firsts.add(step.thingId);
+        return (
+          <li
+            key={id}
+            className={clsx(
+              'flex items-center gap-2 py-0.5',
+              step.pencil !== before && 'border-t border-rule pt-1 first:border-0',
+              chosen && keyOf(chosen) === keyOf(piece) && !isDone && 'bg-card outline-1 outline-ink',
+            )}
+          >
+            <span className="w-2.5 self-stretch" style={{ background: pencil?.colour }} aria-hidden />
+            <span className="w-13 font-figure text-[0.9rem] font-bold">
+              {step.pencil === before ? '' : pencil?.code}
+            </span>
+            <PressureMark pressure={step.pressure} size={26} />
+            <span className={clsx('min-w-0 flex-1 truncate text-[0.95rem]', isDone && 'struck')}>
+              {thingOf.get(step.thingId)}
+            </span>
+            <span className="text-sm text-soft">{about(step.minutes)}</span>
+            {hasGrip ? (
+              <Grip piece={piece} name={thingOf.get(step.thingId) ?? ''} onChoose={() => onChoose(piece)} />
+            ) : (
+              <span className="w-6 shrink-0" />
+            )}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** Drags a thing's steps to another sitting; pressed, it lets one choose where they go. */
+function Grip({ piece, name, onChoose }: { piece: Piece; name: string; onChoose(): void }) {
+  const { listeners, setNodeRef } = useDraggable({ id: keyOf(piece) });
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      aria-label={`Move ${name} to another sitting`}
+      title="Drag to another sitting, or press and choose one"
+      className="flex h-7 w-6 shrink-0 cursor-grab items-center justify-center text-soft hover:bg-card hover:text-ink"
+      tabIndex={-1}
+      data-grip
+      onClick={onChoose}
+      {...listeners}
+    >
+      <GripVertical size={15} />
+    </button>
+  );
+}

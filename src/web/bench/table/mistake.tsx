@@ -1,0 +1,137 @@
+import { nanoid } from 'nanoid';
+import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import type { BenchPlan } from '../../../contracts/index.ts';
+import { labOfHex, deltaE2000 } from '../../../core/colour/index.ts';
+import { MISTAKES, type MistakeKind, type Remedied } from '../../../core/remedies/index.ts';
+import { useAddNoteMutation, useToolsQuery } from '../../api/desk-api.ts';
+import { sentenceOf } from '../../api/sentence.ts';
+import { useDesk } from '../../desk/desk-context.ts';
+import { Button, CardOver, Choice, Pick } from '../../parts/index.ts';
+import { pencilWorker } from '../../workers/index.ts';
+import { onItsGround } from './on-its-ground.ts';
+
+interface Props {
+  plan: BenchPlan;
+  /** The thing that it happened on, and the pencil that was held. */
+  thingId: string;
+  pencilId: string;
+  /** How many layers lie on each thing. */
+  laid: Readonly<Record<string, number>>;
+  onClose(): void;
+}
+
+/** Something went wrong: what can be done about it, each way with how near it comes, and it is written down. */
+export function MistakeCard({ plan, thingId, pencilId, laid, onClose }: Props) {
+  const { sheet, recipes, pencilById } = useDesk();
+  const [kind, setKind] = useState<MistakeKind>('over the line');
+  const [on, setOn] = useState(thingId);
+  const [addNote] = useAddNoteMutation();
+  const found = useRemedies({ kind, on, pencilId, laid });
+  const isKnown = recipes.has(on) && pencilById.has(pencilId);
+  const code = plan.pencils.find(({ id }) => id === pencilId)?.code ?? '';
+  const name = sheet.plan.things.find(({ id }) => id === on)?.name ?? '';
+  const writeDown = async (remedy: string) => {
+    onClose();
+    const text = `${kind[0].toUpperCase()}${kind.slice(1)}: ${code} on ${name}. ${remedy}`.slice(0, 400);
+    const note = { id: nanoid(), kind: 'mistake' as const, text, at: new Date().toISOString() };
+    const { error } = await addNote({ sheetId: sheet.id, note });
+    if (error) toast.error(sentenceOf(error));
+    else toast('Written down in the Record.');
+  };
+  return (
+    <CardOver title="What happened?" width="narrow" onClose={onClose}>
+      <div className="mt-3 grid gap-3">
+        <Choice
+          label="What happened"
+          stacked
+          value={kind}
+          options={MISTAKES.map((value) => ({ value, label: value }))}
+          onChange={(value) => setKind(value as MistakeKind)}
+        />
+        <Pick
+          label="On"
+          value={on}
+          options={sheet.plan.things.map(({ id, name: label }) => ({ value: id, label: `on ${label}` }))}
+          onChange={setOn}
+        />
+        {!isKnown && <p>What helps cannot be worked out: this thing has no layers, or {code} has left the tray.</p>}
+        {isKnown && !found && <p className="text-soft">Working out what helps …</p>}
+        {found?.isUnseen && <p>Nobody will see it: it lies only {found.apart.toFixed(1)} from what should be there.</p>}
+        {found && found.remedies.length === 0 && (
+          <p>Nothing brings it nearer. Leave it, and look again when the page is done.</p>
+        )}
+        {found?.remedies.map(({ id, name: title, says, apart }) => (
+          <div key={id} className="border border-rule bg-leaf p-3">
+            <p className="flex items-baseline justify-between gap-2">
+              <strong>{title}</strong>
+              <span className="text-sm text-soft">
+                now {found.apart.toFixed(0)} off, then {apart.toFixed(0)}
+              </span>
+            </p>
+            <p className="mt-0.5">{says}</p>
+            <Button className="mt-2" onClick={() => void writeDown(says)}>
+              Do this and write it down
+            </Button>
+          </div>
+        ))}
+        <Button look="bare" className="justify-self-start px-0!" onClick={() => void writeDown('Left as it is.')}>
+          Leave it and write it down
+        </Button>
+      </div>
+    </CardOver>
+  );
+}
+
+function useRemedies({
+  kind,
+  on,
+  pencilId,
+  laid,
+}: {
+  kind: MistakeKind;
+  on: string;
+  pencilId: string;
+  laid: Readonly<Record<string, number>>;
+}): Remedied | null {
+  const desk = useDesk();
+  const { sheet, recipes, laid: comesOut, pencilById } = desk;
+  const { data: tools } = useToolsQuery(sheet.trayId);
+  const [found, setFound] = useState<{ key: string; value: Remedied } | null>(null);
+  const key = `${kind} ${on} ${pencilId}`;
+  const elsewhere = useMemo(() => {
+    const own = comesOut.get(pencilId)?.body;
+    if (!own) return [];
+    // Where its colour is nearest to what lies there anyway it looks meant soonest.
+    return sheet.plan.things
+      .flatMap(({ id, name }) => {
+        const pencils = recipes.get(id)?.layers.map((layer) => layer.pencil) ?? [];
+        if (id === on || pencils.length === 0 || pencils.includes(pencilId)) return [];
+        const apart = pencils.flatMap((pencil) => {
+          const body = comesOut.get(pencil)?.body;
+          return body ? [deltaE2000(body, own)] : [];
+        });
+        return [{ id, name, apart: Math.min(...apart) }];
+      })
+      .sort((p, q) => p.apart - q.apart)
+      .map(({ id, name }) => ({ id, name }));
+  }, [sheet.plan.things, recipes, comesOut, pencilId, on]);
+  useEffect(() => {
+    const recipe = recipes.get(on);
+    if (!recipe || !tools || !pencilById.has(pencilId)) return;
+    let wanted = true;
+    const pens = tools.flatMap(({ id, kind: tool, name, colour }) =>
+      tool === 'pen' && colour ? [{ id, name, lab: labOfHex(colour) }] : [],
+    );
+    const happened = { kind, recipe, laid: laid[on] ?? 0, pencil: pencilId };
+    void pencilWorker
+      .remedies(happened, onItsGround(desk, on, recipe, [pencilId]), { pens, elsewhere })
+      .then((outcome) => {
+        if (!wanted) return;
+        if (outcome.kind === 'refused') toast.error(outcome.sentence);
+        if (outcome.kind === 'done') setFound({ key, value: outcome.value });
+      });
+    return () => void (wanted = false);
+  }, [key, kind, on, pencilId, recipes, tools, pencilById, laid, elsewhere, desk]);
+  return found && found.key === key ? found.value : null;
+}

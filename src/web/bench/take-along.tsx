@@ -1,0 +1,48 @@
+import { BookOpen, CalendarDays } from 'lucide-react';
+import type { BenchPlan } from '../../contracts/index.ts';
+import { layOutFor } from '../../core/bench/index.ts';
+import { useDesk } from '../desk/desk-context.ts';
+import { saveText } from '../tray/save-text.ts';
+import { sittingDays } from './sitting-words.ts';
+
+/** The order to take away from the desk: a book to print, and the sittings for a calendar. */
+export function TakeAlong({ plan, doneIds }: { plan: BenchPlan; doneIds: ReadonlySet<string> }) {
+  const { sheet } = useDesk();
+  const days = sittingDays(plan, doneIds, sheet.plan.bench);
+  const hasDays = days.some((day) => day !== null);
+  const saveCalendar = async () => {
+    const { calendarFile } = await import('./calendar-file.ts');
+    const stepOf = new Map(plan.steps.map((step) => [step.id, step]));
+    const codeOf = new Map(plan.pencils.map(({ id, code }) => [id, code]));
+    const codes = (ids: readonly string[]) => ids.map((id) => codeOf.get(id) ?? '').join(', ');
+    const appointments = plan.sittings.flatMap((sitting, i) => {
+      const day = days[i];
+      if (!day) return [];
+      const laid = layOutFor(sitting.steps.map((id) => stepOf.get(id)!));
+      const lines = [
+        `Lay out ${codes(laid.pencils)}.`,
+        ...(laid.sharpen.length ? [`Sharpen first: ${codes(laid.sharpen)}.`] : []),
+      ];
+      return [
+        { id: `${plan.id}-${i}`, ...day, minutes: sitting.minutes, title: `${sheet.title}, sitting ${i + 1}`, lines },
+      ];
+    });
+    saveText(`${sheet.title}, sittings.ics`, calendarFile(sheet.title, appointments), 'text/calendar');
+  };
+  const look =
+    'flex min-h-10 items-center gap-2 border border-edge bg-leaf px-3 text-[0.95rem] font-semibold hover:border-ink';
+  return (
+    <div className="grid gap-2">
+      <a href={`/api/sheets/${sheet.id}/bench-book.pdf`} className={look} download>
+        <BookOpen size={17} aria-hidden /> Bench book to print (PDF)
+      </a>
+      {hasDays ? (
+        <button type="button" className={look} onClick={() => void saveCalendar()}>
+          <CalendarDays size={17} aria-hidden /> Sittings for a calendar
+        </button>
+      ) : (
+        <p className="text-sm text-soft">Choose evenings above to have the sittings for a calendar too.</p>
+      )}
+    </div>
+  );
+}
