@@ -72,7 +72,9 @@ describe('the bench', function () {
       expect(used.length).to.be.above(2);
       const sheet = page.getByTestId('sheet');
       await sheet.focus();
-      for (let i = 0; i < first; i++) await page.keyboard.press('ArrowRight');
+      const at = page.getByText(new RegExp(`^Region ${first},`));
+      for (let i = 0; i < 2 * first && (await at.count()) === 0; i++) await page.keyboard.press('ArrowRight');
+      await at.waitFor();
       await page.keyboard.press('Enter');
       await page.getByRole('heading', { name: `What I used here: ${used[0].thing}` }).waitFor();
       const rows = await page.getByTestId('used-here').getByRole('listitem').allInnerTexts();
@@ -320,7 +322,7 @@ describe('the bench', function () {
       expect(record.at(-1)!.pencil.code).to.equal(used);
     });
 
-    it('offers remedies for a mistake, each with how near it comes, and writes it down', async () => {
+    it('offers remedies for a mistake, each with how near it comes; the one that is taken comes next', async () => {
       await press(page, 'm');
       const card = page.getByRole('dialog', { name: 'What happened?' });
       await card.getByRole('radio', { name: 'dragged colour' }).click();
@@ -328,11 +330,24 @@ describe('the bench', function () {
         .getByText(/now \d+ off, then \d+/)
         .first()
         .waitFor();
-      await card.getByRole('button', { name: 'Do this and write it down' }).first().click();
+      await card.getByRole('button', { name: 'Do this next' }).first().click();
       await page.getByText('Written down in the Record.').waitFor();
       const { notes } = await stored<Notebook>(`/sheets/${BEGUN}/notebook`);
       expect(notes.at(-1)).to.include({ kind: 'mistake' });
       expect(notes.at(-1)!.text).to.match(/^Dragged colour: /);
+      // It is the first step of a new order of what is left, and stands in the Record once it is done.
+      await page
+        .getByTestId('step')
+        .getByText(/a repair$/)
+        .waitFor();
+      const { plan } = await bench();
+      const repair = plan!.steps.find(({ id }) => id === plan!.order[0])!;
+      expect(repair.layerId).to.match(/^repair-/);
+      expect(validateSequence(plan!.steps, plan!.order, plan!.openThings)).to.deep.equal([]);
+      await press(page, 'Space');
+      for (let i = 0; i < 40 && (await bench()).done.length === 0; i++) await page.waitForTimeout(100);
+      const record = await stored<RecordEntry[]>(`/sheets/${BEGUN}/record`);
+      expect(record.at(-1)).to.include({ thingId: repair.thingId, purpose: repair.purpose });
       await press(page, 'n');
       await page.getByLabel('What to write down').fill('Softer on the ropes next time.');
       await page.getByRole('button', { name: 'Write it down' }).click();

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { HANDS, USUAL_RULES } from '../core/bench/index.ts';
+import { HANDS, REPAIR, USUAL_RULES } from '../core/bench/index.ts';
 import { PRESSURES, TOOTH_LEFT } from '../core/laydown/index.ts';
 import { FREE_MOOD, MOST_HANDS, USUAL_SHARES } from '../core/palette/index.ts';
 import { FIELDS, MOST_SOURCES } from '../core/light/index.ts';
@@ -261,6 +261,20 @@ export const Evenings = z.object({
 export type Evenings = z.infer<typeof Evenings>;
 export const NO_EVENINGS: Evenings = { weekdays: [], at: '19:30', from: null };
 
+/** A step that makes a mistake good, beside those that recipes ask for. */
+const Repair = z.object({
+  id: z.string().regex(new RegExp(`^${REPAIR}[A-Za-z0-9_-]{1,30}$`)),
+  thingId: Id,
+  regionIds: z.array(RegionId).min(1).max(5000).readonly(),
+  pencil: Id,
+  tool: z.string().max(40).optional(),
+  pressure: z.enum(PRESSURES),
+  passes: Passes,
+  areaMm2: z.number().min(0).max(2_000_000),
+  when: z.enum(['next', 'last']),
+  purpose: z.string().trim().min(1).max(400),
+});
+
 const byThing = <T extends z.ZodType>(value: T) => z.record(Id, value);
 
 const byRegion = <T extends z.ZodType>(value: T) => z.record(z.string().regex(/^[1-9]\d{0,4}$/), value);
@@ -321,6 +335,8 @@ const sections = {
     /** Rules of craft that are kept, by id, the one that weighs most first. */
     rules: z.array(z.string().max(40)).max(20).readonly().default(USUAL_RULES),
     evenings: Evenings.default(NO_EVENINGS),
+    /** In the order in which they were decided, done or not. */
+    repairs: z.array(Repair).max(1000, 'A sheet remembers at most 1000 repairs.').default([]),
   }),
 };
 
@@ -380,6 +396,6 @@ export function emptyPlan(page: Page): Plan {
     horizon: NO_HORIZON,
     forms: {},
     layers: { school: 'base-coat-first', schools: {}, effects: {}, edits: {} },
-    bench: { openThings: 4, sittingMinutes: 40, hand: 'right', rules: USUAL_RULES, evenings: NO_EVENINGS },
+    bench: { openThings: 4, sittingMinutes: 40, hand: 'right', rules: USUAL_RULES, evenings: NO_EVENINGS, repairs: [] },
   };
 }

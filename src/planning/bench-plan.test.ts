@@ -77,7 +77,7 @@ describe('an order that was agreed', () => {
     const order = await ordered();
     const at = (change: Partial<Plan>, revision = 4) => {
       const now = { ...plan, ...change };
-      return isOutOfDate(order, { plan: now, revision }, page, recipesOf(now), []);
+      return isOutOfDate(order, { plan: now, revision }, page, recipesOf(now), [], (id) => pencils.has(id));
     };
     expect(at({}, 3)).to.equal(false);
     expect(at({ bench: { ...plan.bench, evenings: { weekdays: [4], at: '20:00', from: null } } })).to.equal(false);

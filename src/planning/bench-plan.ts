@@ -7,11 +7,13 @@ import {
   type Step,
   makeSteps,
   ruledSteps,
+  withRepairs,
 } from '../core/bench/index.ts';
 import { type PencilOptics, paperById, pencilOptics } from '../core/laydown/index.ts';
 import { type Recipe } from '../core/recipe/index.ts';
 import { wearOf } from '../core/tray/index.ts';
 import { asTrayPencil } from './as-tray-pencil.ts';
+import { repairsLeft } from './repairs.ts';
 import { type PlannedPage } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
 
@@ -34,8 +36,8 @@ const SMEARS = new Set(['pastel']);
 const SOFT_LEAD = 0.3;
 
 /**
- * The steps that a sheet's layers come to, without what stands as done, waiting only for each other; and what of the
- * rules of craft could not be kept.
+ * The steps that a sheet's layers and repairs come to, without what stands as done, waiting only for each other; and what
+ * of the rules of craft could not be kept.
  * @param finished layers that stand as done, over all orders that were made so far
  */
 export function openSteps(
@@ -75,12 +77,15 @@ export function openSteps(
       return SMEARS.has(known.type) || (known.hardness !== null && known.hardness <= SOFT_LEAD);
     },
   });
-  return ruledSteps(
+  const ruled = ruledSteps(
     steps,
     { things: plan.things, borders: page.neighbours },
     plan.bench.rules,
     plan.bench.openThings === 1,
   );
+  const repairs = repairsLeft(plan, page, finished, (pencil) => pencils.has(pencil));
+  const regions = new Map(page.regions.map((region) => [region.id, region]));
+  return { ...ruled, steps: withRepairs(ruled.steps, repairs, regions, { valueOf, rates }) };
 }
 
 /** An order of steps as it is stored, with the pencils and things that it speaks of as they are now. */
@@ -131,6 +136,7 @@ function told({ openThings, sittingMinutes, hand, rules }: NonNullable<BenchPlan
  * Whether an order no longer is what would be made now: what is left to lay has changed, or what was wished of the order.
  * @param recipes as they stand now
  * @param finished layers that stand as done
+ * @param isKnown whether a pencil lies in the tray
  */
 export function isOutOfDate(
   order: BenchPlan,
@@ -138,6 +144,7 @@ export function isOutOfDate(
   page: PlannedPage,
   recipes: ReadonlyMap<string, Recipe>,
   finished: readonly FinishedLayer[],
+  isKnown: (pencil: string) => boolean,
 ): boolean {
   if (order.planRevision === sheet.revision) return false;
   if (!order.madeFor || told(order.madeFor) !== told(wishedOf(sheet.plan))) return true;
@@ -165,5 +172,9 @@ export function isOutOfDate(
         .map((region) => inWords(id, layer.id, layer, region.id)),
     ),
   );
-  return wanted.length !== ordered.size || wanted.some((each) => !ordered.has(each));
+  const repairs = repairsLeft(sheet.plan, page, finished, isKnown).flatMap(({ regionIds, ...repair }) =>
+    regionIds.map((region) => inWords(repair.thingId, repair.id, repair, region)),
+  );
+  const all = [...wanted, ...repairs];
+  return all.length !== ordered.size || all.some((each) => !ordered.has(each));
 }

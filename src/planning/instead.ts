@@ -2,15 +2,15 @@ import type { Plan, PlanChange } from '../contracts/index.ts';
 import { type Family, EXTRAS } from '../core/recipe/index.ts';
 
 /**
- * What changes in a plan where one pencil takes another's place, in families and in changes made by hand.
+ * What changes in a plan where one pencil takes another's place, in families, in changes made by hand and in repairs.
  * @param thingId only in this thing; null: everywhere
  */
 export function withInstead(
-  { families, layers }: Pick<Plan, 'families' | 'layers'>,
+  { families, layers, bench }: Pick<Plan, 'families' | 'layers' | 'bench'>,
   gone: string,
   instead: string,
   thingId: string | null,
-): Pick<PlanChange, 'families' | 'layers'> {
+): Pick<PlanChange, 'families' | 'layers' | 'bench'> {
   const inIt = <T>(all: Readonly<Record<string, T>>, changed: (value: T) => T) =>
     Object.fromEntries(
       Object.entries(all).map(([id, value]) => [id, thingId === null || thingId === id ? changed(value) : value]),
@@ -32,6 +32,12 @@ export function withInstead(
         }),
         ...(edits.added && { added: edits.added.map((layer) => ({ ...layer, pencil: other(layer.pencil) })) }),
       })),
+    },
+    bench: {
+      ...bench,
+      repairs: bench.repairs.map((repair) =>
+        thingId === null || thingId === repair.thingId ? { ...repair, pencil: other(repair.pencil) } : repair,
+      ),
     },
   };
 }

@@ -2,7 +2,7 @@ import { type Region } from '../lineart/index.ts';
 import { type Layer, type Recipe, shareOfZone } from '../recipe/index.ts';
 import { partsByPlace } from './parts-by-place.ts';
 import { ASSUMED_RATES, type Rates, minutesFor } from './rates.ts';
-import { type Box, type Step } from './step.ts';
+import { type Step, boxAround } from './step.ts';
 
 /** A thing with its recipe, ready to be done. */
 export interface PlannedThing {
@@ -51,7 +51,7 @@ export function makeSteps(things: readonly PlannedThing[], facts: StepFacts): St
           ...how,
           id: parts.length === 1 ? `${thingId}/${layerId}` : `${thingId}/${layerId}~${k + 1}`,
           ...{ thingId, layerId, regionIds: own.map(({ id }) => id), minutes: minutesOf(own), coveredMm2 },
-          ...{ value: facts.valueOf(layer.pencil), box: boxOf(own), soft: facts.isSoft?.(layer) ?? false },
+          ...{ value: facts.valueOf(layer.pencil), box: boxAround(own), soft: facts.isSoft?.(layer) ?? false },
           // A tool works what is laid: it wears no point.
           wear: layer.tool ? 0 : (facts.pointsOf?.(layer, coveredMm2) ?? 0),
           after: last ? [last.id] : [],
@@ -69,13 +69,4 @@ export function minutesOfLayer(layer: Layer, regions: readonly Region[], rates: 
 
 function areaOf(regions: readonly Region[]): number {
   return regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
-}
-
-function boxOf(regions: readonly Region[]): Box {
-  return {
-    left: Math.min(...regions.map(({ box }) => box.left)),
-    top: Math.min(...regions.map(({ box }) => box.top)),
-    right: Math.max(...regions.map(({ box }) => box.right)),
-    bottom: Math.max(...regions.map(({ box }) => box.bottom)),
-  };
 }

@@ -1,4 +1,5 @@
 import { type Pressure } from '../laydown/index.ts';
+import { type Region } from '../lineart/index.ts';
 import { type Direction, type Point, type Stroke, type Zone } from '../recipe/index.ts';
 
 /** Edges of what a step is laid on, mm of the page. */
@@ -42,6 +43,16 @@ export interface Step {
   soft?: boolean;
   /** Ids of steps that must be done before. */
   after: readonly string[];
+}
+
+/** Edges of some regions, one at least. */
+export function boxAround(regions: readonly Pick<Region, 'box'>[]): Box {
+  return {
+    left: Math.min(...regions.map(({ box }) => box.left)),
+    top: Math.min(...regions.map(({ box }) => box.top)),
+    right: Math.max(...regions.map(({ box }) => box.right)),
+    bottom: Math.max(...regions.map(({ box }) => box.bottom)),
+  };
 }
 
 /** What is held for a step: its tool, or else its pencil. */

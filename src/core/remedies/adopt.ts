@@ -14,7 +14,8 @@ export const adopt: Remedy = {
     const code = pencils.find(({ id }) => id === pencil)?.code ?? 'it';
     return {
       says: `Leave it, and lay a little of ${code} in ${places.map(({ name }) => name).join(' and ')} too: a colour that comes back looks meant.`,
-      ...{ apart: deltaE2000(layPasses(now, []).lab, wanted), takes: [pencil], things: places.map(({ id }) => id) },
+      ...{ apart: deltaE2000(layPasses(now, []).lab, wanted) },
+      does: places.map(({ id }) => ({ thingId: id, pencil, pressure: 'light', passes: 1, when: 'last' })),
     };
   },
 };

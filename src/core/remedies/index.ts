@@ -7,7 +7,7 @@ import { layerOver } from './layer-over.ts';
 import { lift } from './lift.ts';
 import { type Advice, type Mistake, type Remedy } from './remedy.ts';
 
-export { type Advice, type Mistake, type MistakeKind, type Remedy, MISTAKES } from './remedy.ts';
+export { type Advice, type Deed, type Mistake, type MistakeKind, type Remedy, MISTAKES } from './remedy.ts';
 export { type Happened, mistakeAt } from './mistake-at.ts';
 export const REMEDIES: readonly Remedy[] = [lift, layerOver, hide, adopt];
 

@@ -26,7 +26,9 @@ export const layerOver: Remedy = {
           new Array<{ pencil: typeof optics; pressure: Pressure }>(passes).fill({ pencil: optics, pressure }),
         );
         const apart = deltaE2000(lab, wanted);
-        if (!best || apart < best.apart) best = { says: `Go over it with ${code}, ${says}.`, apart, takes: [id] };
+        if (best && best.apart <= apart) continue;
+        const does = [{ thingId: null, pencil: id, pressure, passes, when: 'next' as const }];
+        best = { says: `Go over it with ${code}, ${says}.`, apart, does };
       }
     }
     return best;

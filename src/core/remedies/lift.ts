@@ -4,19 +4,18 @@ import { type Remedy } from './remedy.ts';
 
 /** Dabs of an eraser that are worth trying. */
 const DABS = 3;
+const DAB = { tool: 'eraser', pressure: 'firm' } as const;
 
 export const lift: Remedy = {
   id: 'lift',
   name: 'Lift it',
-  advise({ now, wanted, kind }) {
+  advise({ now, wanted, kind, pencil }) {
     if (kind === 'patchy') return null;
-    const dabbed = layPasses(
-      now,
-      new Array<{ tool: string; pressure: 'firm' }>(DABS).fill({ tool: 'eraser', pressure: 'firm' }),
-    );
+    const dabbed = layPasses(now, new Array<typeof DAB>(DABS).fill(DAB));
     return {
       says: 'Dab it with a kneaded eraser, three times with a clean place of it; do not rub. Burnished pigment stays.',
-      ...{ apart: deltaE2000(dabbed.lab, wanted), takes: [] },
+      apart: deltaE2000(dabbed.lab, wanted),
+      does: [{ thingId: null, pencil, ...DAB, passes: DABS, when: 'next' }],
     };
   },
 };

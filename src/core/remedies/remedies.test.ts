@@ -55,7 +55,9 @@ describe('remedies', () => {
 
   it('layer over it with what comes nearest, never with the pencil that did it', () => {
     const advice = byId(dragged('light')).get('layer-over')!;
-    expect(advice.takes[0]).to.be.oneOf(['y1', 'c1']);
+    const [deed] = advice.does;
+    expect(deed).to.include({ thingId: null, when: 'next' });
+    expect(deed.pencil).to.be.oneOf(['y1', 'c1']);
     expect(advice.says).to.match(/^Go over it with (Y1|C1), /);
   });
 
@@ -64,12 +66,20 @@ describe('remedies', () => {
       { id: 'white', name: 'white pen', lab: labOfHex('#ffffff') },
       { id: 'gold', name: 'gold pen', lab: labOfHex('#e8c95a') },
     ];
-    expect(byId(dragged('firm', { pens })).get('hide')!.takes).to.deep.equal(['gold']);
+    const { says, does } = byId(dragged('firm', { pens })).get('hide')!;
+    expect(says).to.contain('gold pen');
+    expect(does).to.have.length(1);
+    expect(does[0]).to.include({ tool: 'opaque-pen', when: 'last' });
     expect(byId(dragged('firm')).has('hide')).to.equal(false);
   });
 
   it('let it look meant only where the colour can come back elsewhere', () => {
-    expect(byId(dragged('firm')).get('adopt')!.says).to.contain('N1 in Rope coil and Gulls');
+    const { says, does } = byId(dragged('firm')).get('adopt')!;
+    expect(says).to.contain('N1 in Rope coil and Gulls');
+    expect(does.map(({ thingId, pencil }) => [thingId, pencil])).to.deep.equal([
+      ['a', 'n1'],
+      ['b', 'n1'],
+    ]);
     expect(byId(dragged('firm', { elsewhere: [] })).has('adopt')).to.equal(false);
     expect(byId(dragged('firm', { kind: 'too dark' })).has('adopt')).to.equal(false);
   });

@@ -1,5 +1,5 @@
 import { type Lab } from '../colour/index.ts';
-import { type Ground, type PencilOptics } from '../laydown/index.ts';
+import { type Ground, type PencilOptics, type Pressure } from '../laydown/index.ts';
 
 /** What can go wrong at the table. */
 export const MISTAKES = ['over the line', 'wrong pencil', 'too dark', 'dragged colour', 'patchy'] as const;
@@ -30,10 +30,21 @@ export interface Advice {
   says: string;
   /** How far what is seen lies from what should be, CIEDE2000, afterwards. */
   apart: number;
-  /** Pencils or pens that it takes. */
-  takes: readonly string[];
-  /** Things that it goes on with. */
-  things?: readonly string[];
+  /** The steps that it comes to. */
+  does: readonly Deed[];
+}
+
+/** One step of a remedy. */
+export interface Deed {
+  /** The thing that it is done on; null: where the mistake is. */
+  thingId: string | null;
+  /** The pencil that is laid, or that a tool works. */
+  pencil: string;
+  tool?: string;
+  pressure: Pressure;
+  passes: number;
+  /** At once, or once all else on its thing is done. */
+  when: 'next' | 'last';
 }
 
 export interface Remedy {

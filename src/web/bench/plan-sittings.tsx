@@ -43,7 +43,7 @@ const OPEN = [
 /** Puts all layers into one good order of steps, cut into sittings, and shows it. */
 export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDown(): void }) {
   const desk = useDesk();
-  const { sheet, page, recipes } = desk;
+  const { sheet, page, recipes, pencilById } = desk;
   const { plan, done } = bench;
   const ordering = useOrder(bench);
   const doneIds = useMemo(() => new Set(done.map(({ stepId }) => stepId)), [done]);
@@ -51,8 +51,11 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
   const [regionId, setRegionId] = useState<number | null>(null);
   const [lost, setLost] = useState<string | null>(null);
   const stale = useMemo(
-    () => plan !== null && page !== null && isOutOfDate(plan, sheet, page, recipes, bench.finished),
-    [plan, sheet, page, recipes, bench.finished],
+    () =>
+      plan !== null &&
+      page !== null &&
+      isOutOfDate(plan, sheet, page, recipes, bench.finished, (id) => pencilById.has(id)),
+    [plan, sheet, page, recipes, bench.finished, pencilById],
   );
   return (
     <Frame

@@ -84,6 +84,8 @@ export function SheetView({
   const own = fitKey !== undefined;
   const [view, setView] = useState(own ? undefined : stored);
   const [hovered, setHovered] = useState<number | null>(null);
+  /** The region that keys came to, as it is read out. */
+  const [told, setTold] = useState('');
   const [sweep, setSweep] = useState<Sweep | null>(null);
   const [enlarged, setEnlarged] = useState<{ x: number; y: number } | null>(null);
 
@@ -198,8 +200,12 @@ export function SheetView({
   const onKey = (event: React.KeyboardEvent) => {
     if (!page || !onPick) return;
     const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
-    if (by) hover((((hovered ?? (by > 0 ? 0 : 1)) - 1 + by + page.regions.length) % page.regions.length) + 1);
-    else if (event.key === 'Enter' || event.key === ' ') onPick(hovered, event.key === ' ');
+    if (by) {
+      const id = (((hovered ?? (by > 0 ? 0 : 1)) - 1 + by + page.regions.length) % page.regions.length) + 1;
+      hover(id);
+      const thing = sheet.plan.things.find(({ regionIds }) => regionIds.includes(id));
+      setTold(`Region ${id}${thing ? `, ${thing.name}` : ''}`);
+    } else if (event.key === 'Enter' || event.key === ' ') onPick(hovered, event.key === ' ');
     else if (event.key === 'Escape') onPick(null, false);
     else return;
     event.preventDefault();
@@ -237,6 +243,9 @@ export function SheetView({
         onMouseLeave={() => hover(null)}
         onClick={pickAt}
       />
+      <p className="sr-only" aria-live="polite">
+        {told}
+      </p>
       <canvas ref={pointed} aria-hidden className="pointer-events-none absolute inset-0 h-full w-full" />
       {rulers && view && <RulersOnSheet page={sheet.plan.page} toHolder={toHolder} />}
       {ring && view && <Ring at={toHolder(ring)} />}

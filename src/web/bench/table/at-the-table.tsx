@@ -14,7 +14,7 @@ import {
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan, BenchState, LogEntry } from '../../../contracts/index.ts';
-import { remindersOf } from '../../../core/bench/index.ts';
+import { isRepair, remindersOf } from '../../../core/bench/index.ts';
 import { paperById } from '../../../core/laydown/index.ts';
 import { type Desk, useDesk } from '../../desk/desk-context.ts';
 import { SheetView } from '../../desk/sheet-view.tsx';
@@ -25,6 +25,7 @@ import { pencilWorker } from '../../workers/index.ts';
 import { useLaidByDone } from '../use-laid-by-done.ts';
 import { useOrder } from '../use-order.ts';
 import { isRestDue, pausedOrNot, rested } from './clock.ts';
+import { FittedCard } from './fitted-card.tsx';
 import { HowItCameOut } from './how-it-came-out.tsx';
 import { MistakeCard } from './mistake.tsx';
 import { NoteCard } from './note-card.tsx';
@@ -56,6 +57,8 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
   const table = useTable(bench, plan);
   const { step, next, isAhead, ahead, lastDone, clock, now, change, doneIds, stepOf } = table;
   const [card, setCard] = useState<Card>(null);
+  /** What is left of a thing is being fitted to a mistake. */
+  const [fit, setFit] = useState<Pick<Parameters<typeof FittedCard>[0], 'of' | 'look'> | null>(null);
   const ordering = useOrder(bench);
   // The preview runs one layer ahead: it shows what this step should leave behind.
   const afterStep = useMemo(
@@ -223,13 +226,14 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
       {card === 'note' && <NoteCard onClose={() => setCard(null)} />}
       {card === 'mistake' && (
         <MistakeCard
-          {...{ plan }}
-          thingId={step.thingId}
-          pencilId={step.pencil}
+          {...{ plan, step }}
           laid={laidNow}
+          onRepair={replan}
+          onFit={(of, look) => setFit({ of, look })}
           onClose={() => setCard(null)}
         />
       )}
+      {fit && <FittedCard {...fit} teaches={false} onChanged={replan} onClose={() => setFit(null)} />}
       {card === 'other pencil' && (
         <OtherPencil
           pencilId={step.pencil}
@@ -300,11 +304,13 @@ function Small({ of, letter, icon, onClick }: SmallProps) {
 /** The step that was done last, where it is all that this order has laid of its thing so far. */
 function firstLayerOf(bench: BenchState, entry: LogEntry, plan: BenchPlan) {
   const step = plan.steps.find(({ id }) => id === entry.stepId);
-  if (!step || step.tool) return null;
+  if (!step || step.tool || isRepair(step)) return null;
   const doneIds = new Set(bench.done.map(({ stepId }) => stepId));
   const own = plan.steps.filter(({ thingId }) => thingId === step.thingId);
-  const layers = new Set(own.filter(({ id }) => doneIds.has(id)).map(({ layerId }) => layerId));
-  const earlier = bench.finished.some(({ thingId, layerId }) => thingId === step.thingId && layerId !== step.layerId);
+  const layers = new Set(own.filter((each) => doneIds.has(each.id) && !isRepair(each)).map(({ layerId }) => layerId));
+  const earlier = bench.finished.some(
+    (layer) => layer.thingId === step.thingId && layer.layerId !== step.layerId && !isRepair(layer),
+  );
   const isLeft = own.some(({ id }) => !doneIds.has(id));
   if (layers.size !== 1 || earlier || !isLeft) return null;
   const { code } = plan.pencils.find(({ id }) => id === step.pencil) ?? { code: '' };

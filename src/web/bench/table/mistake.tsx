@@ -3,9 +3,12 @@ import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan } from '../../../contracts/index.ts';
 import { labOfHex, deltaE2000 } from '../../../core/colour/index.ts';
+import { type LooksOtherwise } from '../../../core/recipe/index.ts';
 import { MISTAKES, type MistakeKind, type Remedied } from '../../../core/remedies/index.ts';
+import { repairsFor, thingBeside } from '../../../planning/index.ts';
 import { useAddNoteMutation, useToolsQuery } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
+import { usePlanChange } from '../../api/use-plan.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { Button, CardOver, Choice, Pick } from '../../parts/index.ts';
 import { pencilWorker } from '../../workers/index.ts';
@@ -13,32 +16,54 @@ import { onItsGround } from './on-its-ground.ts';
 
 interface Props {
   plan: BenchPlan;
-  /** The thing that it happened on, and the pencil that was held. */
-  thingId: string;
-  pencilId: string;
+  /** The step during which it happened: its pencil was held. */
+  step: BenchPlan['steps'][number];
   /** How many layers lie on each thing. */
   laid: Readonly<Record<string, number>>;
+  /** Repairs have come to the plan: what is left is to be put in order again. */
+  onRepair(): void;
+  /** What is left of a thing is to make up for it. */
+  onFit(of: { thingId: string; thing: string; laid: number }, look: LooksOtherwise): void;
   onClose(): void;
 }
 
-/** Something went wrong: what can be done about it, each way with how near it comes, and it is written down. */
-export function MistakeCard({ plan, thingId, pencilId, laid, onClose }: Props) {
-  const { sheet, recipes, pencilById } = useDesk();
+/** Mistakes that what is left of a thing can make up for, each with how it looks. */
+const LOOKS: Partial<Record<MistakeKind, LooksOtherwise>> = { 'too dark': 'darker', patchy: 'patchy' };
+
+/**
+ * Something went wrong: what can be done about it, each way with how near it comes. What is chosen becomes a step, and it
+ * is written down.
+ */
+export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Props) {
+  const { sheet, page, recipes, pencilById } = useDesk();
+  const pencilId = step.pencil;
   const [kind, setKind] = useState<MistakeKind>('over the line');
-  const [on, setOn] = useState(thingId);
+  // Who goes over the line does so into what lies beside.
+  const [on, setOn] = useState(() => (page && thingBeside(step.regionIds, sheet.plan, page)) ?? step.thingId);
   const [addNote] = useAddNoteMutation();
+  const change = usePlanChange(sheet.id, 'bench');
   const found = useRemedies({ kind, on, pencilId, laid });
   const isKnown = recipes.has(on) && pencilById.has(pencilId);
   const code = plan.pencils.find(({ id }) => id === pencilId)?.code ?? '';
   const name = sheet.plan.things.find(({ id }) => id === on)?.name ?? '';
   const writeDown = async (remedy: string) => {
-    onClose();
     const text = `${kind[0].toUpperCase()}${kind.slice(1)}: ${code} on ${name}. ${remedy}`.slice(0, 400);
     const note = { id: nanoid(), kind: 'mistake' as const, text, at: new Date().toISOString() };
     const { error } = await addNote({ sheetId: sheet.id, note });
     if (error) toast.error(sentenceOf(error));
     else toast('Written down in the Record.');
   };
+  const repair = async (advice: Remedied['remedies'][number]) => {
+    onClose();
+    if (!page) return;
+    const { bench } = sheet.plan;
+    const repairs = repairsFor(advice, { kind, thingId: on, step }, sheet.plan, page, () => nanoid(10));
+    await change(`repair ${name}`, { bench: { ...bench, repairs: [...bench.repairs, ...repairs] } });
+    await writeDown(advice.says);
+    onRepair();
+  };
+  const look = LOOKS[kind];
+  const layersLeft = (recipes.get(on)?.layers.length ?? 0) - (laid[on] ?? 0);
   return (
     <CardOver title="What happened?" width="narrow" onClose={onClose}>
       <div className="mt-3 grid gap-3">
@@ -61,21 +86,47 @@ export function MistakeCard({ plan, thingId, pencilId, laid, onClose }: Props) {
         {found && found.remedies.length === 0 && (
           <p>Nothing brings it nearer. Leave it, and look again when the page is done.</p>
         )}
-        {found?.remedies.map(({ id, name: title, says, apart }) => (
-          <div key={id} className="border border-rule bg-leaf p-3">
+        {found?.remedies.map((advice) => (
+          <div key={advice.id} className="border border-rule bg-leaf p-3">
             <p className="flex items-baseline justify-between gap-2">
-              <strong>{title}</strong>
+              <strong>{advice.name}</strong>
               <span className="text-sm text-soft">
-                now {found.apart.toFixed(0)} off, then {apart.toFixed(0)}
+                now {found.apart.toFixed(0)} off, then {advice.apart.toFixed(0)}
               </span>
             </p>
-            <p className="mt-0.5">{says}</p>
-            <Button className="mt-2" onClick={() => void writeDown(says)}>
-              Do this and write it down
+            <p className="mt-0.5">{advice.says}</p>
+            <Button className="mt-2" onClick={() => void repair(advice)}>
+              {advice.does.some(({ when }) => when === 'next') ? 'Do this next' : 'Do this later'}
             </Button>
           </div>
         ))}
-        <Button look="bare" className="justify-self-start px-0!" onClick={() => void writeDown('Left as it is.')}>
+        {look && (laid[on] ?? 0) > 0 && layersLeft > 0 && (
+          <div className="border border-rule bg-leaf p-3">
+            <strong>Make up for it</strong>
+            <p className="mt-0.5">
+              {layersLeft === 1 ? 'One layer is' : `${layersLeft} layers are`} still to come on {name}: they can be
+              fitted to what lies there now.
+            </p>
+            <Button
+              className="mt-2"
+              onClick={() => {
+                onClose();
+                void writeDown('What is left makes up for it.');
+                onFit({ thingId: on, thing: name, laid: laid[on] }, look);
+              }}
+            >
+              See what would change
+            </Button>
+          </div>
+        )}
+        <Button
+          look="bare"
+          className="justify-self-start px-0!"
+          onClick={() => {
+            onClose();
+            void writeDown('Left as it is.');
+          }}
+        >
           Leave it and write it down
         </Button>
       </div>

@@ -1,5 +1,5 @@
 import type { BenchPlan } from '../../../contracts/index.ts';
-import { type Reminder, inHand } from '../../../core/bench/index.ts';
+import { type Reminder, inHand, isRepair } from '../../../core/bench/index.ts';
 import { toolById } from '../../../core/laydown/index.ts';
 import { cautionsOf } from '../../../core/recipe/index.ts';
 import { useDesk } from '../../desk/desk-context.ts';
@@ -47,11 +47,13 @@ export function StepCard({ plan, step, next, reminders, dryAt, now }: Props) {
       <h1 className="mt-3 text-3xl">{nameOf(step.thingId)}</h1>
       <p className="mt-0.5 text-lg">
         {step.regionIds.length === 1 ? '1 region' : `${step.regionIds.length} regions`}
-        {place && `, ${place}`}; {zoneWords(step.zone)}
+        {place && `, ${place}`}; {isRepair(step) ? 'a repair' : zoneWords(step.zone)}
       </p>
-      <div className="mt-2">
-        <ZoneBar zone={step.zone} />
-      </div>
+      {!isRepair(step) && (
+        <div className="mt-2">
+          <ZoneBar zone={step.zone} />
+        </div>
+      )}
       <dl className="mt-3 grid grid-cols-3 gap-2">
         <Fact name="pressure" value={step.pressure} mark={<PressureMark pressure={step.pressure} size={84} />} />
         <Fact name="stroke" value={step.stroke} mark={<StrokeMark stroke={step.stroke} size={76} />} />

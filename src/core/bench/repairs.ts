@@ -1,0 +1,84 @@
+import { type Pressure } from '../laydown/index.ts';
+import { type Region } from '../lineart/index.ts';
+import { type Zone } from '../recipe/index.ts';
+import { type StepFacts } from './make-steps.ts';
+import { minutesFor } from './rates.ts';
+import { type Step, boxAround } from './step.ts';
+
+/** Ids of repairs begin so; no layer's does. */
+export const REPAIR = 'repair-';
+
+/** Something that makes a mistake good: a step of its own beside those that recipes ask for. */
+export interface Repair {
+  /** Begins with {@link REPAIR}. */
+  id: string;
+  thingId: string;
+  regionIds: readonly number[];
+  /** The pencil that is laid, or that a tool works. */
+  pencil: string;
+  tool?: string;
+  pressure: Pressure;
+  passes: number;
+  /** How much of its regions it goes over, mm2. */
+  areaMm2: number;
+  /** Before all else that is left, or once the rest of its thing is done. */
+  when: 'next' | 'last';
+  purpose: string;
+}
+
+/** A repair up to this area is done with a sharp point, mm2. */
+const SPOT_MM2 = 100;
+/** Its own place is told by its purpose and not by a zone. */
+const ANYWHERE: Zone = { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 1 };
+
+/** Whether a step makes a mistake good. */
+export function isRepair({ layerId }: Pick<Step, 'layerId'>): boolean {
+  return layerId.startsWith(REPAIR);
+}
+
+/**
+ * Adds repairs to the steps that are left: those that come next stand before everything else, in the order in which
+ * they were decided; the others after the last step of their thing.
+ * @param steps chained within each thing
+ * @param regions of the page, by id; those of each repair are among them
+ */
+export function withRepairs(
+  steps: readonly Step[],
+  repairs: readonly Repair[],
+  regions: ReadonlyMap<number, Region>,
+  { valueOf, rates }: Pick<StepFacts, 'valueOf' | 'rates'>,
+): Step[] {
+  const stepOf = ({ areaMm2, when: _when, id: layerId, ...repair }: Repair, after: readonly string[]): Step => {
+    const point = areaMm2 <= SPOT_MM2 ? 'sharp' : 'normal';
+    const minutes = minutesFor(areaMm2, 1, { ...repair, point, regions: repair.regionIds.length }, rates);
+    return {
+      ...repair,
+      ...{
+        id: `${repair.thingId}/${layerId}`,
+        layerId,
+        point,
+        stroke: 'small circles',
+        zone: ANYWHERE,
+        minutes,
+        after,
+      },
+      ...{ value: valueOf(repair.pencil), box: boxAround(repair.regionIds.flatMap((id) => regions.get(id) ?? [])) },
+    };
+  };
+  const before: Step[] = [];
+  for (const repair of repairs.filter(({ when }) => when === 'next')) {
+    before.push(
+      stepOf(
+        repair,
+        before.slice(-1).map(({ id }) => id),
+      ),
+    );
+  }
+  const waitFor = before.slice(-1).map(({ id }) => id);
+  const all = [...before, ...steps.map((step) => ({ ...step, after: [...step.after, ...waitFor] }))];
+  for (const repair of repairs.filter(({ when }) => when === 'last')) {
+    const own = all.findLast(({ thingId }) => thingId === repair.thingId);
+    all.push(stepOf(repair, [...new Set([...waitFor, ...(own ? [own.id] : [])])]));
+  }
+  return all;
+}
