@@ -118,6 +118,38 @@ describe('the desk in every room', () => {
     });
   });
 
+  describe('while nobody touches it', () => {
+    /** How often the page has asked its workers or the server for something. */
+    const asked = () =>
+      page.evaluate(() => {
+        const { asked: toWorkers = 0 } = window as { asked?: number };
+        return toWorkers + performance.getEntriesByType('resource').length;
+      });
+
+    it('every room comes to rest: it asks for nothing more', async () => {
+      await page.addInitScript(() => {
+        const counted = window as { asked?: number };
+        const send = Worker.prototype.postMessage as (this: Worker, ...all: unknown[]) => void;
+        Worker.prototype.postMessage = function (this: Worker, ...all: unknown[]) {
+          counted.asked = (counted.asked ?? 0) + 1;
+          send.apply(this, all);
+        };
+      });
+      const stages = ['wheel', 'layers', 'bench?sitting=1'].map((stage) => `/sheets/ferry-steps/${stage}`);
+      for (const path of ['/sheets', '/tray/demo-tray', ...stages]) {
+        await at(path);
+        let [before, still] = [-1, 0];
+        for (let i = 0; i < 120 && still < 4; i++) {
+          const now = await asked();
+          still = now === before ? still + 1 : 0;
+          before = now;
+          await page.waitForTimeout(300);
+        }
+        expect(still, path).to.equal(4);
+      }
+    });
+  });
+
   describe('two tabs on one sheet', () => {
     it('the second learns of the first one’s change when it tries its own, and loses nothing', async () => {
       const { page: other } = await openPage(browser, `${desk.url}/sheets/ferry-steps/light`);

@@ -12,7 +12,7 @@ export { type KeyedGround, groundFinder, groundsOf } from './grounds.ts';
 export { type LayerCost, costOfLayer } from './layer-cost.ts';
 export { withInstead } from './instead.ts';
 export { rearranged } from './rearranged.ts';
-export { type Slip, repairsFor, thingBeside } from './repairs.ts';
+export { type Slip, isInASpot, repairsFor, thingBeside } from './repairs.ts';
 export { laidLayers } from './laid-layers.ts';
 export { reflectionsOf, withReflected } from './reflections.ts';
 export { regionCourses } from './region-courses.ts';

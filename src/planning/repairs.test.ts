@@ -72,7 +72,7 @@ const repair = (kind: 'over the line' | 'too dark', thingId: string, rest: Parti
 describe('repairs of mistakes', () => {
   it('lie in a spot of the nearest region where something ran over the line, and all over what a layer was laid on', () => {
     const [spot] = repair('over the line', 'lantern-2');
-    expect(spot).to.include({ thingId: 'lantern-2', areaMm2: 60, purpose: 'Go over it.' });
+    expect(spot).to.include({ thingId: 'lantern-2', areaMm2: 60, purpose: 'Over the line. Go over it.' });
     expect(spot.regionIds).to.deep.equal([3]);
     const [all] = repair('too dark', 'lantern-1');
     expect(all.regionIds).to.deep.equal(base.regionIds);

@@ -7,8 +7,12 @@ import { regionsOfThings } from './things-regions.ts';
 
 /** What goes wrong in one spot takes so much of its region at most, mm2. */
 const SPOT_MM2 = 60;
-/** Kinds of mistake that lie in one spot and not all over a step. */
 const IN_A_SPOT: ReadonlySet<MistakeKind> = new Set(['over the line', 'dragged colour']);
+
+/** Whether a mistake lies in one spot, mostly of a thing beside the one that is worked on. */
+export function isInASpot(kind: MistakeKind): boolean {
+  return IN_A_SPOT.has(kind);
+}
 
 /** A mistake at the table: what happened on which thing, and the step during which it did. */
 export interface Slip {
@@ -26,18 +30,19 @@ export function repairsFor(
   id: () => string,
 ): Repair[] {
   const things = regionsOfThings(plan, regions);
-  return does.flatMap(({ thingId, ...deed }) => {
+  const whole = `${slip.kind[0].toUpperCase()}${slip.kind.slice(1)}. ${says}`;
+  return does.flatMap(({ thingId, purpose = whole, ...deed }) => {
     const on = thingId ?? slip.thingId;
     const own = things.get(on) ?? [];
     if (own.length === 0) return [];
     const place = thingId === null ? placeOf(slip, own) : spotIn(own.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a)));
-    return [{ ...deed, ...place, id: `${REPAIR}${id()}`, thingId: on, purpose: says }];
+    return [{ ...deed, ...place, id: `${REPAIR}${id()}`, thingId: on, purpose }];
   });
 }
 
 /** Where a mistake lies: in a spot of the region nearest to the step, or all over it. */
 function placeOf({ kind, thingId, step }: Slip, own: readonly Region[]): Pick<Repair, 'regionIds' | 'areaMm2'> {
-  if (!IN_A_SPOT.has(kind)) {
+  if (!isInASpot(kind)) {
     const regions = thingId === step.thingId ? own.filter(({ id }) => step.regionIds.includes(id)) : own;
     const areaMm2 = regions.reduce((sum, region) => sum + region.areaMm2, 0);
     return {

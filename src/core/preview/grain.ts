@@ -31,10 +31,8 @@ export function grainOf(drawn: Drawn): Uint8Array {
 /** The sheet of paper that all grains are of: its fine tooth, and the clouds in it. */
 let sheet: ReturnType<typeof makeSheet> | null = null;
 
+/** Made when first asked for: threads that paint no paper never need it. */
 const made = new Map<Drawn, Uint8Array>();
-
-/** The grain of the hand's natural slant. */
-export const paperGrain = grainOf('slanted');
 
 function makeSheet() {
   const random = seededRandom(20);

@@ -1,7 +1,7 @@
 import { labOfSpectrum, rgbOfLab } from '../colour/index.ts';
 import { type Ground } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
-import { TILE, paperGrain } from './grain.ts';
+import { TILE, grainOf } from './grain.ts';
 import { pigmentShare, shadeOf } from './shade.ts';
 
 /**
@@ -13,6 +13,7 @@ export function groundPatch(ground: Ground, size: number): RgbaImage {
   const shade = shadeOf(ground, bare);
   const data = new Uint8ClampedArray(4 * size * size);
   const mask = TILE - 1;
+  const paperGrain = grainOf('slanted');
   for (let y = 0, p = 0; y < size; y++) {
     for (let x = 0; x < size; x++, p += 4) {
       const share = pigmentShare(paperGrain[(y & mask) * TILE + (x & mask)], shade.specks);

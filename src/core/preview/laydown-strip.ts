@@ -1,7 +1,7 @@
 import { labOfSpectrum, rgbOfLab } from '../colour/index.ts';
 import { type Paper, type PencilOptics, bareGround, groundAfterPasses } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
-import { TILE, paperGrain } from './grain.ts';
+import { TILE, grainOf } from './grain.ts';
 import { type Shade, pigmentShare, shadeOf } from './shade.ts';
 
 const SAMPLES = 40;
@@ -26,6 +26,7 @@ export function laydownStrip(
   });
   const data = new Uint8ClampedArray(4 * width * height);
   const mask = TILE - 1;
+  const paperGrain = grainOf('slanted');
   // A strip is seen from further away than the page: two grain pixels to one of its own.
   const coarse = 2;
   for (let y = 0, p = 0; y < height; y++) {

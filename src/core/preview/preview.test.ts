@@ -3,7 +3,7 @@ import { type Lab, deltaE2000, labOfHex, labOfRgb, rgbOfLab } from '../colour/in
 import { bareGround, layPasses, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
 import { fieldsOfTone } from './test/fields-of-tone.ts';
-import { paperGrain } from './grain.ts';
+import { grainOf } from './grain.ts';
 import { pigmentShare } from './shade.ts';
 import { TONE_STEPS, laydownStrip, renderPreview, toneTables, wheelDisc } from './index.ts';
 
@@ -36,6 +36,8 @@ function square(side: number, tone: number, table: ReturnType<typeof toneTables>
 }
 
 describe('the preview', () => {
+  const paperGrain = grainOf('slanted');
+
   it('shows pigment over exactly the share that is covered, however many specks are left', () => {
     for (let specks = 0; specks <= 256; specks += 4) {
       const mean = paperGrain.reduce((sum, grain) => sum + pigmentShare(grain + 0.5, specks), 0) / paperGrain.length;

@@ -10,7 +10,7 @@ import {
 } from '../colour/index.ts';
 import { type Paper, type Pass, bareGround, layPasses, pencilOptics } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
-import { TILE, paperGrain } from './grain.ts';
+import { TILE, grainOf } from './grain.ts';
 import { type Shade, pigmentShare, shadeOf } from './shade.ts';
 
 /** Chroma (OKLCH) at the rim of the wheel; pencils are plotted on the same scale. */
@@ -76,6 +76,7 @@ export function wheelDisc(
   const edges = RINGS.map(ringRadius);
   const data = new Uint8ClampedArray(4 * size * size);
   const mask = TILE - 1;
+  const paperGrain = grainOf('slanted');
   const middle = size / 2;
   for (let y = 0, p = 0; y < size; y++) {
     for (let x = 0; x < size; x++, p += 4) {

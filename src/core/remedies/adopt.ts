@@ -12,10 +12,11 @@ export const adopt: Remedy = {
     if (kind === 'patchy' || kind === 'too dark' || elsewhere.length < PLACES) return null;
     const places = elsewhere.slice(0, PLACES);
     const code = pencils.find(({ id }) => id === pencil)?.code ?? 'it';
+    const purpose = `A little of ${code}, in one spot: it comes back here, so that it looks meant where it ran astray.`;
     return {
       says: `Leave it, and lay a little of ${code} in ${places.map(({ name }) => name).join(' and ')} too: a colour that comes back looks meant.`,
       ...{ apart: deltaE2000(layPasses(now, []).lab, wanted) },
-      does: places.map(({ id }) => ({ thingId: id, pencil, pressure: 'light', passes: 1, when: 'last' })),
+      does: places.map(({ id }) => ({ thingId: id, pencil, pressure: 'light', passes: 1, when: 'last', purpose })),
     };
   },
 };

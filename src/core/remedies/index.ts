@@ -11,25 +11,27 @@ export { type Advice, type Deed, type Mistake, type MistakeKind, type Remedy, MI
 export { type Happened, mistakeAt } from './mistake-at.ts';
 export const REMEDIES: readonly Remedy[] = [lift, layerOver, hide, adopt];
 
-/** A colour that lies no further off than this is not worth mending, CIEDE2000. */
+/** A colour that lies no further off than this is not worth mending, and no remedy that gains less, CIEDE2000. */
 const UNSEEN = 2;
+const GAINS = 1;
 
 export interface Remedied {
   /** How far what lies there is from what should be seen, CIEDE2000. */
   apart: number;
   /** Whether nobody would see it. */
   isUnseen: boolean;
-  /** What helps, the nearest first; leaving it and letting it look meant always comes last. */
+  /** What helps, the nearest first; leaving it and letting it look meant always comes last. None where nobody would see it. */
   remedies: (Advice & { id: string; name: string })[];
 }
 
 /** What can be done about a mistake, each way with how near it comes. */
 export function remediesFor(mistake: Mistake): Remedied {
   const apart = deltaE2000(layPasses(mistake.now, []).lab, mistake.wanted);
-  const remedies = REMEDIES.flatMap(({ id, name, advise }) => {
+  const isUnseen = apart <= UNSEEN;
+  const remedies = (isUnseen ? [] : REMEDIES).flatMap(({ id, name, advise }) => {
     const advice = advise(mistake);
-    return advice && (id === adopt.id || advice.apart < apart) ? [{ id, name, ...advice }] : [];
+    return advice && (id === adopt.id || advice.apart < apart - GAINS) ? [{ id, name, ...advice }] : [];
   });
   const rank = ({ id, apart: left }: (typeof remedies)[number]) => (id === adopt.id ? Infinity : left);
-  return { apart, isUnseen: apart <= UNSEEN, remedies: remedies.sort((p, q) => rank(p) - rank(q)) };
+  return { apart, isUnseen, remedies: remedies.sort((p, q) => rank(p) - rank(q)) };
 }

@@ -45,6 +45,8 @@ export interface Deed {
   passes: number;
   /** At once, or once all else on its thing is done. */
   when: 'next' | 'last';
+  /** What it is for, where that is not what the remedy says. */
+  purpose?: string;
 }
 
 export interface Remedy {

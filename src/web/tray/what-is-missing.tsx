@@ -6,6 +6,8 @@ import { usePaper } from '../api/use-paper.ts';
 import { Section, Why } from '../parts/index.ts';
 import { pencilWorker } from '../workers/index.ts';
 
+const NONE: readonly Pencil[] = [];
+
 type Missing = Awaited<ReturnType<typeof pencilWorker.missing>>;
 
 /** Holes of a tray on the wheel and in value, near-duplicates, and which pencil of another tray would help most. */
@@ -18,14 +20,15 @@ export function WhatIsMissing({
   pencils: readonly Pencil[];
   paper: string;
 }) {
-  const { data: trays = [] } = useTraysQuery();
-  const other = trays.find((tray) => tray.id !== trayId && tray.pencils > 0);
-  const { data: elsewhere = [] } = usePencilsQuery(other?.id ?? '', { skip: !other });
+  const { data: trays } = useTraysQuery();
+  const other = trays?.find((tray) => tray.id !== trayId && tray.pencils > 0);
+  const { data: theirs } = usePencilsQuery(other?.id ?? '', { skip: !other });
+  const elsewhere = other ? theirs : trays && NONE;
   const use = usePaper(trayId, paper);
   const { data: wear } = useWearQuery(trayId);
   const [missing, setMissing] = useState<Missing | null>(null);
   useEffect(() => {
-    if (!use) return;
+    if (!use || !elsewhere || !wear) return;
     let wanted = true;
     const here = pencils.filter(isHere);
     const lacking = [...pencils.filter((pencil) => !isHere(pencil)), ...elsewhere];
@@ -39,7 +42,7 @@ export function WhatIsMissing({
       .then((found) => wanted && setMissing(found));
     return () => void (wanted = false);
   }, [pencils, elsewhere, wear, use]);
-  if (pencils.length === 0 || !missing) return null;
+  if (pencils.length === 0 || !missing || !elsewhere) return null;
   const planned = plannedOf(
     wear,
     pencils.filter((pencil) => !isHere(pencil)),

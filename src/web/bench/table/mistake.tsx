@@ -5,7 +5,7 @@ import type { BenchPlan } from '../../../contracts/index.ts';
 import { labOfHex, deltaE2000 } from '../../../core/colour/index.ts';
 import { type LooksOtherwise } from '../../../core/recipe/index.ts';
 import { MISTAKES, type MistakeKind, type Remedied } from '../../../core/remedies/index.ts';
-import { repairsFor, thingBeside } from '../../../planning/index.ts';
+import { isInASpot, repairsFor, thingBeside } from '../../../planning/index.ts';
 import { useAddNoteMutation, useToolsQuery } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { usePlanChange } from '../../api/use-plan.ts';
@@ -38,8 +38,10 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
   const { sheet, page, recipes, pencilById } = useDesk();
   const pencilId = step.pencil;
   const [kind, setKind] = useState<MistakeKind>('over the line');
-  // Who goes over the line does so into what lies beside.
-  const [on, setOn] = useState(() => (page && thingBeside(step.regionIds, sheet.plan, page)) ?? step.thingId);
+  const [chosen, setChosen] = useState<string | null>(null);
+  // What goes over the line or is dragged comes to lie beside.
+  const beside = useMemo(() => page && thingBeside(step.regionIds, sheet.plan, page), [page, step, sheet.plan]);
+  const on = chosen ?? (isInASpot(kind) ? beside : null) ?? step.thingId;
   const [addNote] = useAddNoteMutation();
   const change = usePlanChange(sheet.id, 'bench');
   const found = useRemedies({ kind, on, pencilId, laid });
@@ -78,12 +80,12 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
           label="On"
           value={on}
           options={sheet.plan.things.map(({ id, name: label }) => ({ value: id, label: `on ${label}` }))}
-          onChange={setOn}
+          onChange={setChosen}
         />
         {!isKnown && <p>What helps cannot be worked out: this thing has no layers, or {code} has left the tray.</p>}
         {isKnown && !found && <p className="text-soft">Working out what helps …</p>}
         {found?.isUnseen && <p>Nobody will see it: it lies only {found.apart.toFixed(1)} from what should be there.</p>}
-        {found && found.remedies.length === 0 && (
+        {found && !found.isUnseen && found.remedies.length === 0 && (
           <p>Nothing brings it nearer. Leave it, and look again when the page is done.</p>
         )}
         {found?.remedies.map((advice) => (
