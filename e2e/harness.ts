@@ -84,6 +84,7 @@ function serve(
 
 function ended(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
   return new Promise((resolve) => {
+    if (child.exitCode !== null || child.signalCode !== null) return resolve();
     child.once('exit', () => resolve());
     child.kill(signal);
   });

@@ -20,6 +20,7 @@ import {
   minutesWorked,
   openSteps,
   rearranged,
+  stepsFinished,
   withEntry,
   withInstead,
 } from './index.ts';
@@ -101,6 +102,16 @@ describe('an order that was agreed', () => {
         expect(validateSequence(again.steps, again.order, again.openThings)).to.deep.equal([]);
       }),
     );
+  });
+
+  it('leaves out what was done by an older order meanwhile, and nothing that is done only in part', async () => {
+    const order = await ordered();
+    const [first, ...others] = order.steps;
+    const by = ({ thingId, layerId, regionIds }: typeof first) => ({ thingId, layerId, regionIds });
+    expect([...stepsFinished(order.steps, [by(first)])]).to.deep.equal([first.id]);
+    const wider = { ...first, regionIds: [...first.regionIds, 9] };
+    expect([...stepsFinished([wider, ...others], [by(first)])]).to.deep.equal([]);
+    expect(stepsFinished(order.steps, order.steps.map(by)).size).to.equal(order.steps.length);
   });
 });
 

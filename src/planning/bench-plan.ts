@@ -47,12 +47,10 @@ export function openSteps(
   { pencils, valueOf, rates }: AtHand,
   finished: readonly FinishedLayer[],
 ): RuledSteps {
-  const done = new Set(
-    finished.flatMap(({ thingId, layerId, regionIds }) => regionIds.map((region) => `${thingId}/${layerId} ${region}`)),
-  );
+  const isFinished = finishedOn(finished);
   const things = [...regionsOfThings(plan, page.regions)].flatMap(([id, regions]) => {
     const recipe = recipes.get(id);
-    const isDone = (layerId: string, region: number) => done.has(`${id}/${layerId} ${region}`);
+    const isDone = (layerId: string, region: number) => isFinished(id, layerId, region);
     return recipe ? [{ id, regions, recipe, isDone }] : [];
   });
   const paper = paperById(plan.page.paper);
@@ -86,6 +84,24 @@ export function openSteps(
   const repairs = repairsLeft(plan, page, finished, (pencil) => pencils.has(pencil));
   const regions = new Map(page.regions.map((region) => [region.id, region]));
   return { ...ruled, steps: withRepairs(ruled.steps, repairs, regions, { valueOf, rates }) };
+}
+
+/** Tells of a layer of a thing whether it stands as done on a region. */
+function finishedOn(finished: readonly FinishedLayer[]) {
+  const done = new Set(
+    finished.flatMap(({ thingId, layerId, regionIds }) => regionIds.map((region) => `${thingId}/${layerId} ${region}`)),
+  );
+  return (thingId: string, layerId: string, region: number) => done.has(`${thingId}/${layerId} ${region}`);
+}
+
+/** Ids of the steps that stand as done on all of their regions, whatever order they were done by. */
+export function stepsFinished(
+  steps: readonly Pick<Step, 'id' | 'thingId' | 'layerId' | 'regionIds'>[],
+  finished: readonly FinishedLayer[],
+): Set<string> {
+  const isFinished = finishedOn(finished);
+  const done = steps.filter((step) => step.regionIds.every((id) => isFinished(step.thingId, step.layerId, id)));
+  return new Set(done.map(({ id }) => id));
 }
 
 /** An order of steps as it is stored, with the pencils and things that it speaks of as they are now. */
@@ -148,27 +164,24 @@ export function isOutOfDate(
 ): boolean {
   if (order.planRevision === sheet.revision) return false;
   if (!order.madeFor || told(order.madeFor) !== told(wishedOf(sheet.plan))) return true;
-  const done = new Set(
-    finished.flatMap(({ thingId, layerId, regionIds }) => regionIds.map((region) => `${thingId}/${layerId} ${region}`)),
-  );
+  const isFinished = finishedOn(finished);
   const inWords = (
     thingId: string,
     layerId: string,
     how: Pick<Step, 'pencil' | 'pressure' | 'passes'>,
     region: number,
   ) => [thingId, layerId, how.pencil, how.pressure, how.passes, region].join(' ');
-  const isLeft = (thingId: string, layerId: string, region: number) => !done.has(`${thingId}/${layerId} ${region}`);
   const ordered = new Set(
     order.steps.flatMap((step) =>
       step.regionIds
-        .filter((region) => isLeft(step.thingId, step.layerId, region))
+        .filter((region) => !isFinished(step.thingId, step.layerId, region))
         .map((region) => inWords(step.thingId, step.layerId, step, region)),
     ),
   );
   const wanted = [...regionsOfThings(sheet.plan, page.regions)].flatMap(([id, regions]) =>
     (recipes.get(id)?.layers ?? []).flatMap((layer) =>
       regions
-        .filter((region) => region.usableWidthMm >= layer.fromWidthMm && isLeft(id, layer.id, region.id))
+        .filter((region) => region.usableWidthMm >= layer.fromWidthMm && !isFinished(id, layer.id, region.id))
         .map((region) => inWords(id, layer.id, layer, region.id)),
     ),
   );

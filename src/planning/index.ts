@@ -1,7 +1,7 @@
 /** planning: from a stored plan and its tray to what core computes with, and back; pure, used by the desk and by the demo. */
 export { about } from './about.ts';
 export { type StoredPencil, asTrayPencil } from './as-tray-pencil.ts';
-export { type AtHand, benchPlanFrom, isOutOfDate, openSteps } from './bench-plan.ts';
+export { type AtHand, benchPlanFrom, isOutOfDate, openSteps, stepsFinished } from './bench-plan.ts';
 export { type PencilsHere, Contexts } from './contexts.ts';
 export { daysOfSittings } from './evenings.ts';
 export { deriveHours, deriveRecipes, proposedEffects } from './derive.ts';

@@ -1,4 +1,4 @@
-import type { BenchPlan, NewBenchPlan } from '../contracts/index.ts';
+import type { NewBenchPlan } from '../contracts/index.ts';
 import { type Sitting, overheadOf } from '../core/bench/index.ts';
 
 /**
@@ -8,7 +8,7 @@ import { type Sitting, overheadOf } from '../core/bench/index.ts';
  */
 export function rearranged(
   id: string,
-  { madeAt: _madeAt, ...plan }: BenchPlan,
+  plan: NewBenchPlan,
   sittings: readonly Sitting[],
   done: ReadonlySet<string>,
 ): NewBenchPlan {

@@ -77,7 +77,7 @@ interface BeamOptions {
 
 interface State {
   /** How many steps of each thing of the stretch are done. */
-  done: Uint8Array;
+  done: Uint16Array;
   /** The runs that led here, last first. */
   path: { pencil: number; before: State['path'] } | null;
   score: number;
@@ -85,7 +85,7 @@ interface State {
 
 /** The fewest runs that are found from one state of the page to another or beyond; null where there are none. */
 async function beam(stretch: Stretch, { width, shake, random, most, pause }: BeamOptions): Promise<number[] | null> {
-  let states: State[] = [{ done: new Uint8Array(stretch.things), path: null, score: 0 }];
+  let states: State[] = [{ done: new Uint16Array(stretch.things), path: null, score: 0 }];
   if (stretch.things === 0) return [];
   for (let depth = 1; depth <= most; depth++) {
     const next = new Map<number, State>();

@@ -225,6 +225,14 @@ describe('the order of steps', () => {
     expect((await sequence(steps, { openThings: 1 })).pickUps).to.be.above(2);
   });
 
+  it('is as good where one thing has hundreds of steps: a sky that is laid place by place', async () => {
+    const sky = Array.from({ length: 600 }, (_, i) => step('sky', `l${i}`, 'blue', i > 0 ? [`sky/l${i - 1}`] : []));
+    const sea = [step('sea', 'under', 'green'), step('sea', 'over', 'blue', ['sea/under'])];
+    const { order, pickUps, lowerBound } = await sequence([...sky, ...sea], { maxIterations: 2 });
+    expect(validateSequence([...sky, ...sea], order, 4)).to.deep.equal([]);
+    expect([pickUps, lowerBound]).to.deep.equal([2, 2]);
+  });
+
   it('is the same again with the same seed', async () => {
     const steps = fc.sample(page, { seed: 3, numRuns: 1 })[0];
     expect(await sequence(steps, { seed: 9 })).to.deep.equal(await sequence(steps, { seed: 9 }));

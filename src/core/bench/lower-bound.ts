@@ -61,10 +61,10 @@ async function fewestOf(problem: Problem, pause: () => Promise<void>): Promise<n
   const start = new Uint16Array(problem.chains.length);
   const end = Uint16Array.from(problem.chains, ({ length }) => length);
   const stretch = new Stretch(problem, [...problem.chains.keys()], start, end);
-  const begun = new Uint8Array(stretch.things);
+  const begun = new Uint16Array(stretch.things);
   /** States that wait to be looked at, by the fewest pick-ups that may lead over them. */
-  const waiting: { done: Uint8Array; runs: number }[][] = [];
-  const put = (done: Uint8Array, runs: number) => {
+  const waiting: { done: Uint16Array; runs: number }[][] = [];
+  const put = (done: Uint16Array, runs: number) => {
     const least = runs + Math.floor(stretch.left(done));
     (waiting[least] ??= []).push({ done, runs });
   };

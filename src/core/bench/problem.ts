@@ -15,7 +15,7 @@ export interface Problem {
   /** The same of all steps of each thing. */
   needsOf: readonly (readonly number[])[];
   /** For each thing and place how many runs of each pencil are left from there on: chain.length + 1 rows of `pencils`. */
-  runsLeft: readonly Uint8Array[];
+  runsLeft: readonly Uint16Array[];
 }
 
 /**
@@ -54,8 +54,8 @@ function numbered(names: readonly string[]): { of: Int32Array; count: number } {
 }
 
 /** For each place of a chain, and behind its last, how many runs of each pencil are left from there on. */
-export function runsFrom(chain: Int32Array, pencil: Int32Array, pencils: number): Uint8Array {
-  const left = new Uint8Array((chain.length + 1) * pencils);
+export function runsFrom(chain: Int32Array, pencil: Int32Array, pencils: number): Uint16Array {
+  const left = new Uint16Array((chain.length + 1) * pencils);
   for (let i = chain.length - 1; i >= 0; i--) {
     left.copyWithin(i * pencils, (i + 1) * pencils, (i + 2) * pencils);
     const own = pencil[chain[i]];

@@ -17,7 +17,7 @@ export class Stretch {
   /** For each thing and number of steps done the pencils that are still wanted, each with how many runs of it. */
   readonly #wants: readonly (readonly Uint16Array[])[];
   /** The most that any thing wants of each pencil: kept to be filled anew. */
-  readonly #most: Uint8Array;
+  readonly #most: Uint16Array;
   readonly #mix: Int32Array;
 
   constructor(
@@ -39,7 +39,7 @@ export class Stretch {
     const local = new Map(open.map((t, k) => [t, k]));
     this.among = open;
     this.things = open.length;
-    this.#most = new Uint8Array(pencils);
+    this.#most = new Uint16Array(pencils);
     this.#mix = Int32Array.from(open, (_, k) => Math.imul(k + 1, 0x9e3779b1) | 1);
     this.#pencils = open.map(pencilsOf);
     this.#needs = open.map((t) =>
@@ -61,21 +61,21 @@ export class Stretch {
     );
   }
 
-  #isReady(done: Uint8Array, k: number): boolean {
+  #isReady(done: Uint16Array, k: number): boolean {
     if (done[k] >= this.#pencils[k].length) return false;
     if (this.#isFree) return true;
     const needs = this.#needs[k][done[k]];
     return needs !== null && needs.every(([other, at]) => done[other] > at);
   }
 
-  #pencilsReady(done: Uint8Array): Set<number> {
+  #pencilsReady(done: Uint16Array): Set<number> {
     const ready = new Set<number>();
     for (let k = 0; k < this.things; k++) if (this.#isReady(done, k)) ready.add(this.#pencils[k][done[k]]);
     return ready;
   }
 
   /** Does all that one pencil can do; `done` is changed. */
-  #doAll(done: Uint8Array, pencil: number): void {
+  #doAll(done: Uint16Array, pencil: number): void {
     for (let more = true; more;) {
       more = false;
       for (let k = 0; k < this.things; k++) {
@@ -89,7 +89,7 @@ export class Stretch {
   }
 
   /** Whether nothing wants a pencil any more. */
-  #isThrough(done: Uint8Array, pencil: number): boolean {
+  #isThrough(done: Uint16Array, pencil: number): boolean {
     for (let k = 0; k < done.length; k++) {
       const wants = this.#wants[k][done[k]];
       for (let w = 0; w < wants.length; w += 2) if (wants[w] === pencil) return false;
@@ -101,8 +101,8 @@ export class Stretch {
    * What may come next, each pencil with the state that it leads to once it has done all that it can. Where one comes to
    * its end, that alone: it is picked up once more in any case, and now is as good as later.
    */
-  next(done: Uint8Array): { pencil: number; after: Uint8Array }[] {
-    const all: { pencil: number; after: Uint8Array }[] = [];
+  next(done: Uint16Array): { pencil: number; after: Uint16Array }[] {
+    const all: { pencil: number; after: Uint16Array }[] = [];
     for (const pencil of this.#pencilsReady(done)) {
       const after = done.slice();
       this.#doAll(after, pencil);
@@ -113,7 +113,7 @@ export class Stretch {
   }
 
   /** A number that tells states apart, to 53 bits. */
-  keyOf(done: Uint8Array): number {
+  keyOf(done: Uint16Array): number {
     let [high, low] = [0, 0];
     for (let k = 0; k < done.length; k++) {
       low = (low + Math.imul(done[k] + 1, this.#mix[k])) | 0;
@@ -123,7 +123,7 @@ export class Stretch {
   }
 
   /** How often pencils must at least still be picked up: each as often as the thing that wants it most. */
-  left(done: Uint8Array): number {
+  left(done: Uint16Array): number {
     const most = this.#most.fill(0);
     let [all, steps] = [0, 0];
     for (let k = 0; k < done.length; k++) {

@@ -3,8 +3,9 @@ import { useBenchQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Failed, Waiting } from '../desk/failed.tsx';
 import { useDesk } from '../desk/desk-context.ts';
+import { useWithWaiting } from './log-queue.ts';
 import { PlanSittings } from './plan-sittings.tsx';
-import { AtTheTable, useWithWaiting } from './table/index.ts';
+import { AtTheTable } from './table/index.ts';
 
 /** The Bench: the order of the steps, and, once sat down, one step at a time. */
 export function BenchStage() {

@@ -3,11 +3,12 @@ import { useCallback, useEffect, useRef } from 'react';
 import { toast } from 'sonner';
 import type { BenchState } from '../../contracts/index.ts';
 import { type Rates, type RuledSteps, type Sequence } from '../../core/bench/index.ts';
-import { benchPlanFrom, openSteps } from '../../planning/index.ts';
+import { benchPlanFrom, openSteps, rearranged, stepsFinished } from '../../planning/index.ts';
 import { useRatesQuery, useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';
+import { allSent } from './log-queue.ts';
 
 /** An order is looked for so long; what is found in the first second is mostly within a few pick-ups of it. */
 const PATIENCE_MS = 4000;
@@ -32,7 +33,8 @@ export function useOrder(bench: BenchState) {
   const latest = useRef({ desk, bench });
   useEffect(() => void (latest.current = { desk, bench }), [desk, bench]);
   const order = useCallback(async (): Promise<boolean> => {
-    // What was changed and learnt just now has to have come to the desk first.
+    // What was changed, done and learnt just now has to have come to the desk first.
+    await allSent();
     const { data: learnt } = await refetch();
     await new Promise((settled) => setTimeout(settled, 0));
     const { desk: onDesk, bench: there } = latest.current;
@@ -49,7 +51,15 @@ export function useOrder(bench: BenchState) {
     if (!found) return false;
     const ruled = { steps, leftOut, ratesFrom: known.learntFrom };
     const plan = benchPlanFrom(nanoid(), sheet, ruled, found, pencilById);
-    const { error } = await store({ sheetId: sheet.id, plan });
+    // Somebody may have gone on meanwhile: what was done since does not come up again.
+    await allSent();
+    await new Promise((settled) => setTimeout(settled, 0));
+    const done = stepsFinished(plan.steps, latest.current.bench.finished);
+    if (done.size === plan.steps.length) return false;
+    const { error } = await store({
+      sheetId: sheet.id,
+      plan: done.size > 0 ? rearranged(plan.id, plan, plan.sittings, done) : plan,
+    });
     if (error) toast.error(sentenceOf(error));
     return !error;
   }, [start, store, refetch]);

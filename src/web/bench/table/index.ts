@@ -1,3 +1,2 @@
-/** table: a sitting under way, one step at a time; its log, its clock, and what happens on the way. */
+/** table: a sitting under way, one step at a time; its clock, and what happens on the way. */
 export { AtTheTable } from './at-the-table.tsx';
-export { useWithWaiting } from './log-queue.ts';

@@ -2,11 +2,11 @@ import { get, update } from 'idb-keyval';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { toast } from 'sonner';
 import { z } from 'zod';
-import { type BenchState, LogEntry } from '../../../contracts/index.ts';
-import { withEntry } from '../../../planning/index.ts';
-import { deskApi } from '../../api/desk-api.ts';
-import { sentenceOf } from '../../api/sentence.ts';
-import { store } from '../../app/store.ts';
+import { type BenchState, LogEntry } from '../../contracts/index.ts';
+import { withEntry } from '../../planning/index.ts';
+import { deskApi } from '../api/desk-api.ts';
+import { sentenceOf } from '../api/sentence.ts';
+import { store } from '../app/store.ts';
 
 /** An entry that the server has not taken yet. */
 const Waiting = z.object({ sheetId: z.string(), entry: LogEntry });
@@ -64,6 +64,11 @@ export function logAtTable(sheetId: string, entry: LogEntry): void {
   show([...waiting, added]);
   keep((kept) => [...kept, added]);
   void send();
+}
+
+/** Once all that was done so far is with the server, or the server is away. */
+export function allSent(): Promise<void> {
+  return send();
 }
 
 /** Sends what waits, in turn; stops where the server is away and tries again a little later. */
