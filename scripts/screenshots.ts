@@ -93,6 +93,7 @@ try {
   await goTo(page, 'Wheel');
   await takePalette(page);
   await page.getByRole('list', { name: 'Findings' }).waitFor();
+  await untilColoured(page, 0.05);
   await shoot('wheel');
   await page.getByRole('button', { name: 'Show all 4' }).click();
   await page

@@ -14,13 +14,13 @@ export interface Happened {
 
 /** The middle of a shape is taken for the place of a mistake. */
 const MIDDLE = { tone: { value: 0.5, source: 0 } };
-/** How much of a layer's pressure arrives where it is laid once too often, and where it is patchy. */
+/** How much of a layer's pressure arrives where it is laid too hard, and where it is patchy. */
 const TOO_MUCH = 1.5;
 const PATCHY = 0.45;
 
 /**
  * What lay where a mistake was made, what lies there now, and what should be seen: a stray or dragged pencil at a light
- * press, a wrong one as firmly as the right one, the last layer too hard or with gaps.
+ * press, a wrong one as firmly as the right one, all that is laid too hard, the last layer with gaps.
  * @param ground where the recipe starts
  * @throws RangeError when a pencil has no optics
  */
@@ -46,9 +46,16 @@ export function mistakeAt(
     ground,
     here.slice(0, -1).flatMap((layer) => passesOf(layer, optics)),
   );
+  if (kind === 'too dark') {
+    const now = lay(
+      ground,
+      here.flatMap((layer) => passesOf(layer, optics, TOO_MUCH)),
+    );
+    return { before: ground, now: now.ground, wanted: whole.lab };
+  }
   const passes =
     kind === 'wrong pencil'
       ? new Array<Pass>(last.passes).fill({ pencil: own, pressure: last.pressure })
-      : passesOf(last, optics, kind === 'too dark' ? TOO_MUCH : PATCHY);
+      : passesOf(last, optics, PATCHY);
   return { before: before.ground, now: lay(before.ground, passes).ground, wanted: whole.lab };
 }

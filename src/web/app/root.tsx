@@ -17,6 +17,7 @@ export function Root() {
     <>
       <Outlet />
       <Toaster
+        style={{ fontFamily: 'inherit' }}
         position="bottom-left"
         offset={{ bottom: 128, left: 16 }}
         icons={{ error: null, success: null, info: null, warning: null }}

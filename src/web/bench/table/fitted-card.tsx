@@ -92,8 +92,8 @@ export function FittedCard({ of: { thingId, thing, laid }, look, teaches, onChan
             </ul>
           )}
           <p className="mt-2 text-[0.95rem] text-soft">
-            Left as it is, the end lies {fitted.apartIfLeft.toFixed(1)} from the plan; changed,{' '}
-            {fitted.apartThen.toFixed(1)}.{' '}
+            Left as it is, the end lies {fitted.apartIfLeft.toFixed(1)} from the plan
+            {changes.length > 0 && `; changed, ${fitted.apartThen.toFixed(1)}`}.{' '}
             <Why of="these numbers">
               Mean colour difference (CIEDE2000, 1 is just seen) over all values of this thing. “Darker” is taken as a
               press about a third harder than meant, “paler” as about a third lighter, “patchy” as a little lighter.

@@ -44,7 +44,6 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
   const on = chosen ?? (isInASpot(kind) ? beside : null) ?? step.thingId;
   const [addNote] = useAddNoteMutation();
   const change = usePlanChange(sheet.id, 'bench');
-  const found = useRemedies({ kind, on, pencilId, laid });
   const isKnown = recipes.has(on) && pencilById.has(pencilId);
   const code = plan.pencils.find(({ id }) => id === pencilId)?.code ?? '';
   const name = sheet.plan.things.find(({ id }) => id === on)?.name ?? '';
@@ -65,7 +64,12 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
     onRepair();
   };
   const look = LOOKS[kind];
-  const layersLeft = (recipes.get(on)?.layers.length ?? 0) - (laid[on] ?? 0);
+  const laidThere = laid[on] ?? 0;
+  const layersLeft = (recipes.get(on)?.layers.length ?? 0) - laidThere;
+  const canMakeUp = look !== undefined && laidThere > 0 && layersLeft > 0;
+  const isBare = look !== undefined && laidThere === 0;
+  const worked = useRemedies({ kind, on, pencilId, laid });
+  const found = isBare ? null : worked;
   return (
     <CardOver title="What happened?" width="narrow" onClose={onClose}>
       <div className="mt-3 grid gap-3">
@@ -83,9 +87,10 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
           onChange={setChosen}
         />
         {!isKnown && <p>What helps cannot be worked out: this thing has no layers, or {code} has left the tray.</p>}
-        {isKnown && !found && <p className="text-soft">Working out what helps …</p>}
+        {isKnown && isBare && <p>Nothing is laid on {name} yet.</p>}
+        {isKnown && !isBare && !found && <p className="text-soft">Working out what helps …</p>}
         {found?.isUnseen && <p>Nobody will see it: it lies only {found.apart.toFixed(1)} from what should be there.</p>}
-        {found && !found.isUnseen && found.remedies.length === 0 && (
+        {found && !found.isUnseen && found.remedies.length === 0 && !canMakeUp && (
           <p>Nothing brings it nearer. Leave it, and look again when the page is done.</p>
         )}
         {found?.remedies.map((advice) => (
@@ -102,7 +107,7 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
             </Button>
           </div>
         ))}
-        {look && (laid[on] ?? 0) > 0 && layersLeft > 0 && (
+        {canMakeUp && (
           <div className="border border-rule bg-leaf p-3">
             <strong>Make up for it</strong>
             <p className="mt-0.5">
@@ -114,7 +119,7 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
               onClick={() => {
                 onClose();
                 void writeDown('What is left makes up for it.');
-                onFit({ thingId: on, thing: name, laid: laid[on] }, look);
+                onFit({ thingId: on, thing: name, laid: laidThere }, look);
               }}
             >
               See what would change
