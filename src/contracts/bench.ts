@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { HANDS } from '../core/bench/index.ts';
+import { HANDS, USUAL_COSTS } from '../core/bench/index.ts';
 import { PRESSURES } from '../core/laydown/index.ts';
 import { DIRECTIONS, POINTS, STROKES } from '../core/recipe/index.ts';
 import { Id, Time } from './primitives.ts';
@@ -80,6 +80,8 @@ export const NewBenchPlan = z.object({
     .default(null),
   /** How many finished steps the minutes were learnt from; 0: they are assumed. */
   ratesFrom: z.int().min(0).default(0),
+  /** What a pick-up was reckoned at. */
+  pickUpSeconds: z.number().min(0).max(600).default(USUAL_COSTS.pickUpSeconds),
   pencils: z.array(PencilThen),
   things: z.array(z.object({ id: Id, name: z.string() })),
 });

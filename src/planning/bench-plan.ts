@@ -1,6 +1,6 @@
 import type { BenchPlan, FinishedLayer, NewBenchPlan, Pencil, Plan } from '../contracts/index.ts';
 import {
-  type LeftOut,
+  ASSUMED_RATES,
   type Rates,
   type RuledSteps,
   type Sequence,
@@ -108,7 +108,7 @@ export function stepsFinished(
 export function benchPlanFrom(
   id: string,
   sheet: { plan: Plan; revision: number },
-  { steps, leftOut, ratesFrom = 0 }: { steps: readonly Step[]; leftOut: readonly LeftOut[]; ratesFrom?: number },
+  { steps, leftOut, rates = ASSUMED_RATES }: RuledSteps & { rates?: Rates },
   order: Pick<
     Sequence,
     'order' | 'sittings' | 'pickUps' | 'minutes' | 'lowerBound' | 'sharpenings' | 'smearCm2' | 'mostOpen'
@@ -126,7 +126,8 @@ export function benchPlanFrom(
     steps: steps.map((step) => ({ ...step, regionIds: [...step.regionIds], after: [...step.after] })),
     order: [...order.order],
     sittings: order.sittings.map((sitting) => ({ steps: [...sitting.steps], minutes: sitting.minutes })),
-    ...{ pickUps, minutes, lowerBound, sharpenings, smearCm2, ratesFrom, leftOut: [...leftOut] },
+    ...{ pickUps, minutes, lowerBound, sharpenings, smearCm2, leftOut: [...leftOut] },
+    ...{ ratesFrom: rates.learntFrom, pickUpSeconds: rates.pickUpSeconds },
     madeFor: wishedOf(sheet.plan),
     pencils: used.flatMap((pencilId) => {
       const pencil = pencilById.get(pencilId);

@@ -1,5 +1,5 @@
 import type { Plan } from '../contracts/index.ts';
-import { ASSUMED_RATES, PICK_UP_SECONDS, type Rates, makeSteps } from '../core/bench/index.ts';
+import { ASSUMED_RATES, type Rates, makeSteps } from '../core/bench/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type LostLayer, type Recipe, gentleRecipe, trimToMinutes } from '../core/recipe/index.ts';
 import { regionsOfThings } from './things-regions.ts';
@@ -35,7 +35,7 @@ export function withinHours(
     const steps = makeSteps([{ id, regions: own.get(id) ?? [], recipe }], { valueOf: () => 0, rates });
     const minutes = new Map<string, number>();
     for (const { layerId, minutes: own } of steps) {
-      minutes.set(layerId, (minutes.get(layerId) ?? PICK_UP_SECONDS / 60) + own);
+      minutes.set(layerId, (minutes.get(layerId) ?? rates.pickUpSeconds / 60) + own);
     }
     const area = (own.get(id) ?? []).reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
     const worth = IMPORTANCE[importance] * (focus ? FOCUS : 1) * Math.sqrt(area);

@@ -15,8 +15,10 @@ export interface Costs {
 
 export const USUAL_COSTS: Costs = { pickUpSeconds: 12, sharpenSeconds: 20, travelSeconds: 0.6, smearSeconds: 0.15 };
 
-/** Seconds to put one pencil down and take up another. */
-export const PICK_UP_SECONDS = USUAL_COSTS.pickUpSeconds;
+/** What things cost a person of this pace. */
+export function costsAt({ pickUpSeconds }: Pick<Costs, 'pickUpSeconds'>): Costs {
+  return { ...USUAL_COSTS, pickUpSeconds };
+}
 
 export const HANDS = ['right', 'left'] as const;
 /** The hand that holds the pencil. */

@@ -1,7 +1,7 @@
 /** bench: recipes as steps, a good order for them, and the sittings they fall into. */
 export { type Box, type Step, inHand } from './step.ts';
 export { ASSUMED_RATES, type Laying, type Rates, minutesFor } from './rates.ts';
-export { type Costs, type Handedness, HANDS, PICK_UP_SECONDS, USUAL_COSTS } from './costs.ts';
+export { type Costs, type Handedness, HANDS, USUAL_COSTS, costsAt } from './costs.ts';
 export { LONGEST_STEP_MINUTES, type PlannedThing, type StepFacts, makeSteps, minutesOfLayer } from './make-steps.ts';
 export { RULES, type Rule, type RuledPage, USUAL_RULES, ruleById } from './rules/index.ts';
 export { type LeftOut, type RuledSteps, ruledSteps } from './ruled-steps.ts';

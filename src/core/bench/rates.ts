@@ -1,5 +1,6 @@
 import { type Pressure } from '../laydown/index.ts';
 import { type Point, type Stroke } from '../recipe/index.ts';
+import { USUAL_COSTS } from './costs.ts';
 
 /** How fast a person works. */
 export interface Rates {
@@ -7,6 +8,8 @@ export interface Rates {
   minutesPerCm2: Readonly<Record<Point, number>>;
   /** Seconds to find and start each region. */
   secondsPerRegion: number;
+  /** Seconds to put one pencil down and take up another. */
+  pickUpSeconds: number;
   /** How many finished steps these were learnt from; 0 where they are assumed. */
   learntFrom: number;
 }
@@ -15,6 +18,7 @@ export interface Rates {
 export const ASSUMED_RATES: Rates = {
   minutesPerCm2: { sharp: 0.9, normal: 0.45, 'side of the lead': 0.14 },
   secondsPerRegion: 4,
+  pickUpSeconds: USUAL_COSTS.pickUpSeconds,
   learntFrom: 0,
 };
 

@@ -5,7 +5,10 @@ import { POINTS, type Point } from '../recipe/index.ts';
 export interface TimedStep extends Laying {
   /** Area that was covered, mm2. */
   coveredMm2: number;
+  /** From when it came up until it was done, with the pick-up. */
   actualMinutes: number;
+  /** Whether another pencil or tool was held before. */
+  picksUp: boolean;
 }
 
 /** So many finished steps are enough to learn anything from. */
@@ -14,17 +17,37 @@ export const ENOUGH_STEPS = 8;
 const ASSUMED_COUNTS = 5;
 /** A step that took so many times longer or shorter than assumed tells of a break or a slip, not of the pace. */
 const FAR_OFF = 5;
+/** No pick-up takes longer, s. */
+const LONGEST_PICK_UP = 90;
 
 /**
- * How fast a person works, by the median of what finished steps took over what was assumed for them: for each point by its
- * own steps, held towards the pace of all the less there are of them.
+ * How fast a person works: the median of what finished steps took over what was assumed for them, for each point by its
+ * own steps, held towards the pace of all the less there are of them; and how long a pick-up takes, by what steps with
+ * one took longer than that.
  * @returns the assumed rates while there are fewer than {@link ENOUGH_STEPS} steps to learn from
  */
 export function learnRates(steps: readonly TimedStep[]): Rates {
-  const told = steps.flatMap((step) => {
-    const ratio = step.actualMinutes / minutesFor(step.coveredMm2, 1, step);
-    return ratio > 1 / FAR_OFF && ratio < FAR_OFF ? [{ point: step.point, log: Math.log(ratio) }] : [];
-  });
+  const pickUpSeconds = learntPickUp(steps);
+  return { ...paceOf(steps, pickUpSeconds), pickUpSeconds };
+}
+
+/** What a pick-up takes, s; assumed unless there are enough steps with and without one to tell it from the pace. */
+function learntPickUp(steps: readonly TimedStep[]): number {
+  const { pickUpSeconds: assumed } = ASSUMED_RATES;
+  const onward = steps.filter(({ picksUp }) => !picksUp);
+  const pace = paceOf(onward, assumed);
+  const took = steps
+    .filter((step) => step.picksUp && isPlausible(step, assumed))
+    .map((step) => 60 * (step.actualMinutes - minutesFor(step.coveredMm2, 1, step, pace)));
+  if (pace.learntFrom === 0 || took.length < ENOUGH_STEPS) return assumed;
+  const learnt = Math.min(LONGEST_PICK_UP, Math.max(0, median(took)));
+  return (took.length * learnt + ASSUMED_COUNTS * assumed) / (took.length + ASSUMED_COUNTS);
+}
+
+function paceOf(steps: readonly TimedStep[], pickUpSeconds: number): Rates {
+  const told = steps
+    .filter((step) => isPlausible(step, pickUpSeconds))
+    .map((step) => ({ point: step.point, log: Math.log(ratioOf(step, pickUpSeconds)) }));
   if (told.length < ENOUGH_STEPS) return ASSUMED_RATES;
   const all = held(told, 0);
   const factor = (point: Point) =>
@@ -38,17 +61,32 @@ export function learnRates(steps: readonly TimedStep[]): Rates {
     POINTS.map((point) => [point, ASSUMED_RATES.minutesPerCm2[point] * factor(point)]),
   ) as Rates['minutesPerCm2'];
   return {
-    minutesPerCm2,
+    ...{ minutesPerCm2, pickUpSeconds },
     secondsPerRegion: ASSUMED_RATES.secondsPerRegion * Math.exp(all),
     learntFrom: told.length,
   };
 }
 
+/** What a step took without its pick-up over what was assumed for it. */
+function ratioOf(step: TimedStep, pickUpSeconds: number): number {
+  const laying = step.actualMinutes - (step.picksUp ? pickUpSeconds / 60 : 0);
+  return laying / minutesFor(step.coveredMm2, 1, step);
+}
+
+function isPlausible(step: TimedStep, pickUpSeconds: number): boolean {
+  const ratio = ratioOf(step, pickUpSeconds);
+  return ratio > 1 / FAR_OFF && ratio < FAR_OFF;
+}
+
 /** The median of some logarithms, drawn towards what is assumed. */
 function held(told: readonly { log: number }[], assumed: number): number {
   if (told.length === 0) return assumed;
-  const sorted = told.map(({ log }) => log).sort((p, q) => p - q);
+  const middle = median(told.map(({ log }) => log));
+  return (told.length * middle + ASSUMED_COUNTS * assumed) / (told.length + ASSUMED_COUNTS);
+}
+
+function median(values: readonly number[]): number {
+  const sorted = [...values].sort((p, q) => p - q);
   const middle = sorted.length / 2;
-  const median = (sorted[Math.ceil(middle) - 1] + sorted[Math.floor(middle)]) / 2;
-  return (told.length * median + ASSUMED_COUNTS * assumed) / (told.length + ASSUMED_COUNTS);
+  return (sorted[Math.ceil(middle) - 1] + sorted[Math.floor(middle)]) / 2;
 }

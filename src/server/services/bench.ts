@@ -1,6 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { type BenchState, type LogEntry, type NewBenchPlan, type RecordEntry } from '../../contracts/index.ts';
-import { type Rates, validateSequence } from '../../core/bench/index.ts';
+import { type Rates, USUAL_COSTS, inHand, validateSequence } from '../../core/bench/index.ts';
 import { learnRates } from '../../core/record/index.ts';
 import { type OnTheTable, minutesWorked, withEntry } from '../../planning/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
@@ -9,7 +9,10 @@ import { Refused, found } from '../refused.ts';
 import { listPencils } from './trays.ts';
 
 /** Orders of before told less of themselves. */
-const OLDER = { sharpenings: 0, smearCm2: 0, leftOut: [], madeFor: null, ratesFrom: 0 };
+const OLDER = {
+  ...{ sharpenings: 0, smearCm2: 0, leftOut: [], madeFor: null, ratesFrom: 0 },
+  pickUpSeconds: USUAL_COSTS.pickUpSeconds,
+};
 
 /** The orders of a sheet, the oldest first, each with what stands in the log of it. */
 async function ordersOf(db: Querying, sheetId: string) {
@@ -143,11 +146,13 @@ export async function ratesOf(db: Querying, sheetId: string): Promise<Rates> {
   const orders = (await Promise.all(like.map(({ id }) => ordersOf(db, id)))).flat();
   return learnRates(
     orders.flatMap(({ done, begun, stepOf }) =>
-      done.flatMap((entry) => {
+      done.flatMap((entry, i) => {
         const { coveredMm2, passes, point, pressure, stroke, regionIds } = stepOf.get(entry.stepId)!;
         if (coveredMm2 === undefined) return [];
+        const held = (other: LogEntry | undefined) => other && (other.usedPencil ?? inHand(stepOf.get(other.stepId)!));
+        const picksUp = held(entry) !== held(done[i - 1]);
         const actualMinutes = minutesWorked(entry) + (begun[entry.stepId] ?? 0);
-        return [{ coveredMm2, passes, point, pressure, stroke, regions: regionIds.length, actualMinutes }];
+        return [{ coveredMm2, passes, point, pressure, stroke, regions: regionIds.length, actualMinutes, picksUp }];
       }),
     ),
   );

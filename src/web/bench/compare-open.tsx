@@ -1,5 +1,6 @@
 import { Suspense, lazy } from 'react';
-import { type OpenPrice, type Step } from '../../core/bench/index.ts';
+import { type OpenPrice, type Step, costsAt } from '../../core/bench/index.ts';
+import { useDesk } from '../desk/desk-context.ts';
 import { Button, Notice, Progress } from '../parts/index.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';
 
@@ -11,6 +12,9 @@ const EACH_MS = 800;
 /** Works out what each number of open things costs in pick-ups and minutes, and draws them as curves. */
 export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits: readonly number[]; chosen: number }) {
   const { now, start, cancel } = useJob<OpenPrice[]>(pencilWorker, 'ordering steps');
+  const { rates, sheet } = useDesk();
+  const { hand } = sheet.plan.bench;
+  const costs = costsAt(rates);
   const working = now.state === 'working';
   return (
     <div className="grid gap-2">
@@ -32,7 +36,7 @@ export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits
         onClick={() => {
           if (working) return;
           void start((jobId, report) =>
-            pencilWorker.priceOfOpen(jobId, steps(), limits, { deadlineMs: EACH_MS }, report),
+            pencilWorker.priceOfOpen(jobId, steps(), limits, { costs, hand, deadlineMs: EACH_MS }, report),
           );
         }}
       >

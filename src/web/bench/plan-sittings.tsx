@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
-import { ruleById } from '../../core/bench/index.ts';
+import { USUAL_COSTS, ruleById } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { about, isOutOfDate } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
@@ -275,7 +275,8 @@ function PlanFigures({ plan }: { plan: BenchPlan }) {
           {plan.ratesFrom > 0
             ? `Minutes come from area, passes, pressure, stroke and point by your own pace over ${plan.ratesFrom} finished steps. `
             : 'Minutes come from area, passes, pressure, stroke and point by assumed rates: 0.9 min per cm² and pass with a sharp point, 0.45 with a normal one, 0.14 with the side of the lead, and 4 s for each region. They are guesses until eight of your steps are timed. '}
-          A pick-up counts 12 s, a sharpening 20 s; there are {plan.sharpenings} of those on the way.
+          A pick-up counts {plan.pickUpSeconds.toFixed(0)} s, a sharpening {USUAL_COSTS.sharpenSeconds} s; there are{' '}
+          {plan.sharpenings} of those on the way.
         </Why>
       </p>
       {plan.smearCm2 >= plan.order.length && (

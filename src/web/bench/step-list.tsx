@@ -16,7 +16,7 @@ import { nanoid } from 'nanoid';
 import { Fragment, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
-import { type Sitting, layOutFor, movedTo, validateSequence } from '../../core/bench/index.ts';
+import { type Sitting, costsAt, layOutFor, movedTo, validateSequence } from '../../core/bench/index.ts';
 import { about, rearranged } from '../../planning/index.ts';
 import { useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
@@ -47,7 +47,7 @@ export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }
     const ids = plan.sittings[piece.sitting].steps.filter(
       (id) => stepOf.get(id)!.thingId === piece.thingId && !doneIds.has(id),
     );
-    const sittings = movedTo(plan.steps, plan.sittings, ids, to);
+    const sittings = movedTo(plan.steps, plan.sittings, ids, to, costsAt(plan));
     const order = sittings.flatMap(({ steps }) => steps);
     const [fault] = validateSequence(plan.steps, order, plan.openThings);
     return { sittings, fault: fault && faultInWords(fault, plan) };

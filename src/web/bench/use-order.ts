@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useCallback, useEffect, useRef } from 'react';
 import { toast } from 'sonner';
 import type { BenchState } from '../../contracts/index.ts';
-import { type Rates, type RuledSteps, type Sequence } from '../../core/bench/index.ts';
+import { type Rates, type RuledSteps, type Sequence, costsAt } from '../../core/bench/index.ts';
 import { benchPlanFrom, openSteps, rearranged, stepsFinished } from '../../planning/index.ts';
 import { useRatesQuery, useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
@@ -46,10 +46,11 @@ export function useOrder(bench: BenchState) {
       return false;
     }
     const { openThings, sittingMinutes, hand } = sheet.plan.bench;
-    const options = { openThings, sittingMinutes, hand, deadlineMs: PATIENCE_MS };
+    const costs = costsAt(known);
+    const options = { openThings, sittingMinutes, hand, costs, deadlineMs: PATIENCE_MS };
     const found = await start((jobId, report) => pencilWorker.sequence(jobId, steps, options, report));
     if (!found) return false;
-    const ruled = { steps, leftOut, ratesFrom: known.learntFrom };
+    const ruled = { steps, leftOut, rates: known };
     const plan = benchPlanFrom(nanoid(), sheet, ruled, found, pencilById);
     // Somebody may have gone on meanwhile: what was done since does not come up again.
     await allSent();
