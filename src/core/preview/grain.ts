@@ -36,7 +36,8 @@ const made = new Map<Drawn, Uint8Array>();
 
 function makeSheet() {
   const random = seededRandom(20);
-  const noise = Float32Array.from({ length: TILE * TILE }, () => random());
+  const noise = new Float32Array(TILE * TILE);
+  for (let i = 0; i < noise.length; i++) noise[i] = random();
   const fine = smooth(smooth(noise, 1), 1);
   return { fine, cloud: smooth(smooth(fine, 4), 4) };
 }
@@ -47,7 +48,9 @@ function makeGrain(drawn: Drawn): Uint8Array {
   const reach = dx === 3 ? [5, 3] : [15, 9];
   const strokes = blurAlong(blurAlong(blurAlong(fine, dx, dy, reach[0]), dx, dy, reach[1]), 1, 0, 1);
   const [f, c, s] = [1 / spreadOf(fine), 0.2 / spreadOf(cloud), share / spreadOf(strokes)];
-  return equalised(fine.map((v, i) => v * f + cloud[i] * c + strokes[i] * s));
+  const mixed = new Float32Array(fine.length);
+  for (let i = 0; i < mixed.length; i++) mixed[i] = fine[i] * f + cloud[i] * c + strokes[i] * s;
+  return equalised(mixed);
 }
 
 /** The mean around each place, as far as it reaches. Boxes laid twice come near a bell and leave no comb behind. */
@@ -56,8 +59,11 @@ function smooth(values: Float32Array, reach: number): Float32Array {
 }
 
 function spreadOf(values: Float32Array): number {
-  const mean = values.reduce((a, b) => a + b, 0) / values.length;
-  return Math.sqrt(values.reduce((a, b) => a + (b - mean) ** 2, 0) / values.length);
+  let [sum, squares] = [0, 0];
+  for (let i = 0; i < values.length; i++) sum += values[i];
+  const mean = sum / values.length;
+  for (let i = 0; i < values.length; i++) squares += (values[i] - mean) ** 2;
+  return Math.sqrt(squares / values.length);
 }
 
 /** Sums over 2 x reach + 1 pixels along a direction, wrapping at the edges: one sum slides along each line. */
@@ -84,11 +90,14 @@ function blurAlong(values: Float32Array, dx: number, dy: number, reach: number):
 
 /** Replaces each value by its rank, 0..255. */
 function equalised(values: Float32Array): Uint8Array {
-  const order = Float32Array.from(values).sort();
-  const least = Float32Array.from({ length: 256 }, (_, rank) => order[(rank * order.length) >> 8]);
-  return Uint8Array.from(values, (value) => {
+  const order = values.slice().sort();
+  const least = new Float32Array(256);
+  for (let rank = 0; rank < 256; rank++) least[rank] = order[(rank * order.length) >> 8];
+  const ranks = new Uint8Array(values.length);
+  for (let i = 0; i < values.length; i++) {
     let low = 0;
-    for (let half = 128; half > 0; half >>= 1) if (least[low + half] <= value) low += half;
-    return low;
-  });
+    for (let half = 128; half > 0; half >>= 1) if (least[low + half] <= values[i]) low += half;
+    ranks[i] = low;
+  }
+  return ranks;
 }
