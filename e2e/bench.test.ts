@@ -349,7 +349,7 @@ describe('the bench', function () {
       // It is the first step of a new order of what is left, and stands in the Record once it is done.
       await page
         .getByTestId('step')
-        .getByText(/a repair$/)
+        .getByText(/a repair, where it is needed$/)
         .waitFor();
       const { plan } = await bench();
       const repair = plan!.steps.find(({ id }) => id === plan!.order[0])!;

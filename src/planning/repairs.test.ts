@@ -9,7 +9,7 @@ import {
   emptyPlan,
   newThing,
 } from '../contracts/index.ts';
-import { type Repair, isRepair, sequence, validateSequence } from '../core/bench/index.ts';
+import { type Repair, isRepair, sequence, validateSequence, whereOf } from '../core/bench/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { familyOf } from '../core/recipe/index.ts';
 import { benchPlanFrom, deriveRecipes, isOutOfDate, openSteps, repairsFor, thingBeside, withInstead } from './index.ts';
@@ -103,7 +103,10 @@ describe('repairs of mistakes', () => {
     expect(order[1]).to.match(/^lantern-2\/repair-/);
     const rope = order.filter((id) => id.startsWith('rope-1/'));
     expect(rope.at(-1)).to.equal(`rope-1/${repairs[1].id}`);
-    for (const step of steps.filter(isRepair)) expect(step.minutes).to.be.within(0.05, 10);
+    for (const step of steps.filter(isRepair)) {
+      expect(step.minutes).to.be.within(0.05, 10);
+      expect(whereOf(step)).to.match(/^a repair/);
+    }
   });
 
   it('leave the order once they are done, and with the regions that they lie on', () => {

@@ -5,7 +5,7 @@ export { type Costs, type Handedness, HANDS, USUAL_COSTS, costsAt } from './cost
 export { LONGEST_STEP_MINUTES, type PlannedThing, type StepFacts, makeSteps, minutesOfLayer } from './make-steps.ts';
 export { RULES, type Rule, type RuledPage, USUAL_RULES, ruleById } from './rules/index.ts';
 export { type LeftOut, type RuledSteps, ruledSteps } from './ruled-steps.ts';
-export { type Repair, REPAIR, isRepair, withRepairs } from './repairs.ts';
+export { type Repair, REPAIR, isRepair, whereOf, withRepairs } from './repairs.ts';
 export { type Overhead, overheadOf } from './overhead.ts';
 export { type Sitting } from './cut-sittings.ts';
 export { type Sequence, type SequenceOptions, sequence } from './sequence.ts';

@@ -1,6 +1,6 @@
 import { type Pressure } from '../laydown/index.ts';
 import { type Region } from '../lineart/index.ts';
-import { type Zone } from '../recipe/index.ts';
+import { type Zone, zoneWords } from '../recipe/index.ts';
 import { type StepFacts } from './make-steps.ts';
 import { minutesFor } from './rates.ts';
 import { type Step, boxAround } from './step.ts';
@@ -34,6 +34,11 @@ const ANYWHERE: Zone = { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 1
 /** Whether a step makes a mistake good. */
 export function isRepair({ layerId }: Pick<Step, 'layerId'>): boolean {
   return layerId.startsWith(REPAIR);
+}
+
+/** Where a step is laid, in words: on what part of its regions, or that it makes something good there. */
+export function whereOf({ layerId, zone }: Pick<Step, 'layerId' | 'zone'>): string {
+  return isRepair({ layerId }) ? 'a repair, where it is needed' : zoneWords(zone);
 }
 
 /**

@@ -1,9 +1,9 @@
 import { format, parseISO } from 'date-fns';
 import { eq } from 'drizzle-orm';
 import type { BenchPlan, RegionsMeta, SheetState } from '../../contracts/index.ts';
-import { type Reminder, layOutFor, remindersOf } from '../../core/bench/index.ts';
+import { type Reminder, layOutFor, remindersOf, whereOf } from '../../core/bench/index.ts';
 import { toolById } from '../../core/laydown/index.ts';
-import { zoneMm, zoneWords } from '../../core/recipe/index.ts';
+import { zoneMm } from '../../core/recipe/index.ts';
 import { about, daysOfSittings } from '../../planning/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
@@ -259,7 +259,7 @@ function stepLine(book: Book, step: PlanStep, pencil: PencilThen, thing: string,
   );
   book.write('text', 3.1, about(step.minutes), PAGE.left, y + 2.3, WIDE, SOFT, 'right');
   const regions = step.regionIds.length === 1 ? '1 region' : `${step.regionIds.length} regions`;
-  const more = [`${regions}: ${zoneWords(step.zone)}.`, step.purpose, ...told.map((words) => `(${words})`)].join(' ');
+  const more = [`${regions}: ${whereOf(step)}.`, step.purpose, ...told.map((words) => `(${words})`)].join(' ');
   book.write('text', 3.1, more, PAGE.left + 12, y + 7.6, WIDE - 12, SOFT);
   book.y += 13;
 }

@@ -1,10 +1,9 @@
 import type { BenchPlan } from '../../../contracts/index.ts';
-import { type Reminder, inHand, isRepair } from '../../../core/bench/index.ts';
+import { type Reminder, inHand, isRepair, whereOf } from '../../../core/bench/index.ts';
 import { toolById } from '../../../core/laydown/index.ts';
 import { cautionsOf } from '../../../core/recipe/index.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { BeliefMark, Laydown, PointMark, PressureMark, StrokeMark, ZoneBar } from '../../parts/index.ts';
-import { zoneWords } from '../../../core/recipe/index.ts';
 import { PinnedBeside } from '../../references/index.ts';
 import { about } from '../../../planning/index.ts';
 import { REMINDER_WORDS, placeOnPage } from './step-words.ts';
@@ -47,7 +46,7 @@ export function StepCard({ plan, step, next, reminders, dryAt, now }: Props) {
       <h1 className="mt-3 text-3xl">{nameOf(step.thingId)}</h1>
       <p className="mt-0.5 text-lg">
         {step.regionIds.length === 1 ? '1 region' : `${step.regionIds.length} regions`}
-        {place && `, ${place}`}; {isRepair(step) ? 'a repair' : zoneWords(step.zone)}
+        {place && `, ${place}`}; {whereOf(step)}
       </p>
       {!isRepair(step) && (
         <div className="mt-2">

@@ -1,7 +1,6 @@
 import type { BenchPlan } from '../../../contracts/index.ts';
-import { type Reminder, type Step } from '../../../core/bench/index.ts';
+import { type Reminder, type Step, whereOf } from '../../../core/bench/index.ts';
 import { toolById } from '../../../core/laydown/index.ts';
-import { zoneWords } from '../../../core/recipe/index.ts';
 import { about } from '../../../planning/index.ts';
 
 type PlanStep = BenchPlan['steps'][number];
@@ -38,7 +37,7 @@ export function stepAloud(
   return [
     `${thing}: ${held}.`,
     `${step.pressure} pressure, ${step.stroke}, ${step.point}${step.point === 'side of the lead' ? '' : ' point'}.`,
-    `Where: ${zoneWords(step.zone)}. Go over it ${times}, ${about(step.minutes)}.`,
+    `Where: ${whereOf(step)}. Go over it ${times}, ${about(step.minutes)}.`,
     step.purpose,
     ...reminders.map((reminder) => REMINDER_WORDS[reminder]),
   ].join(' ');
