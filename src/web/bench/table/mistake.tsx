@@ -89,7 +89,17 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
         {!isKnown && <p>What helps cannot be worked out: this thing has no layers, or {code} has left the tray.</p>}
         {isKnown && isBare && <p>Nothing is laid on {name} yet.</p>}
         {isKnown && !isBare && !found && <p className="text-soft">Working out what helps …</p>}
-        {found?.isUnseen && <p>Nobody will see it: it lies only {found.apart.toFixed(1)} from what should be there.</p>}
+        {found?.isUnseen && (
+          <p>
+            Nobody will see it: it lies only {found.apart.toFixed(1)} from what should be there, and a difference of 1
+            is just seen.
+          </p>
+        )}
+        {found && found.remedies.length > 0 && (
+          <p className="text-sm text-soft">
+            “Off” is how far the colour lies from what should be there (CIEDE2000): 1 is just seen.
+          </p>
+        )}
         {found && !found.isUnseen && found.remedies.length === 0 && !canMakeUp && (
           <p>Nothing brings it nearer. Leave it, and look again when the page is done.</p>
         )}
