@@ -8,6 +8,7 @@ import {
   PATCH_PASSES,
   bareGround,
   carriedFit,
+  declaredFit,
   fitCard,
   fitPencil,
   fittedOptics,
@@ -51,7 +52,7 @@ export async function benchCalibration(): Promise<void> {
 
 /** Pencils laid by the model itself and read with noise: how well laydown and scattering are found again. */
 async function fittingOwn(): Promise<void> {
-  const found = { rough: 1, tooth: 1, spread: 1, hand: {}, slope: 0 };
+  const found = declaredFit(whiteBook);
   const own = demoPencils().filter(({ colour }, i) => i % 6 === 0 && labOfHex(colour)[0] < 85);
   const rows = [];
   for (const noise of [0, 0.5, 1, 2]) {

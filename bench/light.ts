@@ -107,10 +107,28 @@ export function benchPreview(): void {
     const built = performance.now() - began;
     const frames = 60;
     const of = tables.map((table) => [null, ...Array.from({ length: 400 }, () => table)]);
-    renderPreview({ width: side, height: side, pixelsPerMm: 8, labels, fields, paper, tables: of[0] });
+    renderPreview({
+      width: side,
+      height: side,
+      pixelsPerMm: 8,
+      labels,
+      fields,
+      paper,
+      grainMm: whiteBook.grainMm,
+      tables: of[0],
+    });
     began = performance.now();
     for (let k = 0; k < frames; k++) {
-      renderPreview({ width: side, height: side, pixelsPerMm: 8, labels, fields, paper, tables: of[k % of.length] });
+      renderPreview({
+        width: side,
+        height: side,
+        pixelsPerMm: 8,
+        labels,
+        fields,
+        paper,
+        grainMm: whiteBook.grainMm,
+        tables: of[k % of.length],
+      });
     }
     const each = (performance.now() - began) / frames;
     return {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PRESSURES } from '../core/laydown/index.ts';
+import { PRESSURES, SHARED_NUMBERS } from '../core/laydown/index.ts';
 import { MOST_PAGES, ROWS_ON_A_PAGE } from '../core/swatch-card/index.ts';
 import { Hex, Id, Name, Origin, Time } from './primitives.ts';
 
@@ -86,7 +86,9 @@ export type Tray = z.infer<typeof Tray>;
 
 /** How a patch on a swatch card was laid: one light, medium or firm pass, or firm, firm and burnish. */
 export const PATCHES = ['light', 'medium', 'firm', 'full'] as const;
-export const PatchKind = z.enum(PATCHES);
+/** The same light pass laid over itself, on a few pencils of a card: what tells how paper fills. */
+export const LADDER = ['light-twice', 'light-four', 'light-eight'] as const;
+export const PatchKind = z.enum([...PATCHES, ...LADDER]);
 export type PatchKind = z.infer<typeof PatchKind>;
 /** What a patch lies on: the paper, or the black bar printed on the card. */
 export const SwatchGround = z.enum(['paper', 'bar']);
@@ -158,7 +160,12 @@ export type AddPencils = z.input<typeof AddPencils>;
 
 /** How one paper takes pencil under this person's hand, as swatches say; see the layer model for each number. */
 export const PaperFit = z.object({
+  /** The edition of the layer model that it was fitted with; what another edition says is not used. */
+  model: z.int().default(1),
+  /** Numbers that the swatches could not tell. */
+  atBound: z.array(z.enum(SHARED_NUMBERS)).default([]),
   rough: z.number().min(0).max(3),
+  stray: z.number().min(0).max(3),
   tooth: z.number().positive().max(10),
   spread: z.number().positive().max(3),
   slope: z.number().min(-3).max(4),

@@ -27,8 +27,8 @@ export function groundFinder(
   paper: Paper,
   grounds: ReadonlyMap<number, RegionGround>,
 ): (regionId: number) => KeyedGround {
-  const { id, rough, tooth, spread, hand } = paper;
-  const on = JSON.stringify([id, rough, tooth, spread, hand]);
+  const { id, rough, stray, tooth, spread, hand } = paper;
+  const on = JSON.stringify([id, rough, stray, tooth, spread, hand]);
   const bare = { ground: bareGround(paper), key: on };
   const made = new Map<string, KeyedGround>();
   return (regionId) => {

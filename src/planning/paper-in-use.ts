@@ -2,11 +2,13 @@ import type { TrayFit } from '../contracts/index.ts';
 import {
   type Belief,
   type Hand,
+  LAYDOWN_MODEL,
   PRESSURES,
   type Paper,
   type PaperFit,
   beliefOn,
   carriedFit,
+  declaredFit,
   fittedPaper,
   paperById,
   paperKind,
@@ -38,23 +40,25 @@ export interface PaperInUse {
  * A paper as a tray's swatches say that it takes pencil.
  * @param id of a paper, tint and all
  * @param pencils of the tray, for the types of those that were fitted
- * @param fits what the tray's swatches come to, by paper; the newest on another paper serves where there is none here
+ * @param all what the tray's swatches come to, by paper; the newest on another paper serves where there is none here, and
+ *   what was fitted with another edition of the layer model does not count
  * @param readOnce ids of pencils whose colour was read but not fitted
  * @throws RangeError for a paper that is not known
  */
 export function paperInUse(
   id: string,
   pencils: readonly StoredPencil[] = [],
-  fits: readonly TrayFit[] = [],
+  all: readonly TrayFit[] = [],
   readOnce: ReadonlySet<string> = new Set(),
 ): PaperInUse {
   const declared = paperById(id);
+  const fits = all.filter(({ fit }) => fit.model === LAYDOWN_MODEL);
   const here = fits.find(({ paper }) => paper === paperKind(id));
   const newest = [...fits].sort((p, q) => q.at.localeCompare(p.at));
   const fit = here ?? newest[0];
   if (!fit) {
     return {
-      ...{ paper: declared, fit: null, found: asDeclared(declared), carried: false, trayPencil: asTrayPencil },
+      ...{ paper: declared, fit: null, found: declaredFit(declared), carried: false, trayPencil: asTrayPencil },
       beliefIn: (pencil) => beliefOn(readOnce.has(pencil.id) ? 'read once' : 'declared'),
     };
   }
@@ -88,10 +92,6 @@ export function paperInUse(
 function withLearnt(hand: Hand, learnt: Hand): Hand {
   const both = PRESSURES.filter((name) => hand[name] !== undefined || learnt[name] !== undefined);
   return Object.fromEntries(both.map((name) => [name, (hand[name] ?? 1) * (learnt[name] ?? 1)]));
-}
-
-function asDeclared({ rough, tooth }: Paper): PaperFit {
-  return { rough, tooth, spread: 1, hand: {}, slope: 0 };
 }
 
 /** What each pencil was fitted to: the first of the fits that knows it. */

@@ -4,6 +4,7 @@ import type { Pencil, TrayFit } from '../contracts/index.ts';
 import { deltaE2000 } from '../core/colour/index.ts';
 import {
   BELIEFS,
+  LAYDOWN_MODEL,
   PAPERS,
   PENCIL_TYPES,
   PRESSURES,
@@ -27,7 +28,10 @@ const pencils = fc.array(
 );
 const factor = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true });
 const found = fc.record({
+  model: fc.constant(LAYDOWN_MODEL),
+  atBound: fc.constant<TrayFit['fit']['atBound']>([]),
   rough: factor(0, 1.5),
+  stray: factor(0.1, 2),
   tooth: factor(0.4, 2),
   spread: factor(0.5, 1.5),
   slope: factor(-0.5, 2),

@@ -12,7 +12,7 @@ import {
 import { labOfHex } from '../core/colour/index.ts';
 import { type Direction, familyOf } from '../core/recipe/index.ts';
 import { ASSUMED_RATES, sequence, validateSequence } from '../core/bench/index.ts';
-import { paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
+import { LAYDOWN_MODEL, declaredFit, paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type ToneTable } from '../core/preview/index.ts';
 import {
@@ -235,7 +235,10 @@ describe('a stored pencil', () => {
 
 describe('a paper as the swatches of a tray say that it is', () => {
   const fit = { laydown: 1.2, scatter: 3, masstone: [40, 10, 20] as const, apart: 1.4, doubtful: [] };
-  const found = { rough: 0.4, tooth: 1.2, spread: 0.7, slope: 0.8, hand: { light: 0.6 } };
+  const found = {
+    ...declaredFit(paperById('white-book')),
+    ...{ rough: 0.4, tooth: 1.2, spread: 0.7, slope: 0.8, hand: { light: 0.6 } },
+  };
   const onWhite = {
     paper: 'white-book',
     at: '2026-03-01T10:00:00.000Z',
@@ -285,6 +288,12 @@ describe('a paper as the swatches of a tray say that it is', () => {
     expect(use.paper.tooth).to.be.closeTo(1.2 * kraft.tooth, 1e-9);
     expect(use.trayPencil(first).masstoneOn).to.deep.include({ id: 'white-book', rough: 0.4 });
     expect(use.beliefIn(first)).to.deep.equal({ ground: 'carried', apart: 1.5 });
+  });
+
+  it('leaves aside what was fitted with another edition of the layer model', () => {
+    const former = { ...onWhite, fit: { ...found, model: LAYDOWN_MODEL - 1 } };
+    expect(paperInUse('white-book', pencils, [former]).fit).to.equal(null);
+    expect(paperInUse('white-book', pencils, [former]).paper).to.equal(paperById('white-book'));
   });
 
   it('prefers the swatches of this paper, then the newest of others', () => {
@@ -395,7 +404,7 @@ describe('what is planned', () => {
     const stub = { ...pencils[0], leadMm: 20 };
     expect(asTrayPencil(stub).presses).to.be.above(asTrayPencil({ ...stub, leadMm: 120 }).presses!);
     const fit = { laydown: 1, scatter: 1, masstone: [40, 0, 0] as const, apart: 1, doubtful: [] };
-    const found = { rough: 1, tooth: 1, spread: 1, slope: 0, hand: {} };
+    const found = declaredFit(paperById('white-book'));
     const on = { paper: 'white-book', at: '', learnt: {}, fit: found, pencils: [{ pencilId: stub.id, fit }] };
     expect(paperInUse('white-book', [stub], [on]).trayPencil(stub).presses).to.equal(1);
   });

@@ -2,7 +2,19 @@
 export { BANDS } from './observer.ts';
 export { type Lab, type Spectrum, labOfSpectrum } from './lab.ts';
 export { type Oklch, labOfOklch, oklchOfLab, turn, turnBetween } from './oklch.ts';
-export { LIGHTS, type Rgb, codeOf, hexOfLab, labOfHex, labOfRgb, lightOf, rgbOfLab } from './srgb.ts';
+export {
+  CODE_OF_LIGHT,
+  LIGHTS,
+  LIGHT_STEPS,
+  type Rgb,
+  codeOf,
+  hexOfLab,
+  labOfHex,
+  labOfRgb,
+  lightOf,
+  lightOfLab,
+  rgbOfLab,
+} from './srgb.ts';
 export { deltaE2000, deltasE2000 } from './difference.ts';
 export { spectrumOfLab } from './spectrum.ts';
 export {

@@ -8,11 +8,7 @@ const TO_XYZ = [0.4124564, 0.3575761, 0.1804375, 0.2126729, 0.7151522, 0.072175,
 
 /** The screen colour of a Lab colour, each channel clipped to 0..255 and not rounded. */
 export function rgbOfLab(lab: Lab): Rgb {
-  const xyz = xyzOfLab(lab);
-  return [0, 1, 2].map((row) => {
-    const v = dot(TO_LINEAR, row, xyz);
-    return codeOf(Math.min(1, Math.max(0, v)));
-  }) as unknown as Rgb;
+  return lightOfLab(lab).map(codeOf) as unknown as Rgb;
 }
 
 /** The light that a channel value 0..255 stands for, 0..1. Light adds up and averages; channel values do not. */
@@ -27,6 +23,19 @@ export const LIGHTS = Float64Array.from({ length: 256 }, (_, value) => lightOf(v
 /** The channel value 0..255 that stands for a light of 0..1; the other way round from {@link lightOf}. */
 export function codeOf(light: number): number {
   return 255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);
+}
+
+/** Light in whole steps, as millions of pixels are mixed in: 0 none to LIGHT_STEPS all, fine enough for the darkest codes. */
+export const LIGHT_STEPS = 8191;
+/** The channel value nearest to each step of light. */
+export const CODE_OF_LIGHT = Uint8Array.from({ length: LIGHT_STEPS + 1 }, (_, step) =>
+  Math.round(codeOf(step / LIGHT_STEPS)),
+);
+
+/** The light of a Lab colour in each channel of a screen, 0..1; what a screen cannot show is clipped. */
+export function lightOfLab(lab: Lab): Rgb {
+  const xyz = xyzOfLab(lab);
+  return [0, 1, 2].map((row) => Math.min(1, Math.max(0, dot(TO_LINEAR, row, xyz)))) as unknown as Rgb;
 }
 
 /** The Lab colour of a screen colour with channels 0..255. */

@@ -60,6 +60,8 @@ describe('a film over a ground', () => {
 describe('a pass', () => {
   const state = fc.record({
     rough: fc.double({ min: 0.5, max: 1.4, noNaN: true }),
+    stray: fc.double({ min: 0.1, max: 2, noNaN: true }),
+    takes: fc.constantFrom(1, 0.02),
     tooth: fc.double({ min: 0.6, max: 1.4, noNaN: true }),
     spread: fc.double({ min: 0.5, max: 1.4, noNaN: true }),
     specks: share,
@@ -84,7 +86,7 @@ describe('a pass', () => {
   it('pressed harder leaves fewer specks and uses more tooth', () => {
     fc.assert(
       fc.property(type, fc.double({ min: 0.05, max: 0.9, noNaN: true }), (kind, press) => {
-        const bare = { rough: 1, tooth: 1, spread: 1, specks: 1, filled: 0, mass: 0 };
+        const bare = bareGround(whiteBook);
         const [soft, hard] = [passGeometry(bare, kind, press), passGeometry(bare, kind, press + 0.1)];
         expect(hard.specks).to.be.below(soft.specks);
         expect(hard.filled).to.be.above(soft.filled);

@@ -2,15 +2,17 @@
 export { type Paper, PAPERS, paperById, paperKind, tintedPaper, whiteBook } from './papers/index.ts';
 export { type PencilType, PENCIL_TYPES, pencilTypeById } from './pencil-types/index.ts';
 export { type Hand, type Pressure, PRESS, PRESSURES, pressOf } from './pressure.ts';
-export { type Deposit, type Ground, bareGround, seen } from './ground.ts';
+export { type Deposit, type Ground, PRINTED_BLACK, bareGround, inkGround, seen } from './ground.ts';
 export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worked-ground.ts';
 export { remarksOn } from './remarks.ts';
+export { LAYDOWN_MODEL } from './pass.ts';
 export { type PencilOptics } from './optics.ts';
 export { type PencilDeclaration, MASSTONE_PASSES, pencilOptics } from './pencil-optics.ts';
 export { type Tool, TOOLS, toolById } from './tools/index.ts';
 export { type Laid, type Pass, type ToolPass, groundAfterPasses, layPasses } from './lay-passes.ts';
 export {
   BAR,
+  LADDER_PATCHES,
   BELIEFS,
   type Belief,
   type BeliefGround,
@@ -22,10 +24,13 @@ export {
   type PatchReading,
   type PencilFit,
   type ReadPencil,
+  SHARED_NUMBERS,
+  type SharedNumber,
   type TrialReading,
   beliefOfAll,
   beliefOn,
   carriedFit,
+  declaredFit,
   fitCard,
   fitPencil,
   fittedOptics,

@@ -2,7 +2,7 @@ import { BANDS, type Lab, spectrumOfLab } from '../colour/index.ts';
 import { bareGround } from './ground.ts';
 import { type PencilOptics } from './optics.ts';
 import { filmConstants } from './kubelka-munk.ts';
-import { type PassGeometry, coveredAfter, passGeometry } from './pass.ts';
+import { type PassGeometry, type Relief, coveredAfter, passGeometry } from './pass.ts';
 import { type Paper, whiteBook } from './papers/index.ts';
 import { pencilTypeById } from './pencil-types/index.ts';
 import { type Pressure, pressOf } from './pressure.ts';
@@ -30,6 +30,9 @@ export interface PencilDeclaration {
 /** The passes whose result on smooth white is called a pencil's masstone. */
 export const MASSTONE_PASSES: readonly Pressure[] = ['firm', 'firm', 'burnish'];
 
+/** Scattering at 560 nm of a pigment that is clear, and by how many powers of ten one that covers scatters more. */
+const SCATTER = { least: 0.0102, decades: 1.2 };
+
 /**
  * Finds the absorption that makes firm, firm and burnish on its paper give the declared masstone, band by band, by
  * bisection in log K. A masstone paler than the paper cannot be met and comes out as nearly clear.
@@ -52,10 +55,10 @@ export function pencilOptics({
   const type = { ...kind, k: laydown * kind.k };
   const share = opacity ?? type.opacity;
   if (!(share >= 0 && share <= 1)) throw new RangeError(`Opacity runs from 0 to 1; ${share} does not.`);
-  const s = scattering(scatter * 0.0125 * 10 ** share, slope);
+  const s = scattering(scatter * SCATTER.least * 10 ** (SCATTER.decades * share), slope);
   const paper = bareGround(masstoneOn);
   const passes: PassGeometry[] = [];
-  let state: Pick<typeof paper, 'rough' | 'tooth' | 'spread' | 'specks' | 'filled' | 'mass'> = paper;
+  let state: Relief = paper;
   for (const pressure of MASSTONE_PASSES) {
     const pass = passGeometry(state, type, pressOf(pressure, paper.hand));
     passes.push(pass);

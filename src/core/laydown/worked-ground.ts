@@ -1,6 +1,6 @@
 import { BANDS, type Lab, spectrumOfLab } from '../colour/index.ts';
 import { type Ground, bareGround } from './ground.ts';
-import { passGeometry } from './pass.ts';
+import { type Relief, passGeometry } from './pass.ts';
 import { type Paper } from './papers/index.ts';
 import { pencilTypeById } from './pencil-types/index.ts';
 import { PRESS, type Pressure } from './pressure.ts';
@@ -31,21 +31,24 @@ export function stainedGround(paper: Paper, lab: Lab): Ground {
  * @param lab colour as seen, specks and all
  */
 export function workedGround(paper: Paper, lab: Lab, toothLeft: ToothLeft): Ground {
-  let state: Pick<Ground, 'rough' | 'tooth' | 'spread' | 'specks' | 'filled' | 'mass'> = bareGround(paper);
+  let state: Relief = bareGround(paper);
   for (const pressure of FEELS_LIKE[toothLeft]) {
     const { specks, filled, mass } = passGeometry(state, pencilTypeById(USUAL_PENCIL), PRESS[pressure]);
     state = { ...state, specks, filled, mass };
   }
-  const { bare, rough, tooth, spread, hand } = bareGround(paper);
+  const paperGround = bareGround(paper);
   const { filled, mass } = state;
   // What covers the paper is what makes paper and cover together look as they do; see `seen`. A place darker than
   // so much bare paper allows shows less of it.
   const whole = spectrumOfLab(lab);
-  const specks = whole.reduce((most, value, i) => Math.min(most, 0.95 * Math.sqrt(value / bare[i])), state.specks);
+  const specks = whole.reduce(
+    (most, value, i) => Math.min(most, 0.95 * Math.sqrt(value / paperGround.bare[i])),
+    state.specks,
+  );
   const covered = new Float64Array(BANDS);
   for (let i = 0; i < BANDS; i++) {
-    const root = (Math.sqrt(whole[i]) - specks * Math.sqrt(bare[i])) / (1 - specks);
+    const root = (Math.sqrt(whole[i]) - specks * Math.sqrt(paperGround.bare[i])) / (1 - specks);
     covered[i] = Math.min(1, root) ** 2;
   }
-  return { bare, rough, tooth, spread, hand, covered, specks, filled, mass, deposits: [], wet: false };
+  return { ...paperGround, covered, specks, filled, mass };
 }

@@ -9,17 +9,20 @@ const marks = { middle: { x: 5, y: 10 }, light: { x: 20, y: 0 }, vanishing: { x:
 const course = (direction: Parameters<typeof courseOf>[0]['direction'], of = marks) =>
   courseOf({ direction, stroke: 'one direction' }, region, of);
 
+/** Black pigment, white specks. */
+const LIGHT = Uint16Array.from({ length: 384 }, (_, i) => (i % 6 < 3 ? 0 : 8191));
+
 /** A patch 12 mm wide with its top left at a place, half covered, its strokes on a course. */
 function patch(of: Course | null) {
   const side = 132;
   const size = side * side;
   const { data } = renderPreview({
     ...{ width: side, height: side, pixelsPerMm: 11, labels: new Uint16Array(size).fill(1) },
-    ...{ fields: fieldsOfTone(new Uint8Array(size)), paper: [255, 255, 255], courses: [null, of] },
+    ...{ fields: fieldsOfTone(new Uint8Array(size)), paper: [255, 255, 255], grainMm: 0.01, courses: [null, of] },
     tables: [
       null,
       {
-        ...{ fields: ['tone'], rgb: new Uint8Array(192), specks: new Uint8Array(64).fill(128), drawn: 'slanted' },
+        ...{ fields: ['tone'], light: LIGHT, specks: new Uint8Array(64).fill(128), drawn: 'slanted' },
       },
     ],
   });

@@ -1,103 +1,132 @@
 import { seededRandom } from '../random/index.ts';
+import { erf, spreadOfShare } from './grain-spread.ts';
 
 /** Side of the grain tile, pixels; a power of two so that coordinates wrap by masking. */
-export const TILE = 512;
-/** Grain pixels per mm of paper. */
-export const GRAIN_PER_MM = 11;
+export const TILE = 1024;
+/** Pixels of the tile for each feature of the grain: where its autocorrelation is at half of its height. */
+export const PER_FEATURE = 4;
+/** Pixels of a picture that are larger than a feature take every so manieth pixel of the tile: odd, so that none comes twice. */
+const APART = 5;
+/** Sharper edges of specks than this many of 256 steps on each side of the edge nobody sees. */
+const SHARPEST = 6;
 
-/** How the hand draws the tooth out: along its natural slant, level, upright, or not at all where it dots or circles. */
-export const DRAWN = ['slanted', 'level', 'upright', 'round'] as const;
-export type Drawn = (typeof DRAWN)[number];
+/** The grain of a paper as the pixels of one picture meet it. */
+export interface Grain {
+  /** Pixels of the tile for each pixel of the picture. */
+  stride: number;
+  /** How much pigment a pixel shows, 0..255: at [specks, 0..255] x 256 + value of the tile. */
+  shares: Uint8Array;
+}
 
-/** Which way strokes run in each, pixels along and down, and how much of the grain they make. */
-const STROKES: Readonly<Record<Drawn, { dx: number; dy: number; share: number }>> = {
-  slanted: { dx: 3, dy: -1, share: 0.55 },
-  level: { dx: 1, dy: 0, share: 0.75 },
-  upright: { dx: 0, dy: 1, share: 0.75 },
-  round: { dx: 3, dy: -1, share: 0 },
-};
+let tile: Uint8Array | null = null;
 
 /**
- * The tooth of the paper as the pencil meets it: a tile that wraps, each value 0..255 equally common, so that the
- * pixels below a threshold cover exactly that share of the area. Low values are valleys that stay bare longest. Most
- * of it is fine and round, some is larger cloud, some is drawn out along the strokes. All are of one sheet of paper.
+ * The tooth of the paper as the pencil meets it: a tile that wraps, each value 0..255 equally common, so that the pixels
+ * below a threshold cover exactly that share of the area. Low values are valleys that stay bare longest. Made when first
+ * asked for: threads that paint no paper never need it.
  */
-export function grainOf(drawn: Drawn): Uint8Array {
-  const grain = made.get(drawn) ?? makeGrain(drawn);
-  made.set(drawn, grain);
-  return grain;
+export function grainTile(): Uint8Array {
+  return (tile ??= makeTile());
 }
 
-/** The sheet of paper that all grains are of: its fine tooth, and the clouds in it. */
-let sheet: ReturnType<typeof makeSheet> | null = null;
-
-/** Made when first asked for: threads that paint no paper never need it. */
-const made = new Map<Drawn, Uint8Array>();
-
-function makeSheet() {
+function makeTile(): Uint8Array {
   const random = seededRandom(20);
-  const noise = new Float32Array(TILE * TILE);
-  for (let i = 0; i < noise.length; i++) noise[i] = random();
-  const fine = smooth(smooth(noise, 1), 1);
-  return { fine, cloud: smooth(smooth(fine, 4), 4) };
-}
-
-function makeGrain(drawn: Drawn): Uint8Array {
-  const { dx, dy, share } = STROKES[drawn];
-  const { fine, cloud } = (sheet ??= makeSheet());
-  const reach = dx === 3 ? [5, 3] : [15, 9];
-  const strokes = blurAlong(blurAlong(blurAlong(fine, dx, dy, reach[0]), dx, dy, reach[1]), 1, 0, 1);
-  const [f, c, s] = [1 / spreadOf(fine), 0.2 / spreadOf(cloud), share / spreadOf(strokes)];
-  const mixed = new Float32Array(fine.length);
-  for (let i = 0; i < mixed.length; i++) mixed[i] = fine[i] * f + cloud[i] * c + strokes[i] * s;
-  return equalised(mixed);
-}
-
-/** The mean around each place, as far as it reaches. Boxes laid twice come near a bell and leave no comb behind. */
-function smooth(values: Float32Array, reach: number): Float32Array {
-  return blurAlong(blurAlong(values, 1, 0, reach), 0, 1, reach);
-}
-
-function spreadOf(values: Float32Array): number {
-  let [sum, squares] = [0, 0];
-  for (let i = 0; i < values.length; i++) sum += values[i];
-  const mean = sum / values.length;
-  for (let i = 0; i < values.length; i++) squares += (values[i] - mean) ** 2;
-  return Math.sqrt(squares / values.length);
-}
-
-/** Sums over 2 x reach + 1 pixels along a direction, wrapping at the edges: one sum slides along each line. */
-function blurAlong(values: Float32Array, dx: number, dy: number, reach: number): Float32Array {
-  const mask = TILE - 1;
-  const out = new Float32Array(values.length);
-  const line = new Int32Array(TILE);
-  // Steps along the tile come back to where they began after a whole side, so each line is as long as that.
-  const [right, down] = dx === 0 ? [1, 0] : [0, 1];
-  for (let start = 0; start < TILE; start++) {
-    for (let k = 0; k < TILE; k++) {
-      line[k] = ((start * down + k * dy) & mask) * TILE + ((start * right + k * dx) & mask);
-    }
-    let sum = 0;
-    for (let k = -reach; k < reach; k++) sum += values[line[k & mask]];
-    for (let k = 0; k < TILE; k++) {
-      sum += values[line[(k + reach) & mask]];
-      out[line[k]] = sum;
-      sum -= values[line[(k - reach) & mask]];
-    }
+  let field = new Float32Array(TILE * TILE);
+  for (let i = 0; i < field.length; i++) field[i] = random() - 0.5;
+  // Boxes of three laid twice come near a bell and leave no comb behind; many sums of many are normal.
+  for (const step of [1, TILE, 1, TILE]) field = threeAlong(field, step);
+  // Of a box of three laid twice the squares of the weights, 1 2 3 2 1, are 19; so across and down, of a variance of 1/12.
+  const deviation = 19 / Math.sqrt(12);
+  // Ranks in steps of a five hundredth of the deviation.
+  const ranks = Uint8Array.from({ length: 5001 }, (_, k) =>
+    Math.min(255, Math.floor(128 * (1 + erf((k / 500 - 5) / Math.SQRT2)))),
+  );
+  const values = new Uint8Array(field.length);
+  for (let i = 0; i < values.length; i++) {
+    values[i] = ranks[Math.min(5000, Math.max(0, Math.round((field[i] / deviation + 5) * 500)))];
   }
+  return values;
+}
+
+/** Sums of three neighbours a step apart: one along a row, a side of the tile down a column. They wrap at the edges. */
+function threeAlong(values: Float32Array<ArrayBuffer>, step: number): Float32Array<ArrayBuffer> {
+  const out = new Float32Array(values.length);
+  const last = values.length - 1;
+  // A row's end goes on in the next row, which is as good an edge for a field that is the same everywhere.
+  for (let i = 0; i < values.length; i++) out[i] = values[(i - step) & last] + values[i] + values[(i + step) & last];
   return out;
 }
 
-/** Replaces each value by its rank, 0..255. */
-function equalised(values: Float32Array): Uint8Array {
-  const order = values.slice().sort();
-  const least = new Float32Array(256);
-  for (let rank = 0; rank < 256; rank++) least[rank] = order[(rank * order.length) >> 8];
-  const ranks = new Uint8Array(values.length);
-  for (let i = 0; i < values.length; i++) {
-    let low = 0;
-    for (let half = 128; half > 0; half >>= 1) if (least[low + half] <= values[i]) low += half;
-    ranks[i] = low;
+const made = new Map<string, Grain>();
+
+/**
+ * The grain of a paper in a picture: its specks are as large as on paper where pixels are small, and where a pixel covers
+ * many of them it shows their mean, varying as much as that does.
+ * @param featureMm width of a feature of the paper's grain, mm
+ */
+export function grainOf(featureMm: number, pixelsPerMm: number): Grain {
+  // Pixels a fiftieth larger look no different.
+  const pixel = Math.exp(Math.round(50 * Math.log(1 / pixelsPerMm / featureMm)) / 50);
+  const key = pixel.toFixed(4);
+  let grain = made.get(key);
+  if (!grain) {
+    if (made.size > 12) made.clear();
+    made.set(key, (grain = { stride: pixel >= 1 ? APART : PER_FEATURE * pixel, shares: sharesFor(pixel) }));
   }
-  return ranks;
+  return grain;
+}
+
+function sharesFor(pixel: number): Uint8Array {
+  const shares = new Uint8Array(65536);
+  for (let specks = 0; specks < 256; specks++) {
+    const covered = 1 - specks / 256;
+    const reach = reachFor(covered, spreadOfShare(covered, pixel));
+    for (let value = 0; value < 256; value++) {
+      shares[(specks << 8) | value] = Math.round(255 * pigmentShare(value + 0.5, 256 * (1 - covered), reach));
+    }
+  }
+  return shares;
+}
+
+/** How far the edge of specks must be softened for the share of pigment to vary as much as this, by halving. */
+function reachFor(covered: number, spread: number): number {
+  let [low, high] = [SHARPEST, 65536];
+  if (spread <= 0) return high;
+  for (let k = 0; k < 24; k++) {
+    const middle = Math.sqrt(low * high);
+    if (spreadAt(covered, middle) > spread) low = middle;
+    else high = middle;
+  }
+  return Math.sqrt(low * high);
+}
+
+function spreadAt(covered: number, reach: number): number {
+  let squares = 0;
+  for (let value = 2; value < 256; value += 4) {
+    squares += (pigmentShare(value, 256 * (1 - covered), reach) - covered) ** 2;
+  }
+  return Math.sqrt(squares / 64);
+}
+
+/**
+ * How much pigment a grain value shows, 0 (paper) to 1 (pigment). Over all grain values, which are equally common, the
+ * mean is exactly the share that is covered.
+ * @param value of the grain, 0..256
+ * @param specks share of bare paper, in 256ths
+ * @param reach values on each side of the edge of a speck over which pigment thins out, above 0
+ */
+export function pigmentShare(value: number, specks: number, reach: number): number {
+  return Math.min(1, Math.max(0, (value - bottomOf(specks, reach)) / (2 * reach)));
+}
+
+/** The grain value up to which no pigment lies: where thinning reaches past an end of the grain, it is moved to keep the mean. */
+function bottomOf(specks: number, reach: number): number {
+  const covered = 256 - specks;
+  const within = specks - reach;
+  if (within >= 0 && within + 2 * reach <= 256) return within;
+  const below = 2 * Math.sqrt(specks * reach) - 2 * reach;
+  if (below <= 0 && below + 2 * reach <= 256) return below;
+  const above = 256 - 2 * Math.sqrt(covered * reach);
+  if (above >= 0 && above + 2 * reach >= 256) return above;
+  return 128 - (2 * reach * covered) / 256;
 }

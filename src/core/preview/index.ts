@@ -1,7 +1,8 @@
 /** preview: what will come out, as pixels: pages, pencils' laydowns and the wheel, all by the layer model and with the paper's grain. */
 export { type ToneTable, TONE_STEPS, toneTables } from './tone-tables.ts';
 export { type Course, type Landmarks, courseOf } from './courses.ts';
-export { type PreviewSource, renderPreview } from './render-preview.ts';
+export { type PreviewSource, type PrintedInk, renderPreview } from './render-preview.ts';
+export { enlarged } from './enlarged.ts';
 export { rampStrip } from './ramp-strip.ts';
 export { groundPatch } from './ground-patch.ts';
 export { laydownStrip } from './laydown-strip.ts';

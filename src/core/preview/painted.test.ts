@@ -1,8 +1,9 @@
 import { expect } from 'chai';
-import { labOfHex, rgbOfLab } from '../colour/index.ts';
+import { LIGHTS, labOfHex, rgbOfLab } from '../colour/index.ts';
 import { PAPERS, bareGround, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe, familyOf, layersFor } from '../recipe/index.ts';
-import { DRAWN, grainOf } from './grain.ts';
+import { grainOf, grainTile } from './grain.ts';
+import { DRAWN, STROKE_STEPS, specksUnderStrokes, strokeTile } from './strokes.ts';
 import { fieldsOfTone } from './test/fields-of-tone.ts';
 import { type PreviewSource, TONE_STEPS, rampStrip, renderPreview, toneTables } from './index.ts';
 
@@ -19,27 +20,29 @@ const source: PreviewSource = {
   pixelsPerMm: 10,
   labels: Uint16Array.from({ length: 4000 }, (_, i) => (i % 80 < 40 ? 1 : 2)),
   fields: fieldsOfTone(Uint8Array.from({ length: 4000 }, (_, i) => (i % 80) * 3)),
-  paper,
+  ...{ paper, grainMm: whiteBook.grainMm },
   tables: [null, tables.at(-1)!, null],
 };
 const whole = renderPreview(source);
 
 describe('a preview', () => {
-  it('at every second pixel shows what four of the whole are there, in size and in grain', () => {
-    const at = (field: Uint8Array | Uint16Array, i: number) => field[2 * Math.floor(i / 40) * 80 + 2 * (i % 40)];
-    const half: PreviewSource = {
-      ...{ ...source, width: 40, height: 25, pixelsPerMm: 5 },
-      labels: Uint16Array.from({ length: 1000 }, (_, i) => at(source.labels, i)),
-      fields: fieldsOfTone(Uint8Array.from({ length: 1000 }, (_, i) => at(source.fields.tone, i))),
+  it('has the same mean in light however many pixels it is painted with', () => {
+    const meanAt = (step: number) => {
+      const [width, height] = [Math.ceil(80 / step), Math.ceil(50 / step)];
+      const at =
+        <T extends ArrayLike<number>>(field: T) =>
+        (_: unknown, i: number) =>
+          field[step * Math.floor(i / width) * 80 + step * (i % width)];
+      const { data } = renderPreview({
+        ...{ ...source, width, height, pixelsPerMm: 10 / step },
+        labels: Uint16Array.from({ length: width * height }, at(source.labels)),
+        fields: fieldsOfTone(Uint8Array.from({ length: width * height }, at(source.fields.tone))),
+      });
+      let sum = 0;
+      for (let p = 1; p < data.length; p += 4) sum += LIGHTS[data[p]];
+      return sum / (data.length / 4);
     };
-    const { data } = renderPreview(half);
-    let off = 0;
-    for (let i = 0; i < 1000; i++) {
-      const q = 2 * Math.floor(i / 40) * 80 + 2 * (i % 40);
-      const mean = [q, q + 1, q + 80, q + 81].reduce((sum, p) => sum + whole.data[4 * p], 0) / 4;
-      off += Math.abs(data[4 * i] - mean) / 1000;
-    }
-    expect(off).to.be.below(4);
+    for (const step of [2, 5]) expect(meanAt(step)).to.be.closeTo(meanAt(1), 0.02 * meanAt(1));
   });
 
   it('is bare paper in regions that nothing is laid on', () => {
@@ -58,7 +61,7 @@ describe('tone tables', () => {
   it('of more layers begin like those of fewer: a prefix is a prefix', () => {
     const fewer = toneTables(recipe.layers.slice(0, 2), optics, bareGround(whiteBook));
     fewer.forEach((table, i) => {
-      expect([...table.rgb]).to.deep.equal([...tables[i].rgb]);
+      expect([...table.light]).to.deep.equal([...tables[i].light]);
       expect([...table.specks]).to.deep.equal([...tables[i].specks]);
     });
   });
@@ -84,7 +87,7 @@ describe('tone tables', () => {
 
 describe('the passage of a recipe', () => {
   it('runs from dark at the left to light at the right', () => {
-    const { data, width, height } = rampStrip(tables.at(-1)!, paper, { width: 120, height: 30 });
+    const { data, width, height } = rampStrip(tables.at(-1)!, { rgb: paper, grainMm: 0.1 }, { width: 120, height: 30 });
     const mean = (from: number, to: number) => {
       let sum = 0;
       for (let y = 0; y < height; y++) for (let x = from; x < to; x++) sum += data[4 * (y * width + x) + 1];
@@ -102,7 +105,7 @@ describe('strokes in the grain', () => {
     const [, table] = toneTables(own, optics, bareGround(whiteBook));
     const size = 120;
     const { data } = renderPreview({
-      ...{ width: size, height: size, pixelsPerMm: 11, paper, tables: [null, table] },
+      ...{ width: size, height: size, pixelsPerMm: 11, paper, grainMm: 0.005, tables: [null, table] },
       labels: new Uint16Array(size * size).fill(1),
       fields: fieldsOfTone(new Uint8Array(size * size).fill(20)),
     });
@@ -122,12 +125,28 @@ describe('strokes in the grain', () => {
     expect(runOf('upright')).to.be.below(0.9);
   });
 
-  it('leave every colour as it is on average: each grain covers exactly its share', () => {
-    for (const grain of DRAWN.map(grainOf)) {
-      for (const threshold of [40, 128, 210]) {
-        const below = grain.reduce((n, value) => n + (value < threshold ? 1 : 0), 0);
-        expect(below / grain.length).to.be.closeTo(threshold / 256, 0.01);
+  it('leave every colour as it is on average: as many specks are closed as opened', () => {
+    const strokes = strokeTile();
+    for (const pixelsPerMm of [1, 4, 12]) {
+      const under = specksUnderStrokes(pixelsPerMm);
+      for (const specks of [10, 60, 128, 220]) {
+        const mean = strokes.reduce((sum, step) => sum + under[specks * STROKE_STEPS + step], 0) / strokes.length;
+        expect(mean, `${specks} at ${pixelsPerMm}`).to.be.closeTo(specks, 0.6);
       }
     }
+  });
+
+  it('come in every way that layers name', () => {
+    expect(new Set(tables.map(({ drawn }) => drawn)).size).to.be.at.least(1);
+    for (const { drawn } of tables) expect(DRAWN).to.include(drawn);
+  });
+
+  it('lie on a tooth whose every height is as common as any other', () => {
+    const tile = grainTile();
+    for (const threshold of [40, 128, 210]) {
+      const below = tile.reduce((n, value) => n + (value < threshold ? 1 : 0), 0);
+      expect(below / tile.length).to.be.closeTo(threshold / 256, 0.01);
+    }
+    expect(grainOf(0.1, 10).stride).to.be.above(grainOf(0.35, 10).stride);
   });
 });

@@ -1,11 +1,11 @@
 import { expect } from 'chai';
-import { type Lab, deltaE2000, labOfHex, labOfRgb, rgbOfLab } from '../colour/index.ts';
-import { bareGround, layPasses, pencilOptics, whiteBook } from '../laydown/index.ts';
+import { LIGHTS, type Lab, type Rgb, codeOf, deltaE2000, labOfHex, labOfRgb, rgbOfLab } from '../colour/index.ts';
+import { PAPERS, bareGround, inkGround, layPasses, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
 import { fieldsOfTone } from './test/fields-of-tone.ts';
-import { grainOf } from './grain.ts';
-import { pigmentShare } from './shade.ts';
-import { TONE_STEPS, laydownStrip, renderPreview, toneTables, wheelDisc } from './index.ts';
+import { grainOf, grainTile } from './grain.ts';
+import { spreadOfShare } from './grain-spread.ts';
+import { type PrintedInk, TONE_STEPS, laydownStrip, renderPreview, toneTables, wheelDisc } from './index.ts';
 
 const blue = pencilOptics({ masstone: labOfHex('#2b4fa3'), type: 'oil' });
 const optics = new Map([['blue', blue]]);
@@ -14,49 +14,81 @@ const recipe = compileRecipe('blend', 'base-coat-first', family, { regions: [{ u
 const ground = bareGround(whiteBook);
 const paper = rgbOfLab(labOfHex(whiteBook.tint));
 
-/** The colour seen from afar: pixels averaged in linear light would be right for a lamp; print is judged by the mean of its coded values here. */
+/** The colour seen from afar: the mean of all pixels' light. */
 function meanLab(data: Uint8ClampedArray): Lab {
   const sums = [0, 0, 0];
-  for (let i = 0; i < data.length; i += 4) for (let c = 0; c < 3; c++) sums[c] += data[i + c];
-  return labOfRgb(sums.map((sum) => (4 * sum) / data.length) as unknown as Lab);
+  for (let i = 0; i < data.length; i += 4) for (let c = 0; c < 3; c++) sums[c] += LIGHTS[data[i + c]];
+  return labOfRgb(sums.map((sum) => codeOf((4 * sum) / data.length)) as unknown as Rgb);
 }
 
-function square(side: number, tone: number, table: ReturnType<typeof toneTables>[number] | null) {
+type Table = ReturnType<typeof toneTables>[number];
+
+function square(
+  side: number,
+  tone: number,
+  table: Table | null,
+  { pixelsPerMm = 11, grainMm = whiteBook.grainMm, ink = null as PrintedInk | null, rgb = paper } = {},
+) {
   const cells = side * side;
-  const labels = new Uint16Array(cells).fill(1);
   return renderPreview({
-    width: side,
-    height: side,
-    pixelsPerMm: 11,
-    labels,
+    ...{ width: side, height: side, pixelsPerMm, paper: rgb, grainMm, ink },
+    labels: new Uint16Array(cells).fill(1),
     fields: fieldsOfTone(new Uint8Array(cells).fill(tone)),
-    paper,
     tables: [null, table],
   });
 }
 
 describe('the preview', () => {
-  const paperGrain = grainOf('slanted');
+  const oneLayer = [{ ...recipe.layers[0], pressure: 'medium' as const }];
 
-  it('shows pigment over exactly the share that is covered, however many specks are left', () => {
-    for (let specks = 0; specks <= 256; specks += 4) {
-      const mean = paperGrain.reduce((sum, grain) => sum + pigmentShare(grain + 0.5, specks), 0) / paperGrain.length;
-      expect(mean, `${specks} of 256`).to.be.closeTo(1 - specks / 256, 0.006);
+  it('shows pigment over exactly the share that is covered, however many specks are left and however small it is shown', () => {
+    const tile = grainTile();
+    for (const pixelsPerMm of [20, 10, 3, 1]) {
+      const { shares } = grainOf(0.2, pixelsPerMm);
+      for (let specks = 0; specks < 256; specks += 15) {
+        const mean = tile.reduce((sum, value) => sum + shares[(specks << 8) | value], 0) / tile.length / 255;
+        expect(mean, `${specks} of 256 at ${pixelsPerMm}`).to.be.closeTo(1 - specks / 256, 0.006);
+      }
     }
   });
 
-  it('has a grain whose every threshold covers exactly its share', () => {
-    for (const threshold of [32, 128, 200]) {
-      const below = paperGrain.reduce((n, value) => n + (value < threshold ? 1 : 0), 0);
-      expect(below / paperGrain.length).to.be.closeTo(threshold / 256, 0.01);
+  it('varies as the mean of as many specks does that a pixel covers', () => {
+    // Squares of the tile's own specks, averaged, against what is foretold of them.
+    const tile = grainTile();
+    const side = Math.sqrt(tile.length);
+    for (const [covered, pixel] of [
+      [0.5, 2],
+      [0.5, 6],
+      [0.9, 3],
+      [0.2, 4],
+    ]) {
+      const n = 4 * pixel;
+      const means: number[] = [];
+      for (let y = 0; y + n <= side; y += n) {
+        for (let x = 0; x + n <= side; x += n) {
+          let sum = 0;
+          for (let v = 0; v < n; v++) {
+            for (let u = 0; u < n; u++) sum += Number(tile[(y + v) * side + x + u] >= 256 * (1 - covered));
+          }
+          means.push(sum / n / n);
+        }
+      }
+      const mean = means.reduce((sum, value) => sum + value, 0) / means.length;
+      const spread = Math.sqrt(means.reduce((sum, value) => sum + (value - mean) ** 2, 0) / means.length);
+      expect(spreadOfShare(covered, pixel) / spread, `${covered} at ${pixel}`).to.be.closeTo(1, 0.1);
     }
   });
 
-  it('has, on average, the colour that the layer model predicts', () => {
-    const oneLayer = [{ ...recipe.layers[0], pressure: 'medium' as const }];
-    const table = toneTables(oneLayer, optics, ground)[1];
-    const expected = layPasses(ground, [{ pencil: blue, pressure: 'medium' }]).lab;
-    expect(deltaE2000(meanLab(square(256, 128, table).data), expected)).to.be.below(2.5);
+  it('has, on average, the colour that the layer model predicts, on every paper and at every size', () => {
+    for (const on of PAPERS) {
+      const [, table] = toneTables(oneLayer, optics, bareGround(on));
+      const expected = layPasses(bareGround(on), [{ pencil: blue, pressure: 'medium' }]).lab;
+      const rgb = rgbOfLab(labOfHex(on.tint));
+      for (const pixelsPerMm of [20, 11, 3, 1]) {
+        const { data } = square(256, 128, table, { pixelsPerMm, grainMm: on.grainMm, rgb });
+        expect(deltaE2000(meanLab(data), expected), `${on.id} at ${pixelsPerMm}`).to.be.below(1);
+      }
+    }
   });
 
   it('shows bare paper where nothing is laid', () => {
@@ -73,15 +105,37 @@ describe('the preview', () => {
     expect(last.specks[0]).to.be.below(last.specks[TONE_STEPS - 1]);
   });
 
-  it('lets what covers show over a printed line, and what is clear hardly at all', () => {
-    const line = bareGround({ ...whiteBook, tint: '#1c1b1a' });
-    const over = (type: 'wax' | 'oil', opacity: number) => {
+  it('leaves a printed line as dark as it is printed, a little lighter under what covers', () => {
+    const line = inkGround(whiteBook);
+    const own = (type: 'wax' | 'oil', opacity: number) => {
       const pencil = pencilOptics({ masstone: labOfHex('#f3e7b9'), type, opacity });
-      const firm = Array.from({ length: 3 }, () => ({ pencil, pressure: 'firm' as const }));
-      return layPasses(line, firm).lab[0] - labOfHex('#1c1b1a')[0];
+      const layers = Array.from({ length: 3 }, () => ({ ...oneLayer[0], pressure: 'firm' as const }));
+      const known = new Map([['blue', pencil]]);
+      return [ground, line].map((on) => toneTables(layers, known, on).at(-1)!);
     };
-    expect(over('wax', 0.9)).to.be.above(10);
-    expect(over('oil', 0.1)).to.be.below(0.6 * over('wax', 0.9));
+    const lightness = ([onPaper, onInk]: Table[]) => {
+      const ink = { share: new Uint8Array(1024).fill(255), reflects: 0.0115, tables: [null, onInk] };
+      return meanLab(square(32, 128, onPaper, { ink }).data)[0];
+    };
+    const bare = meanLab(
+      square(32, 128, null, { ink: { share: new Uint8Array(1024).fill(255), reflects: 0.0115, tables: null } }).data,
+    )[0];
+    const [covering, clear] = [lightness(own('wax', 0.9)), lightness(own('oil', 0.1))];
+    expect(clear - bare).to.be.within(0, 3);
+    expect(covering - bare).to.be.within(clear - bare, 9);
+  });
+
+  it('mixes ink and colour by area, in light: never lighter than the lighter, and half a line half way between', () => {
+    const [, table] = toneTables(oneLayer, optics, ground);
+    const light = (share: number) => {
+      const ink = { share: new Uint8Array(4096).fill(share), reflects: 0.0115, tables: null };
+      const { data } = square(64, 128, table, { ink });
+      let sum = 0;
+      for (let p = 1; p < data.length; p += 4) sum += LIGHTS[data[p]];
+      return sum / 4096;
+    };
+    expect(light(128)).to.be.closeTo((light(0) + light(255)) / 2, 0.01);
+    expect(light(60)).to.be.below(light(0));
   });
 
   it('draws a strip that runs from pale to full', () => {

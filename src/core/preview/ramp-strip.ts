@@ -10,7 +10,7 @@ import { type ToneTable } from './tone-tables.ts';
  */
 export function rampStrip(
   table: ToneTable,
-  paper: Rgb,
+  { rgb: paper, grainMm }: { rgb: Rgb; grainMm: number },
   { width, height }: { width: number; height: number },
 ): RgbaImage {
   const across = Uint8Array.from({ length: width * height }, (_, i) => (255 * (i % width)) / Math.max(1, width - 1));
@@ -22,7 +22,7 @@ export function rampStrip(
   );
   const labels = new Uint16Array(width * height).fill(1);
   return renderPreview({
-    ...{ width, height, pixelsPerMm: 8, labels, paper, tables: [null, table] },
+    ...{ width, height, pixelsPerMm: 8, labels, paper, grainMm, tables: [null, table] },
     fields: fields as PageFields,
   });
 }

@@ -1,9 +1,18 @@
-import { type Rgb } from '../colour/index.ts';
+import { CODE_OF_LIGHT, LIGHT_STEPS, type Rgb, labOfHex, lightOf, lightOfLab } from '../colour/index.ts';
+import { PRINTED_BLACK } from '../laydown/index.ts';
 import { type PageFields } from '../light/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import { type Course, alongCourse } from './courses.ts';
-import { GRAIN_PER_MM, TILE, grainOf } from './grain.ts';
-import { pigmentShare } from './shade.ts';
+import { TILE, grainOf, grainTile } from './grain.ts';
+import {
+  ACROSS_PER_MM,
+  ALONG_PER_MM,
+  STROKE_DEGREES,
+  STROKE_STEPS,
+  STROKE_TILE,
+  specksUnderStrokes,
+  strokeTile,
+} from './strokes.ts';
 import { SECOND_STEPS, TONE_STEPS, type ToneTable } from './tone-tables.ts';
 
 /** What a preview is painted from. */
@@ -15,56 +24,55 @@ export interface PreviewSource {
   labels: Uint16Array;
   /** Fields of each pixel, 0..255. */
   fields: PageFields;
-  /** sRGB of the bare paper. */
+  /** sRGB of the bare paper, and the width of a feature of its grain, mm. */
   paper: Rgb;
+  grainMm: number;
   /** The table to paint each region by, at its id; null for regions that nothing is laid on yet. */
   tables: readonly (ToneTable | null)[];
   /** The course of the strokes on each region, at its id. Default none: they run as their table says. */
   courses?: readonly (Course | null)[];
+  /** The printed lines; without them the page is painted as if nothing were printed on it. */
+  ink?: PrintedInk | null;
+  /** Where the first pixel lies on the page, mm, for a piece of it: its grain is the page's own there. Default 0, 0. */
+  origin?: { x: number; y: number };
 }
 
-/** Shares of pigment are told apart by so many steps. */
-const LEVELS = 16;
-/** How much of the pigment's share each grain and speck value shows, 0..LEVELS - 1: 256 x 256, built once. */
-const SHARE = Uint8Array.from({ length: 65536 }, (_, i) => Math.round((LEVELS - 1) * pigmentShare(i & 255, i >> 8)));
-
-/** The pixels of a table on a paper: for each of its steps one for every share of pigment. */
-const PIXELS = new WeakMap<ToneTable, { paper: number; pixels: Uint32Array }>();
-
-function pixelsOf(table: ToneTable, paper: Rgb): Uint32Array {
-  const bare = packed(paper);
-  const known = PIXELS.get(table);
-  if (known?.paper === bare) return known.pixels;
-  const { rgb, specks } = table;
-  const pixels = new Uint32Array(specks.length * LEVELS);
-  for (let t = 0, o = 0; t < specks.length; t++) {
-    for (let level = 0; level < LEVELS; level++, o++) {
-      const share = level / (LEVELS - 1);
-      const mixed = (c: number) => paper[c] + (rgb[3 * t + c] - paper[c]) * share;
-      pixels[o] = packed([mixed(0), mixed(1), mixed(2)]);
-    }
-  }
-  PIXELS.set(table, { paper: bare, pixels });
-  return pixels;
+/** The printed lines of a page, which stay as they are printed but for what pencils lay over them. */
+export interface PrintedInk {
+  /** Share of ink in each pixel, 0..255. */
+  share: Uint8Array;
+  /** What full ink reflects, 0..1. */
+  reflects: number;
+  /** What lies on the ink, at each region's id, from tables of the same fields; null for regions that leave it as it is. */
+  tables: readonly (ToneTable | null)[] | null;
 }
+
+/** Light of some colour in red, green and blue, in steps of LIGHT_STEPS. */
+type Light = readonly [red: number, green: number, blue: number];
 
 /**
  * Paints what will come out: for each pixel the table of its region at the values of its fields, pigment on the grain and
- * paper in the valleys. Printed lines are not painted; lay the page over it.
+ * paper in the valleys, and the printed lines by their own share of the pixel. All is mixed in light, as eyes, lenses and
+ * smaller pictures mix it.
  */
 export function renderPreview(source: PreviewSource): RgbaImage {
-  const { width, height, pixelsPerMm, labels, fields, tables, paper, courses } = source;
+  const { width, height, pixelsPerMm, labels, fields, tables, courses, ink, origin = { x: 0, y: 0 } } = source;
   const data = new Uint8ClampedArray(4 * width * height);
   // Whole pixels are written at once; the bytes lie red, green, blue, alpha from the lowest on every machine that runs this.
   const out = new Uint32Array(data.buffer);
+  const paper = source.paper.map((value) => LIGHT_STEPS * lightOf(value)) as unknown as Light;
   const bare = packed(paper);
-  const grainScale = GRAIN_PER_MM / pixelsPerMm;
+  const black = ink ? (paper.map((value) => value * ink.reflects) as unknown as Light) : paper;
+  const tooth = grainTile();
+  const { stride, shares } = grainOf(source.grainMm, pixelsPerMm);
+  const strokes = strokeTile();
+  const under = specksUnderStrokes(pixelsPerMm);
   const mask = TILE - 1;
-  // A pixel that covers several of the grain's shows the mean of four of them.
-  const half = Math.floor(grainScale / 2);
-  const grainColumns = Int32Array.from({ length: width }, (_, x) => (x * grainScale) & mask);
+  const strokeMask = STROKE_TILE - 1;
+  const columns = Int32Array.from({ length: width }, (_, x) => (stride * (origin.x * pixelsPerMm + x)) & mask);
   for (let y = 0; y < height; y++) {
-    const grainRow = (y * grainScale) & mask;
+    const grainRow = ((stride * (origin.y * pixelsPerMm + y)) & mask) * TILE;
+    const yMm = origin.y + y / pixelsPerMm;
     const end = (y + 1) * width;
     for (let i = y * width; i < end;) {
       // Runs of one region are painted at once.
@@ -73,50 +81,74 @@ export function renderPreview(source: PreviewSource): RgbaImage {
       while (stop < end && labels[stop] === label) stop++;
       const table = tables[label] ?? null;
       if (table === null) {
-        out.fill(bare, i, stop);
-        i = stop;
+        for (; i < stop; i++) out[i] = ink && ink.share[i] > 0 ? mixed(paper, black, ink.share[i]) : bare;
         continue;
       }
-      const pixels = pixelsOf(table, paper);
-      const { specks } = table;
+      const { light, specks } = table;
       const course = courses?.[label] ?? null;
-      const grain = grainOf(course ? 'level' : table.drawn);
+      const degrees = STROKE_DEGREES[table.drawn];
+      const onInk = ink?.tables?.[label] ?? null;
+      const [cos, sin] = degrees === null ? [0, 0] : directionOf(degrees);
       const first = fields[table.fields[0]];
       const second = table.fields.length > 1 ? fields[table.fields[1]] : null;
-      if (course === null && half === 0) {
-        for (let x = i - y * width; i < stop; x++, i++) {
-          let t = (first[i] * TONE_STEPS) >> 8;
-          if (second !== null) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
-          out[i] = pixels[t * LEVELS + SHARE[(specks[t] << 8) | grain[grainRow * TILE + grainColumns[x]]]];
-        }
-        continue;
-      }
       for (let x = i - y * width; i < stop; x++, i++) {
-        let [column, row] = [grainColumns[x], grainRow];
-        if (course) [column, row] = placeInGrain(course, x / pixelsPerMm, y / pixelsPerMm);
-        const [right, below] = [(column + half) & mask, (row + half) & mask];
         let t = (first[i] * TONE_STEPS) >> 8;
         if (second !== null) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
-        const shares = specks[t] << 8;
-        const [upper, lower] = [row * TILE, below * TILE];
-        const all =
-          SHARE[shares | grain[upper + column]] +
-          SHARE[shares | grain[upper + right]] +
-          SHARE[shares | grain[lower + column]] +
-          SHARE[shares | grain[lower + right]];
-        out[i] = pixels[t * LEVELS + ((all + 2) >> 2)];
+        const xMm = origin.x + x / pixelsPerMm;
+        let [along, across] = [xMm * cos + yMm * sin, yMm * cos - xMm * sin];
+        if (course !== null) [along, across] = alongCourse(course, xMm, yMm);
+        let row = specks[t];
+        if (degrees !== null || course !== null) {
+          const stroke = ((across * ACROSS_PER_MM) & strokeMask) * STROKE_TILE + ((along * ALONG_PER_MM) & strokeMask);
+          row = under[row * STROKE_STEPS + strokes[stroke]];
+        }
+        const share = shares[(row << 8) | tooth[grainRow + columns[x]]] / 255;
+        const at = 6 * t;
+        let red = light[at + 3] + (light[at] - light[at + 3]) * share;
+        let green = light[at + 4] + (light[at + 1] - light[at + 4]) * share;
+        let blue = light[at + 5] + (light[at + 2] - light[at + 5]) * share;
+        const printed = ink ? ink.share[i] / 255 : 0;
+        if (printed > 0) {
+          const [r, g, b] = onInk === null ? black : inkUnder(onInk, t, black);
+          red += (r - red) * printed;
+          green += (g - green) * printed;
+          blue += (b - blue) * printed;
+        }
+        out[i] =
+          (0xff000000 | (CODE_OF_LIGHT[blue | 0] << 16) | (CODE_OF_LIGHT[green | 0] << 8) | CODE_OF_LIGHT[red | 0]) >>>
+          0;
       }
     }
   }
   return { width, height, data };
 }
 
-/** Column and row of the grain tile at a place, mm, where its level strokes follow a course. */
-function placeInGrain(course: Course, x: number, y: number): readonly [number, number] {
-  const [along, across] = alongCourse(course, x, y);
-  return [(along * GRAIN_PER_MM) & (TILE - 1), (across * GRAIN_PER_MM) & (TILE - 1)];
+function directionOf(degrees: number): readonly [cos: number, sin: number] {
+  const radians = (degrees * Math.PI) / 180;
+  return [Math.cos(radians), Math.sin(radians)];
 }
 
-function packed([red, green, blue]: Rgb): number {
-  return (0xff000000 | (Math.round(blue) << 16) | (Math.round(green) << 8) | Math.round(red)) >>> 0;
+/**
+ * The printed line under what is laid over it: the page's own ink with as much light added as the layers add to black.
+ * A line has no tooth to be seen, so it shows the mean.
+ */
+function inkUnder({ light, specks }: ToneTable, t: number, ink: Light): Light {
+  const covered = 1 - specks[t] / 256;
+  const added = (c: number) => {
+    const onBlack = light[6 * t + 3 + c] + (light[6 * t + c] - light[6 * t + 3 + c]) * covered;
+    return Math.min(LIGHT_STEPS, ink[c] + Math.max(0, onBlack - BLACK[c]));
+  };
+  return [added(0), added(1), added(2)];
+}
+
+/** What printed black reflects by itself, in steps of light. */
+const BLACK = lightOfLab(labOfHex(PRINTED_BLACK)).map((light) => LIGHT_STEPS * light);
+
+function mixed(paper: Light, ink: Light, share: number): number {
+  return packed(paper.map((value, c) => value + ((ink[c] - value) * share) / 255) as unknown as Light);
+}
+
+function packed([red, green, blue]: Light): number {
+  const [r, g, b] = [red, green, blue].map((value) => CODE_OF_LIGHT[Math.round(value)]);
+  return (0xff000000 | (b << 16) | (g << 8) | r) >>> 0;
 }

@@ -1,46 +1,43 @@
-import { type Lab, labOfSpectrum, rgbOfLab } from '../colour/index.ts';
+import { CODE_OF_LIGHT, LIGHT_STEPS, labOfSpectrum, lightOfLab } from '../colour/index.ts';
 import { type Ground, seen } from '../laydown/index.ts';
 
-/**
- * Pigment thins out over this many of 256 grain steps on each side of the edge of a speck: it lies thick on the hills of
- * the paper and thinner towards its valleys, as it is seen on toothed paper under a glass.
- */
-const SOFT = 84;
-
-/** A ground as it is painted: pigment where the grain stands up, paper in the valleys. All colours sRGB 0..255. */
+/** A ground as it is painted: pigment where the grain stands up, paper in the valleys. */
 export interface Shade {
-  covered: readonly number[];
-  /** Grain values below this (0..256) show paper. */
+  /** Light of what is covered and of the bare specks between, in steps of LIGHT_STEPS: red, green, blue each. */
+  covered: Uint16Array;
+  bare: Uint16Array;
+  /** Share of the area that is bare, 0..255 of 256. */
   specks: number;
 }
 
 /**
- * How to paint a ground so that its mean is exactly the colour the layer model says is seen: the pigment's own colour
- * is solved from the mean and the share of specks (clipped where a screen cannot show it).
+ * How to paint a ground so that its mean in light is the colour that the layer model says is seen. Light that enters the
+ * paper through a bare speck leaves it through the film beside, and the other way round; with Yule and Nielsen's n of 2
+ * it comes out anywhere, so that specks are seen as the root of bare times whole, and the film as the root of film times
+ * whole (F. Clapper, J. Yule, The effect of multiple internal reflections on the densities of half-tone prints, 1953).
+ * Specks between dark pigment are therefore no longer white.
  */
-export function shadeOf(ground: Ground, paper: readonly number[]): Shade {
-  const lab = labOfSpectrum(seen(ground));
-  return { covered: pigment(lab, ground.specks, paper), specks: 256 * ground.specks };
+export function shadeOf(ground: Ground): Shade {
+  const whole = seen(ground);
+  const between = (part: Float64Array) => stepsOf(part.map((value, i) => Math.sqrt(value * whole[i])));
+  return {
+    covered: between(ground.covered),
+    bare: between(ground.bare),
+    specks: Math.min(255, Math.round(256 * ground.specks)),
+  };
 }
 
-function pigment(lab: Lab, specks: number, paper: readonly number[]): number[] {
-  const share = Math.max(0.08, 1 - specks);
-  return rgbOfLab(lab).map((mean, i) => Math.min(255, Math.max(0, (mean - (1 - share) * paper[i]) / share)));
+/** The light of a spectrum in each channel. */
+export function stepsOf(spectrum: Float64Array): Uint16Array {
+  return Uint16Array.from(lightOfLab(labOfSpectrum(spectrum)), (light) => Math.round(LIGHT_STEPS * light));
 }
 
 /**
- * How much pigment a grain value shows, 0 (paper) to 1 (pigment). Over all grain values, which are equally common, the
- * mean is exactly the share that is covered.
- * @param grain 0..256
- * @param specks share of bare paper, in 256ths
+ * Paints one pixel.
+ * @param share of pigment that the pixel shows, 0..255
  */
-export function pigmentShare(grain: number, specks: number): number {
-  return Math.min(1, Math.max(0, (grain - edgeOf(specks) + SOFT) / (2 * SOFT)));
-}
-
-/** The grain value in the middle of the thinning: where that reaches past the end of the grain, it is moved to keep the mean. */
-function edgeOf(specks: number): number {
-  if (specks < SOFT) return 2 * Math.sqrt(specks * SOFT) - SOFT;
-  if (256 - specks < SOFT) return 256 + SOFT - 2 * Math.sqrt((256 - specks) * SOFT);
-  return specks;
+export function paintPixel(data: Uint8ClampedArray, at: number, { covered, bare }: Shade, share: number): void {
+  for (let c = 0; c < 3; c++)
+    data[at + c] = CODE_OF_LIGHT[Math.round(bare[c] + ((covered[c] - bare[c]) * share) / 255)];
+  data[at + 3] = 255;
 }

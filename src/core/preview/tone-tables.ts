@@ -1,9 +1,8 @@
-import { labOfSpectrum, rgbOfLab } from '../colour/index.ts';
 import { type Ground, type PencilOptics, groundAfterPasses } from '../laydown/index.ts';
 import { type Field, valueAtStep } from '../light/index.ts';
 import { type Direction, type Layer, fieldsOf, passesOf, shareInSpan } from '../recipe/index.ts';
-import { type Drawn } from './grain.ts';
-import { shadeOf } from './shade.ts';
+import { type Shade, shadeOf } from './shade.ts';
+import { type Drawn } from './strokes.ts';
 
 /** Steps of the first field that are computed; the 256 values of a page fall on the nearest. */
 export const TONE_STEPS = 64;
@@ -12,12 +11,15 @@ export const SECOND_STEPS = 32;
 /** Shares of a layer's pressure are told apart by so much of the whole. */
 const SHARES = 512;
 
-/** How a recipe looks at every value of its fields after some of its layers: for each red, green, blue and specks. */
+/** How a recipe looks at every value of its fields after some of its layers. */
 export interface ToneTable {
   /** One field or two. */
   fields: readonly Field[];
-  /** Steps x 3, sRGB of the pigment; all steps of the first field for the first step of the second, and so on. */
-  rgb: Uint8Array;
+  /**
+   * Steps x 6, light of the film in red, green and blue, then of the specks between (see Shade); all steps of the first
+   * field for the first step of the second, and so on.
+   */
+  light: Uint16Array;
   /** Steps, 0 (covered) to 255 (bare). */
   specks: Uint8Array;
   /** How the last layer's strokes draw the grain out. */
@@ -46,11 +48,10 @@ export function toneTables(
   optics: ReadonlyMap<string, PencilOptics>,
   ground: Ground,
 ): ToneTable[] {
-  const paper = rgbOfLab(labOfSpectrum(ground.bare));
   const fields = fieldsOf(layers);
   const size = TONE_STEPS * (fields.length > 1 ? SECOND_STEPS : 1);
   const grounds: Ground[] = [ground];
-  const looks = [lookOf(ground, paper)];
+  const looks = [shadeOf(ground)];
   const known = new Map<number, number>();
   const now = new Uint32Array(size);
   const tables = [tableOf(undefined)];
@@ -64,7 +65,7 @@ export function toneTables(
       if (next === undefined) {
         const passes = passesOf(layer, optics, shares[step] / SHARES);
         next = grounds.push(groundAfterPasses(grounds[now[step]], passes)) - 1;
-        looks.push(lookOf(grounds[next], paper));
+        looks.push(shadeOf(grounds[next]));
         known.set(key, next);
       }
       now[step] = next;
@@ -74,23 +75,16 @@ export function toneTables(
   return tables;
 
   function tableOf(last: Layer | undefined): ToneTable {
-    const rgb = new Uint8Array(3 * size);
+    const light = new Uint16Array(6 * size);
     const specks = new Uint8Array(size);
     for (let step = 0; step < size; step++) {
-      const look = looks[now[step]];
-      rgb[3 * step] = look[0];
-      rgb[3 * step + 1] = look[1];
-      rgb[3 * step + 2] = look[2];
-      specks[step] = look[3];
+      const look: Shade = looks[now[step]];
+      light.set(look.covered, 6 * step);
+      light.set(look.bare, 6 * step + 3);
+      specks[step] = look.specks;
     }
-    return { fields, rgb, specks, drawn: drawnBy(last) };
+    return { fields, light, specks, drawn: drawnBy(last) };
   }
-}
-
-/** Red, green, blue and specks of a ground as a table holds them. */
-function lookOf(ground: Ground, paper: readonly number[]): Uint8Array {
-  const { covered, specks } = shadeOf(ground, paper);
-  return Uint8Array.of(...covered.map(Math.round), Math.min(255, Math.round(specks)));
 }
 
 /** Which of {@link SHARES} of a layer's pressure arrive at each step: a zone goes by each of its fields by itself. */

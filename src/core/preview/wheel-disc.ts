@@ -1,22 +1,15 @@
-import {
-  type ColourWheel,
-  type Ring,
-  RINGS,
-  labOfOklch,
-  labOfSpectrum,
-  rgbOfLab,
-  wheelById,
-  wheelOfHue,
-} from '../colour/index.ts';
+import { type ColourWheel, type Ring, RINGS, labOfOklch, wheelById, wheelOfHue } from '../colour/index.ts';
 import { type Paper, type Pass, bareGround, layPasses, pencilOptics } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
-import { TILE, grainOf } from './grain.ts';
-import { type Shade, pigmentShare, shadeOf } from './shade.ts';
+import { TILE, grainOf, grainTile } from './grain.ts';
+import { type Shade, paintPixel, shadeOf, stepsOf } from './shade.ts';
 
 /** Chroma (OKLCH) at the rim of the wheel; pencils are plotted on the same scale. */
 export const RIM_CHROMA = 0.2;
 /** Bare paper is left within this share of the radius. */
 export const HUB = 0.14;
+/** The wheel is laid as if on paper so large. */
+const PIXELS_PER_MM = 6;
 const SECTORS = 72;
 const STEPS = 24;
 
@@ -49,11 +42,10 @@ export function wheelDisc(
   { wheel = wheelById('painters'), rings = false }: DiscOptions = {},
 ): RgbaImage {
   const ground = bareGround(paper);
-  const bare = rgbOfLab(labOfSpectrum(ground.bare));
   const [grey, black] = [0.62, 0.16].map((l) =>
     pencilOptics({ masstone: labOfOklch({ l, c: 0, h: 0 }), type: 'wax', opacity: 0.35 }),
   );
-  const laid = (passes: Pass[]) => shadeOf(layPasses(ground, passes).ground, bare);
+  const laid = (passes: Pass[]) => shadeOf(layPasses(ground, passes).ground);
   const shades: Shade[][] = Array.from({ length: SECTORS }, (_, sector) => {
     const hue = wheel.hueOf((360 / SECTORS) * sector);
     const l = 0.62 + 0.2 * Math.cos((wheelOfHue(hue) * Math.PI) / 180);
@@ -75,8 +67,9 @@ export function wheelDisc(
   });
   const edges = RINGS.map(ringRadius);
   const data = new Uint8ClampedArray(4 * size * size);
-  const mask = TILE - 1;
-  const paperGrain = grainOf('slanted');
+  const nothing: Shade = { covered: stepsOf(ground.bare), bare: stepsOf(ground.bare), specks: 255 };
+  const { stride, shares } = grainOf(paper.grainMm, PIXELS_PER_MM);
+  const [tooth, mask] = [grainTile(), TILE - 1];
   const middle = size / 2;
   for (let y = 0, p = 0; y < size; y++) {
     for (let x = 0; x < size; x++, p += 4) {
@@ -85,17 +78,16 @@ export function wheelDisc(
       const radius = Math.hypot(dx, dy) / middle;
       if (radius > 1) continue;
       const angle = ((Math.atan2(dx, -dy) * 180) / Math.PI + 360) % 360;
-      const grain = paperGrain[(y & mask) * TILE + (x & mask)];
+      const value = tooth[((stride * y) & mask) * TILE + ((stride * x) & mask)];
       const out = (radius - HUB) / (1 - HUB);
       // The rim is ragged as a hand leaves it: what the last strokes miss there is not paper but nothing.
-      if (out > 0.975 && grain < (out - 0.975) * 10000) continue;
+      if (out > 0.975 && value < (out - 0.975) * 10000) continue;
       const step = rings
         ? edges.findIndex(({ from, to }) => radius >= from && radius <= to)
         : Math.min(STEPS - 1, Math.max(0, Math.floor(out * STEPS)));
-      const shade = shades[Math.round((angle / 360) * SECTORS) % SECTORS][Math.max(0, step)];
-      const share = out < 0 || step < 0 ? 0 : pigmentShare(grain, shade.specks);
-      for (let c = 0; c < 3; c++) data[p + c] = bare[c] + (shade.covered[c] - bare[c]) * share;
-      data[p + 3] = 255;
+      const sector = shades[Math.round((angle / 360) * SECTORS) % SECTORS];
+      const shade = out < 0 || step < 0 ? nothing : sector[step];
+      paintPixel(data, p, shade, shares[(shade.specks << 8) | value]);
     }
   }
   return { width: size, height: size, data };

@@ -1,5 +1,5 @@
 import { labOfHex } from '../colour/index.ts';
-import { BAR, type Patch } from '../laydown/index.ts';
+import { BAR, LADDER_PATCHES, type Patch } from '../laydown/index.ts';
 
 /** A rectangle on a card, mm from its top left corner mark, y down. */
 export interface CardBox {
@@ -33,6 +33,8 @@ export interface CardLayout {
   bar: CardBox;
   /** Where a pencil's code and name stand. */
   labels: readonly CardBox[];
+  /** Where the code of a pencil stands that is laid over itself at the foot, and its row. */
+  ladders: readonly { row: number; box: CardBox }[];
   cells: readonly CardCell[];
 }
 
@@ -73,6 +75,10 @@ const COLUMNS: readonly Pick<CardCell, 'patch' | 'on'>[] = [
 ];
 const OVERLAY_COLUMN = 4;
 
+/** At the foot beside the greys: so many pencils on the first page and on each other, laid over themselves. */
+const LADDER = { x: 104, y: 241.6, width: 5.8, height: 6.4, step: 6.3, apart: 20.2, label: 2.9 };
+const LADDERS = { first: 4, other: 1 };
+
 /** Which card and page, as filled and empty boxes: ten of the card, five of the page, and one that makes them even. */
 export function codeBits({ card, page }: CardName): boolean[] {
   const bits = [...bitsOf(card, 10), ...bitsOf(page, 5)];
@@ -98,7 +104,8 @@ export function pagesOf(pencils: number): number {
 /**
  * Lays out one page of a swatch card: a row a pencil; light, medium, firm and full patches on paper, a medium one with
  * the next pencil's over it, and light, firm and full ones over a dark bar. The last row's overlay takes the first's
- * pencil; a pencil alone has none.
+ * pencil; a pencil alone has none. At the foot some pencils, spread over the page, are laid lightly two, four and eight
+ * times over themselves.
  * @param rows pencils on this page, 1 to 18
  * @throws RangeError for more or fewer rows, or a card or page number that the code cannot say
  */
@@ -112,6 +119,7 @@ export function layOutCard(rows: number, name: CardName): CardLayout {
   const { width, height } = CARD_MM;
   const left = (column: number) => width - (COLUMNS.length - column) * (CELL.width + GAP.x) + GAP.x - 2;
   const top = (row: number) => TOP + row * (CELL.height + GAP.y);
+  const laidOver = spread(rows, name.page === 0 ? LADDERS.first : LADDERS.other);
   const onBar = COLUMNS.findIndex(({ on }) => on === 'bar');
   return {
     ...{ width, height },
@@ -137,12 +145,42 @@ export function layOutCard(rows: number, name: CardName): CardLayout {
     labels: Array.from({ length: rows }, (_, row) => ({
       ...{ x: -2, y: top(row), width: LABEL_WIDTH, height: CELL.height },
     })),
-    cells: Array.from({ length: rows }, (_, row) =>
-      COLUMNS.flatMap((column, i): CardCell[] => {
-        const over = i === OVERLAY_COLUMN ? (row + 1) % rows : null;
-        if (over === row) return [];
-        return [{ row, ...column, over, box: { x: left(i), y: top(row), ...CELL } }];
-      }),
-    ).flat(),
+    ladders: laidOver.map((row, k) => ({
+      row,
+      box: {
+        x: LADDER.x + k * LADDER.apart,
+        y: LADDER.y - LADDER.label,
+        width: LADDER.apart - 1,
+        height: LADDER.label,
+      },
+    })),
+    cells: [
+      ...Array.from({ length: rows }, (_, row) =>
+        COLUMNS.flatMap((column, i): CardCell[] => {
+          const over = i === OVERLAY_COLUMN ? (row + 1) % rows : null;
+          if (over === row) return [];
+          return [{ row, ...column, over, box: { x: left(i), y: top(row), ...CELL } }];
+        }),
+      ).flat(),
+      ...laidOver.flatMap((row, k) =>
+        LADDER_PATCHES.map((patch, i): CardCell => {
+          const x = LADDER.x + k * LADDER.apart + i * LADDER.step;
+          return {
+            row,
+            patch,
+            on: 'paper',
+            over: null,
+            box: { x, y: LADDER.y, width: LADDER.width, height: LADDER.height },
+          };
+        }),
+      ),
+    ],
   };
+}
+
+/** At most so many of some rows, spread over them from the first to the last; of one, the middle. */
+function spread(rows: number, most: number): number[] {
+  if (most === 1) return [rows >> 1];
+  const count = Math.min(rows, most);
+  return Array.from({ length: count }, (_, k) => Math.round((k * (rows - 1)) / Math.max(1, count - 1)));
 }

@@ -99,7 +99,7 @@ export function readCard(image: RgbaImage, layout: CardLayout, paper: Paper): Ca
   });
 }
 
-const HARDNESS: readonly Patch[] = ['light', 'medium', 'firm', 'full'];
+const HARDNESS: readonly Patch[] = ['light', 'light-twice', 'medium', 'light-four', 'light-eight', 'firm', 'full'];
 
 /**
  * @param fromBare how far a patch lies from what it lies on, CIEDE2000
@@ -115,7 +115,8 @@ function doubtOf({ spread, astray }: { spread: number; astray: number }, fromBar
 function barePlaces({ cells, labels, bar, width, greys }: CardLayout): CardBox[] {
   const places: CardBox[] = [];
   for (const { on, box } of cells) {
-    if (on === 'paper') places.push({ x: box.x + 2, y: box.y + box.height + 0.6, width: box.width - 4, height: 0.8 });
+    if (on === 'paper' && box.width > 10)
+      places.push({ x: box.x + 2, y: box.y + box.height + 0.6, width: box.width - 4, height: 0.8 });
   }
   for (const { y, height: down } of labels) places.push({ x: cells[0].box.x - 5, y, width: 3, height: down });
   const right = bar.x + bar.width;
@@ -123,7 +124,6 @@ function barePlaces({ cells, labels, bar, width, greys }: CardLayout): CardBox[]
     places.push({ x: right + 0.8, y, width: width - right - 1.2, height: 8 });
   places.push({ x: 58, y: 3, width: 30, height: 4 }, { x: 150, y: 16, width: 30, height: 4 });
   const greyTop = greys[0].box.y;
-  for (let x = 110; x < width - 10; x += 20) places.push({ x, y: greyTop, width: 10, height: 6 });
   for (let y = bar.y + bar.height + 4; y < greyTop - 8; y += 16) {
     for (let x = 4; x < width - 10; x += 18) places.push({ x, y, width: 8, height: 4 });
   }

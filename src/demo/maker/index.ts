@@ -1,5 +1,5 @@
 /** maker: who really made the demo's pencils and laid its swatches, apart from the product's own model. */
-import { type NewSwatch, PATCHES } from '../../contracts/index.ts';
+import { LADDER, type NewSwatch, PATCHES } from '../../contracts/index.ts';
 import { labOfHex, spectrumOfLab } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { seededRandom } from '../../core/random/index.ts';
@@ -35,6 +35,10 @@ const CARD = [
   ...PATCHES.map((patch) => ({ patch, ground: 'paper' as const })),
   { patch: 'firm' as const, ground: 'bar' as const },
 ];
+
+/** Every so manieth pencil is laid lightly over itself as well. */
+const LADDER_EVERY = 45;
+const LADDER_CARD = LADDER.map((patch) => ({ patch, ground: 'paper' as const }));
 
 /** What a pencil declares of itself. */
 export interface Labelled {
@@ -77,10 +81,11 @@ export function overlayPatches(pencils: readonly Labelled[]): (NewSwatch & { pen
 /** The swatch cards of some pencils on each of two papers, as they were read. */
 export function swatchCards(pencils: readonly Labelled[]): (NewSwatch & { pencilId: string })[] {
   const papers = SWATCH_PAPERS.map((id) => [id, madePaper(id)] as const);
-  return pencils.flatMap((pencil) => {
+  return pencils.flatMap((pencil, i) => {
+    const card = i % LADDER_EVERY === LADDER_EVERY >> 1 ? [...CARD, ...LADDER_CARD] : CARD;
     const whole = made(pencil);
     return papers.flatMap(([paper, madeOf]) =>
-      CARD.map(({ patch, ground }) => {
+      card.map(({ patch, ground }) => {
         const id = `${pencil.id}-${paper}-${patch}-${ground}`.replaceAll('-book', '').replaceAll('-sheet', '');
         const lab = readPatch(layPatch(whole, madeOf, patch, ground), READING_NOISE, seededRandom(hashOf(id)));
         return { id, pencilId: pencil.id, paper, patch, ground, lab };

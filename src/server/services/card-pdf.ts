@@ -21,11 +21,15 @@ const FAINT = '#b9b8b6';
 const GUIDE = [
   'Print at 100%. Lay each patch as its column says, in your usual hand.',
   '“+ next”: over it a medium patch of the pencil below; last row, of the first.',
+  'At the foot: light over itself, 2, 4 and 8 times, tells how this paper fills.',
   'Then photograph it flat in daylight, or scan it without corrections.',
 ];
 
 /** Words over the columns of patches: how each is laid. */
-const PATCH_WORDS = { light: 'light', medium: 'medium', firm: 'firm', full: 'firm 2x, burnish' } as const;
+const PATCH_WORDS = {
+  ...{ light: 'light', medium: 'medium', firm: 'firm', full: 'firm 2x, burnish' },
+  ...{ 'light-twice': 'light 2x', 'light-four': 'light 4x', 'light-eight': 'light 8x' },
+} as const;
 
 /**
  * A swatch card as a PDF of A4 pages, to be printed at its real size on the paper that it is for.
@@ -87,7 +91,11 @@ function drawPage(
     const { x, y, width, height } = cell.box;
     pdf.rect(x, y, width, height);
     outline(FAINT);
-    if (cell.row === 0) write('text', 2.3, wordsOver(cell), x, y - 4.6, width + 2);
+    if (cell.row === 0 && cell.box.y < layout.greys[0].box.y)
+      write('text', 2.3, wordsOver(cell), x, y - 4.6, width + 2);
+  }
+  for (const { row, box } of layout.ladders) {
+    write('text', 2.1, `${rows[row]?.code ?? `row ${row + 1}`}: light 2x, 4x, 8x`, box.x, box.y, box.width);
   }
   layout.labels.forEach(({ x, y, width, height }, row) => {
     const pencil = rows[row];

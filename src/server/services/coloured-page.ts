@@ -2,9 +2,9 @@ import { gunzipSync } from 'node:zlib';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
-import { paperById, pencilOptics } from '../../core/laydown/index.ts';
+import { inkGround, paperById, pencilOptics } from '../../core/laydown/index.ts';
 import { pageFields } from '../../core/light/index.ts';
-import { LINE_REACH_MM, distanceToLines, growLabels } from '../../core/lineart/index.ts';
+import { type GreyImage, LINE_REACH_MM, distanceToLines, growLabels, inkShareOf } from '../../core/lineart/index.ts';
 import { renderPreview } from '../../core/preview/index.ts';
 import { type Run, breather } from '../../core/run/index.ts';
 import {
@@ -48,15 +48,23 @@ export async function colouredPage(db: Database, sheetId: string, run: Run): Pro
   const { data: grey, info } = await sharp(bytes).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
   const paper = paperById(state.plan.page.paper);
   const bare = rgbOfLab(labOfHex(paper.tint));
-  const colour = state.regionsFrom ? await laidColour(db, sheetId, breathe) : null;
+  const { width, height } = info;
   const data = new Uint8Array(3 * grey.length);
-  for (let i = 0, o = 0; i < grey.length; i++) {
-    for (let c = 0; c < 3; c++, o++) data[o] = ((colour ? colour[4 * i + c] : bare[c]) * grey[i]) / 255;
+  if (state.regionsFrom) {
+    const coloured = await laidColour(db, sheetId, { width, height, data: grey }, breathe);
+    for (let i = 0, o = 0; i < coloured.length; i += 4, o += 3) data.set(coloured.subarray(i, i + 3), o);
+  } else {
+    for (let i = 0, o = 0; i < grey.length; i++) for (let c = 0; c < 3; c++, o++) data[o] = (bare[c] * grey[i]) / 255;
   }
-  return { width: info.width, height: info.height, data };
+  return { width, height, data };
 }
 
-async function laidColour(db: Database, sheetId: string, breathe: (share: number, doing: string) => Promise<void>) {
+async function laidColour(
+  db: Database,
+  sheetId: string,
+  print: GreyImage,
+  breathe: (share: number, doing: string) => Promise<void>,
+) {
   const { plan, trayId } = await sheetState(db, sheetId);
   const meta = await readRegions(db, sheetId);
   const { width, height, pixelsPerMm, regions } = meta;
@@ -77,15 +85,10 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
   await breathe(0.6, 'laying the pencils');
   const paper = paperById(plan.page.paper);
   const grounds = groundsOf(plan, meta.seen);
-  const tables = regionTables(
-    things,
-    regions,
-    upTo,
-    (id) => ({ optics: pencilOptics(asTrayPencil(pencils.get(id)!)), key: id }),
-    groundFinder(paper, grounds),
-    grounds.keys(),
-    new Map(),
-  );
+  const opticsOf = (id: string) => ({ optics: pencilOptics(asTrayPencil(pencils.get(id)!)), key: id });
+  const tables = regionTables(things, regions, upTo, opticsOf, groundFinder(paper, grounds), grounds.keys(), new Map());
+  const line = { ground: inkGround(paper), key: 'printed line' };
+  const onInk = regionTables(things, regions, upTo, opticsOf, () => line, [], new Map());
   await breathe(0.8, 'laying the pencils');
   return renderPreview({
     width,
@@ -94,7 +97,9 @@ async function laidColour(db: Database, sheetId: string, breathe: (share: number
     labels: grown,
     fields,
     paper: rgbOfLab(labOfHex(paper.tint)),
+    grainMm: paper.grainMm,
     tables,
+    ink: { ...inkShareOf(print), tables: onInk },
     courses: regionCourses(things, regions, upTo, { glows: plan.glows, vanishing: plan.horizon.vanishing }),
   }).data;
 }

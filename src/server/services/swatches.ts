@@ -57,9 +57,10 @@ export async function listReadOn(db: Querying, trayId: string): Promise<ReadOn> 
 export async function listFits(db: Querying, trayId: string): Promise<TrayFit[]> {
   const rows = await db.select().from(trayFits).where(eq(trayFits.trayId, trayId)).orderBy(asc(trayFits.paper));
   return rows.map(({ paper, content, at }) => ({
-    // Fits of before trials were kept have learnt nothing.
+    // Fits of before trials were kept have learnt nothing; those of the first edition did not say which they are.
     ...{ learnt: {} },
     ...content,
+    fit: { ...{ stray: 1, model: 1, atBound: [] }, ...content.fit },
     ...{ paper, at: at.toISOString() },
   }));
 }

@@ -146,8 +146,7 @@ function SheetByDone({
   const selected = useMemo(() => (regionId === null ? [] : [regionId]), [regionId]);
   return (
     <SheetView
-      under={preview?.picture}
-      overInk={preview?.overInk}
+      predicted={preview}
       lit={lit}
       selected={selected}
       onPick={(id) => onRegion(id === regionId ? null : id)}

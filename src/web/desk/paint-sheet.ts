@@ -1,9 +1,10 @@
 /** All that one painting of the sheet needs. */
 export interface Painting {
   picture: ImageBitmap;
+  /** What lies below the printed lines. */
   under: CanvasImageSource | null;
-  /** Light to be added to the printed lines: what is laid over them. */
-  overInk: CanvasImageSource | null;
+  /** The page as it will come out, printed lines and all, instead of the print itself. */
+  predicted: HTMLCanvasElement | null;
   veil: CanvasImageSource | null;
   /** Scale and offset, CSS pixels. */
   view: { k: number; x: number; y: number };
@@ -17,7 +18,7 @@ const VEIL = 'rgba(226, 226, 224, 0.5)';
 
 /** Paints paper, prediction and ink, veils what is not chosen, and outlines what is in black and white. */
 export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void {
-  const { picture, under, view, size, paperTint } = painting;
+  const { picture, under, predicted, view, size, paperTint } = painting;
   const dots = window.devicePixelRatio || 1;
   const context = cleared(canvas, size);
   context.setTransform(dots * view.k, 0, 0, dots * view.k, dots * view.x, dots * view.y);
@@ -29,12 +30,15 @@ export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void 
   context.fillStyle = paperTint;
   context.fillRect(0, 0, picture.width, picture.height);
   context.restore();
-  if (under) context.drawImage(under, 0, 0, picture.width, picture.height);
-  context.globalCompositeOperation = 'multiply';
-  context.drawImage(sizedFor(picture, dots * view.k), 0, 0, picture.width, picture.height);
-  context.globalCompositeOperation = 'lighter';
-  if (painting.overInk) context.drawImage(painting.overInk, 0, 0, picture.width, picture.height);
-  context.globalCompositeOperation = 'source-over';
+  if (predicted) {
+    const scale = (dots * view.k * picture.width) / predicted.width;
+    context.drawImage(sizedFor(predicted, scale), 0, 0, picture.width, picture.height);
+  } else {
+    if (under) context.drawImage(under, 0, 0, picture.width, picture.height);
+    context.globalCompositeOperation = 'multiply';
+    context.drawImage(sizedFor(picture, dots * view.k), 0, 0, picture.width, picture.height);
+    context.globalCompositeOperation = 'source-over';
+  }
 
   const shown = [...painting.chosen, ...painting.lit];
   if (painting.veil) context.drawImage(painting.veil, 0, 0, picture.width, picture.height);
@@ -72,7 +76,7 @@ function cleared(canvas: HTMLCanvasElement, size: Painting['size']): CanvasRende
 const halves = new WeakMap<CanvasImageSource, OffscreenCanvas>();
 
 /** A picture as small as it can be for being shown at a scale, so that not all of it is read for each painting. */
-function sizedFor(picture: ImageBitmap | OffscreenCanvas, scale: number): CanvasImageSource {
+function sizedFor(picture: ImageBitmap | OffscreenCanvas | HTMLCanvasElement, scale: number): CanvasImageSource {
   if (scale > 0.5) return picture;
   let half = halves.get(picture);
   if (!half) {

@@ -19,7 +19,7 @@ import {
 } from '../../planning/index.ts';
 import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
-import { loadLabels, loadPicture } from './load-page.ts';
+import { loadLabels, loadPicture, pictureUrl } from './load-page.ts';
 
 /** Lays a sheet on the desk: loads what every stage shares, then shows the stage. */
 export function SheetOnDesk() {
@@ -84,19 +84,24 @@ function usePage(sheet: SheetState | undefined): PageRegions | null | 'loading' 
   const sheetId = sheet?.id ?? '';
   const { currentData: meta } = useRegionsQuery({ sheetId, from: from ?? '' }, { skip: !holds });
   const labels = useLoaded(holds ? `${sheetId} ${from}` : null, () => loadLabels(sheetId));
-  const opened = useOpened(meta, labels.value, from ?? '');
+  const opened = useOpened(meta, labels.value, from ?? '', sheet ? pictureUrl(sheet.id, sheet.picture.hash) : '');
   if (!sheet) return 'loading';
   if (!holds) return null;
   return opened ?? 'loading';
 }
 
-function useOpened(meta: RegionsMeta | undefined, labels: Uint16Array | null, key: string): PageRegions | null {
+function useOpened(
+  meta: RegionsMeta | undefined,
+  labels: Uint16Array | null,
+  key: string,
+  picture: string,
+): PageRegions | null {
   return useMemo(() => {
     if (!meta || !labels || meta.from !== key) return null;
     const { width, height, pixelsPerMm, regions } = meta;
-    void pageWorker.open(key, { width, height, pixelsPerMm, labels, regions });
+    void pageWorker.open(key, { width, height, pixelsPerMm, labels, regions, picture });
     return { ...meta, key, labels };
-  }, [meta, labels, key]);
+  }, [meta, labels, key, picture]);
 }
 
 function useLaid(pencils: readonly Pencil[], use: PaperInUse): ReadonlyMap<string, LaidPencil> {

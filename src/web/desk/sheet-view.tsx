@@ -18,10 +18,10 @@ import { regionAt, tinyRegionsAround } from './region-at.ts';
 import { outlineOf } from './region-paths.ts';
 
 interface Props {
-  /** What lies below the ink: the predicted colours or the light; the bare paper when left out. */
+  /** What lies below the printed lines, such as the light; the bare paper when left out. */
   under?: CanvasImageSource | null;
-  /** What is laid over the ink, as light to be added to it. */
-  overInk?: CanvasImageSource | null;
+  /** The page as it will come out, printed lines and all, in place of print and paper. */
+  predicted?: HTMLCanvasElement | null;
   selected?: readonly number[];
   /** Regions lit without being chosen, as the places of a pencil. */
   lit?: readonly number[];
@@ -56,7 +56,7 @@ const REACH_PX = 6;
 /** The sheet on the desk: paper, prediction, ink and what is chosen, with pan, pinch and wheel zoom. */
 export function SheetView({
   under,
-  overInk,
+  predicted,
   selected = [],
   lit = [],
   onPick,
@@ -140,11 +140,11 @@ export function SheetView({
   const painting = useMemo((): Painting | null => {
     if (!size || !view) return null;
     return {
-      ...{ picture, under: under ?? null, overInk: overInk ?? null, veil: veil ?? null, view, size, paperTint },
+      ...{ picture, under: under ?? null, predicted: predicted ?? null, veil: veil ?? null, view, size, paperTint },
       chosen: page ? selected.map((id) => outlineOf(page, id)) : [],
       lit: page ? lit.map((id) => outlineOf(page, id)) : [],
     };
-  }, [picture, under, overInk, veil, view, size, paperTint, page, selected, lit]);
+  }, [picture, under, predicted, veil, view, size, paperTint, page, selected, lit]);
   useEffect(() => {
     if (!painting) return;
     const frame = requestAnimationFrame(() => canvas.current && paintSheet(canvas.current, painting));

@@ -13,12 +13,6 @@ interface Pixels {
   data: Uint8ClampedArray;
 }
 
-/** What will come out: what lies under the printed lines, and what lies over them once that is known. */
-export interface Painted {
-  picture: HTMLCanvasElement;
-  overInk: HTMLCanvasElement | null;
-}
-
 /** Longest side of a preview, pixels: fine enough for the desk, quick enough to scrub. */
 const PREVIEW_SIDE = 1300;
 
@@ -26,7 +20,7 @@ const PREVIEW_SIDE = 1300;
 const FIRST_LOOK = 2;
 
 /** Pixels of a preview may be this large on the screen, CSS pixels, before it is worth painting it finer. */
-const COARSE_LOOK = 1.6;
+const COARSE_LOOK = 1.3;
 
 /** Whether the sheet is looked at so closely that a preview should be painted at its full resolution. */
 export function useIsClose(): boolean {
@@ -41,7 +35,7 @@ function stepFor({ picture }: Desk): number {
 }
 
 /**
- * What will come out on the page; null until it is there or while nothing has a family and all is bare.
+ * What will come out on the page, printed lines and all; null until it is there or while nothing has a family and all is bare.
  * @param upTo layers laid so far by thing id; things that are not named show all of theirs
  * @param fine at the full resolution of the working picture, for looking closely
  * @param others recipes by thing id to show instead of the sheet's own; null shows nothing
@@ -50,7 +44,42 @@ export function usePreview(
   upTo: Readonly<Record<string, number>>,
   fine = false,
   others?: ReadonlyMap<string, Recipe> | null,
-): Painted | null {
+): HTMLCanvasElement | null {
+  const desk = useDesk();
+  const { page } = desk;
+  const asked = usePreviewRequest(upTo, others);
+  const key = page?.key ?? '';
+  const step = stepFor(desk);
+  const at = (every: number) => ({ ...asked!, step: every, first: every > step });
+  const looks = [step * FIRST_LOOK, step].map((every) => () => pageWorker.preview(key, at(every)));
+  const whole = usePixels(asked ? looks : [], [key, asked, step]);
+  const close = usePixels(asked && fine && step > 1 ? [() => pageWorker.preview(key, at(1))] : [], [key, asked], true);
+  return close ?? whole;
+}
+
+/**
+ * A square piece of the page as a loupe shows it; null until it is there.
+ * @param middle of the piece, mm
+ * @param pixels along each side of the picture
+ */
+export function useCloseUp(
+  upTo: Readonly<Record<string, number>>,
+  { x, y }: { x: number; y: number },
+  sideMm: number,
+  pixels: number,
+): HTMLCanvasElement | null {
+  const desk = useDesk();
+  const asked = usePreviewRequest(upTo);
+  const key = desk.page?.key ?? '';
+  const ask = () => pageWorker.closeUp(key, { ...asked!, step: 1, first: false }, { x, y }, sideMm, pixels);
+  return usePixels(asked ? [ask] : [], [key, asked, x, y, sideMm, pixels], true);
+}
+
+/** What a preview of the sheet is asked with; null where there is nothing to show. */
+function usePreviewRequest(
+  upTo: Readonly<Record<string, number>>,
+  others?: ReadonlyMap<string, Recipe> | null,
+): Omit<PreviewRequest, 'step' | 'first'> | null {
   const desk = useDesk();
   const { page, grounds, pencilById, use } = desk;
   const things = desk.formed;
@@ -71,20 +100,7 @@ export function usePreview(
       upTo,
     };
   }, [things, lighting, vanishing, use, grounds, recipes, pencilById, upTo]);
-  const wanted = page !== null && others !== null && (recipes.size > 0 || grounds.size > 0);
-  const key = page?.key ?? '';
-  const step = stepFor(desk);
-  const at = (every: number) => ({ ...request, step: every, first: every > step });
-  const looks = [step * FIRST_LOOK, step].map((every) => () => pageWorker.preview(key, at(every)));
-  const whole = usePixels(wanted ? looks : [], [key, request, step]);
-  const close = usePixels(
-    wanted && fine && step > 1 ? [() => pageWorker.preview(key, at(1))] : [],
-    [key, request],
-    true,
-  );
-  const overInk = usePixels(whole ? [() => pageWorker.overInk(key, at(step))] : [], [key, request, step], true);
-  const picture = close ?? whole;
-  return useMemo(() => picture && { picture, overInk }, [picture, overInk]);
+  return page !== null && others !== null && (recipes.size > 0 || grounds.size > 0) ? request : null;
 }
 
 /** What glows is judged at so many times fewer pixels across and down. */

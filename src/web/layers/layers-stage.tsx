@@ -59,8 +59,7 @@ export function LayersStage() {
         <div className="flex h-full flex-col">
           <div className="relative min-h-0 flex-1">
             <SheetView
-              under={preview?.picture}
-              overInk={preview?.overInk}
+              predicted={preview}
               veil={openLayer ? veil : null}
               rulers={openLayer !== undefined}
               {...(openLayer && { fitRegions: regionIds, fitKey: `layers of ${thingId}` })}

@@ -57,12 +57,7 @@ function RecordOf({
       centre={
         <div className="flex h-full">
           <div className="min-w-0 flex-1">
-            <SheetView
-              under={preview?.picture}
-              overInk={preview?.overInk}
-              paperTint={paperById(sheet.plan.page.paper).tint}
-              fitKey="the record"
-            />
+            <SheetView predicted={preview} paperTint={paperById(sheet.plan.page.paper).tint} fitKey="the record" />
           </div>
           <section
             aria-label="Finished steps"

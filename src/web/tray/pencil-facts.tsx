@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { useMemo } from 'react';
-import { PATCHES, type Pencil, type Swatch, type TrayFit } from '../../contracts/index.ts';
+import { PatchKind, type Pencil, type Swatch, type TrayFit } from '../../contracts/index.ts';
 import { deltaE2000, hexOfLab, labOfHex } from '../../core/colour/index.ts';
 import { paperById, pencilTypeById } from '../../core/laydown/index.ts';
 import { useFitsQuery, usePencilsQuery, useSwatchesQuery, useWearQuery } from '../api/desk-api.ts';
@@ -15,7 +15,10 @@ import { hardnessWords } from './pencil-words.ts';
 import { predictedPatch } from './predicted-patch.ts';
 import { WhatComesNear } from './what-comes-near.tsx';
 
-const PATCH_WORDS = { light: 'light', medium: 'medium', firm: 'firm', full: 'firm, firm, burnish' } as const;
+const PATCH_WORDS = {
+  ...{ light: 'light', medium: 'medium', firm: 'firm', full: 'firm, firm, burnish' },
+  ...{ 'light-twice': 'light, twice', 'light-four': 'light, four times', 'light-eight': 'light, eight times' },
+} as const;
 
 /** What is known of one pencil: how it looks, how worn it is, and what instruments have read of it. */
 export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper: string; onClose(): void }) {
@@ -126,9 +129,11 @@ function Measured({ pencil, paper }: { pencil: Pencil; paper: string }) {
   );
 }
 
-/** From light to full, then over the black bar. */
+const ALL_PATCHES = PatchKind.options;
+
+/** From light to full, then light over itself, then over the black bar. */
 function placeOf({ patch, ground }: Swatch): number {
-  return PATCHES.indexOf(patch) + (ground === 'bar' ? PATCHES.length : 0);
+  return ALL_PATCHES.indexOf(patch) + (ground === 'bar' ? ALL_PATCHES.length : 0);
 }
 
 function SwatchTable(props: { pencil: Pencil; swatches: readonly Swatch[]; fit: TrayFit | undefined }) {

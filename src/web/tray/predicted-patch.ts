@@ -1,7 +1,8 @@
 import type { Pencil, Swatch, TrayFit } from '../../contracts/index.ts';
 import { type Lab, labOfHex } from '../../core/colour/index.ts';
 import {
-  type PaperFit,
+  LAYDOWN_MODEL,
+  declaredFit,
   fittedOptics,
   paperById,
   pencilOptics,
@@ -19,11 +20,10 @@ export function predictedPatch(
 ): Lab {
   const declared = { masstone: labOfHex(pencil.colour), type: pencil.type, opacity: pencil.opacity ?? undefined };
   const sheet = paperById(paper);
-  const own = fitted?.pencils.find(({ pencilId }) => pencilId === pencil.id);
-  if (fitted && own) {
-    return ofModel(fittedOptics(declared, own.fit, sheet, fitted.fit), sheet, fitted.fit, { patch, on: ground });
+  const current = fitted?.fit.model === LAYDOWN_MODEL ? fitted : null;
+  const own = current?.pencils.find(({ pencilId }) => pencilId === pencil.id);
+  if (current && own) {
+    return ofModel(fittedOptics(declared, own.fit, sheet, current.fit), sheet, current.fit, { patch, on: ground });
   }
-  const { rough, tooth } = sheet;
-  const asDeclared: PaperFit = { rough, tooth, spread: 1, slope: 0, hand: {} };
-  return ofModel(pencilOptics(declared), sheet, asDeclared, { patch, on: ground });
+  return ofModel(pencilOptics(declared), sheet, declaredFit(sheet), { patch, on: ground });
 }

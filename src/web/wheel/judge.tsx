@@ -87,12 +87,12 @@ function Judged(props: {
     return new Map([...all].filter(([id]) => accents.has(id)));
   }, [sheet.plan, families, page, pencilById, rates, view, audit]);
   const preview = usePreview(ALL_LAYERS, false, recipes);
-  const seen = useSeen(preview?.picture ?? null, view);
+  const seen = useSeen(preview, view);
   return (
     <figure className="flex min-w-0 flex-col" aria-label={title || 'The page'}>
       <div className="min-h-0 flex-1">
         <SheetView
-          under={seen}
+          predicted={seen}
           selected={chosen}
           lit={NOTHING}
           onPick={pick}

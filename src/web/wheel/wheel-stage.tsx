@@ -152,8 +152,7 @@ export function WheelStage() {
                 </div>
                 <div className="mt-auto h-68 max-xl:h-40">
                   <SheetView
-                    under={preview?.picture}
-                    overInk={preview?.overInk}
+                    predicted={preview}
                     selected={chosen}
                     lit={lit}
                     onPick={pick}

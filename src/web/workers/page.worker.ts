@@ -4,7 +4,7 @@ import {
   type Paper,
   type PencilDeclaration,
   type PencilOptics,
-  bareGround,
+  inkGround,
   pencilOptics,
 } from '../../core/laydown/index.ts';
 import {
@@ -24,14 +24,17 @@ import {
   type PointMm,
   type Region,
   type RegionMap,
+  type InkShare,
+  coarseInkShare,
   distanceToLines,
   findRegions,
   greyOfRgba,
   growLabels,
+  inkShareOf,
   readSeen,
 } from '../../core/lineart/index.ts';
 import { type PageReading, type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
-import { type ToneTable, renderPreview, zoneShare } from '../../core/preview/index.ts';
+import { type ToneTable, enlarged, renderPreview, zoneShare } from '../../core/preview/index.ts';
 import { type Recipe, type Zone } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
 import { groundFinder, regionCourses, regionTables } from '../../planning/index.ts';
@@ -51,7 +54,10 @@ interface OpenPage {
   distance: Float32Array | null;
   regions: readonly Region[];
   /** The page at every so many pixels, once that was asked for, and the light on it by what that was worked out for. */
-  sizes: Map<number, { geometry: PageGeometry; key: string; light: LightOfPage | null }>;
+  sizes: Map<number, { geometry: PageGeometry; key: string; light: LightOfPage | null; ink: InkShare | null }>;
+  /** Its printed lines, once a preview asks for them. */
+  picture: string;
+  ink: Promise<InkShare> | null;
   /** What it shows of its things, once that was asked for. */
   reading: PageReading | null;
 }
@@ -87,8 +93,6 @@ export interface ZoneOnPage {
 const VEIL_OUTSIDE = 176;
 const VEIL_INSIDE = 120;
 const VEIL_GREY = 226;
-/** Colour of printed lines. */
-const INK = '#1c1b1a';
 /** Grey of a zone that is shown by itself. */
 const ZONE_GREY = 150;
 /** Lines of equal value on the way from shadow to highlight. */
@@ -106,7 +110,7 @@ const api = {
     return outcomeOf(async () => {
       const run = runOf(jobId, report);
       run.progress(0.01, 'reading the page');
-      const map = await findRegions(await readGrey(pictureUrl), wishes, run);
+      const map = await findRegions(await readOnce(pictureUrl), wishes, run);
       const { labels, ...found } = map;
       const seen = coloursUrl ? seenOn(await readPicture(coloursUrl), map) : null;
       return transfer({ meta: { ...found, seen }, labels }, [labels.buffer]);
@@ -134,11 +138,18 @@ const api = {
   /** Takes a page in under a key; the oldest but two is let go. */
   open(
     key: string,
-    page: { width: number; height: number; pixelsPerMm: number; labels: Uint16Array; regions: Region[] },
+    page: {
+      width: number;
+      height: number;
+      pixelsPerMm: number;
+      labels: Uint16Array;
+      regions: Region[];
+      picture: string;
+    },
   ) {
     if (pages.has(key)) return;
     const grown = growLabels(page.labels, page.width, page.height, Math.ceil(LINE_REACH_MM * page.pixelsPerMm));
-    pages.set(key, { ...page, grown, distance: null, sizes: new Map(), reading: null });
+    pages.set(key, { ...page, grown, distance: null, sizes: new Map(), ink: null, reading: null });
     if (pages.size > 2) pages.delete(pages.keys().next().value!);
   },
 
@@ -224,56 +235,29 @@ const api = {
     return transfer({ width, height, data }, [data.buffer]);
   },
 
-  /** What will come out on the page. */
-  preview(key: string, request: PreviewRequest) {
+  /** What will come out on the page, printed lines and all; a first look leaves out what pencils lay over the lines. */
+  async preview(key: string, request: PreviewRequest) {
     const page = openPage(key);
-    const { paper } = request;
-    const grounds = new Map(request.grounds);
     const lit = litPage(page, request.things, request.lighting, request.step, request.first);
-    const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
-    const regionalTables = regionTables(
-      request.things,
-      page.regions,
-      request.upTo,
-      (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
-      groundFinder(paper, grounds),
-      grounds.keys(),
-      tables,
-    );
     const image = renderPreview({
-      ...{ ...lit, labels: lit.grown, paper: rgbOfLab(labOfHex(paper.tint)), tables: regionalTables },
-      courses: coursesOn(page, request),
+      ...{ ...lit, labels: lit.grown },
+      ...laidOn(page, request),
+      ink: await inkOn(page, request),
     });
-    if (tables.size > 600) tables.clear();
     return transfer(image, [image.data.buffer]);
   },
 
-  /**
-   * What the layers lay over the printed lines, as light to be added to them: lines fade under pencils that cover, and
-   * stay as printed under clear ones.
-   */
-  overInk(key: string, request: PreviewRequest) {
+  /** A square piece of the page as a loupe shows it, with its middle at a place, mm. */
+  async closeUp(key: string, request: PreviewRequest, middle: PointMm, sideMm: number, pixels: number) {
     const page = openPage(key);
-    const lit = litPage(page, request.things, request.lighting, request.step, request.first);
-    const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
-    const ink = bareGround({ ...request.paper, tint: INK });
-    const onInk = regionTables(
-      request.things,
-      page.regions,
-      request.upTo,
-      (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
-      () => ({ ground: ink, key: `ink on ${request.paper.tooth} ${request.paper.rough}` }),
-      [],
-      tables,
-    );
-    const labels = lit.grown.map((label, i) => (lit.distance[i] < 0.5 ? label : 0));
-    const bare = rgbOfLab(labOfHex(INK));
-    const image = renderPreview({
-      ...{ ...lit, labels, paper: bare, tables: [null, ...onInk.slice(1)], courses: coursesOn(page, request) },
-    });
-    for (let p = 0; p < image.data.length; p += 4) {
-      for (let c = 0; c < 3; c++) image.data[p + c] -= bare[c];
-    }
+    const lit = litPage(page, request.things, request.lighting, 1);
+    const whole = {
+      ...lit,
+      labels: lit.grown,
+      ...laidOn(page, request),
+      ink: await inkOn(page, { ...request, step: 1 }),
+    };
+    const image = renderPreview(enlarged(whole, middle, sideMm, pixels));
     return transfer(image, [image.data.buffer]);
   },
 };
@@ -288,7 +272,7 @@ function openPage(key: string): OpenPage {
 
 /** The page at every so many pixels with what light does on it. */
 function litPage(page: OpenPage, things: readonly FormedThing[], lighting: Lighting, step: number, first = false) {
-  const sized = page.sizes.get(step) ?? { geometry: sizeOf(page, step, first), key: '', light: null };
+  const sized = page.sizes.get(step) ?? { geometry: sizeOf(page, step, first), key: '', light: null, ink: null };
   page.sizes.set(step, sized);
   const key = JSON.stringify([
     things.map(({ id, regionIds, form, material, finish, sources }) => [
@@ -326,6 +310,52 @@ function roughly(page: OpenPage, step: number): PageGeometry {
   return { ...sampled, distance: distanceToLines(labels, width, height) };
 }
 
+/** What is laid on each region of a page, and on what paper. */
+function laidOn(page: OpenPage, request: PreviewRequest) {
+  const { paper, grounds } = request;
+  const byId = new Map(grounds);
+  const all = tablesOn(page, request, groundFinder(paper, byId), byId.keys());
+  return {
+    paper: rgbOfLab(labOfHex(paper.tint)),
+    grainMm: paper.grainMm,
+    tables: all,
+    courses: coursesOn(page, request),
+  };
+}
+
+function tablesOn(
+  { regions }: OpenPage,
+  { things, upTo, pencils }: PreviewRequest,
+  groundOf: Parameters<typeof regionTables>[4],
+  grounded: Iterable<number>,
+) {
+  const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
+  if (tables.size > 600) tables.clear();
+  return regionTables(
+    things,
+    regions,
+    upTo,
+    (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
+    groundOf,
+    grounded,
+    tables,
+  );
+}
+
+/** The printed lines at every so many pixels, with what pencils lay over them. */
+async function inkOn(page: OpenPage, request: PreviewRequest) {
+  const { step, first, paper } = request;
+  page.ink ??= readOnce(page.picture).then(inkShareOf);
+  const whole = await page.ink;
+  const sized = page.sizes.get(step);
+  const ink = sized?.ink ?? coarseInkShare(whole, step);
+  if (sized) sized.ink = ink;
+  const line = inkGround(paper);
+  const { rough, stray = 1, tooth, spread = 1, hand = {} } = paper;
+  const keyed = { ground: line, key: `printed line ${JSON.stringify([rough, stray, tooth, spread, hand])}` };
+  return { ...ink, tables: first ? null : tablesOn(page, request, () => keyed, []) };
+}
+
 function coursesOn({ regions }: OpenPage, { things, upTo, lighting, vanishing }: PreviewRequest) {
   return regionCourses(things, regions, upTo, { glows: lighting.glows, vanishing });
 }
@@ -337,11 +367,11 @@ function opticsOf(pencil: PencilDeclaration): PencilOptics {
   return found;
 }
 
-/** The grey picture that trials are made on; the last one is kept. */
-let lastRead: { url: string; grey: GreyImage } | null = null;
+/** The grey picture that regions and lines are read from; the last one is kept. */
+let lastRead: { url: string; grey: Promise<GreyImage> } | null = null;
 
-async function readOnce(url: string): Promise<GreyImage> {
-  if (lastRead?.url !== url) lastRead = { url, grey: await readGrey(url) };
+function readOnce(url: string): Promise<GreyImage> {
+  if (lastRead?.url !== url) lastRead = { url, grey: readGrey(url) };
   return lastRead.grey;
 }
 

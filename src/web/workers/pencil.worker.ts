@@ -102,6 +102,8 @@ function groundOf(paper: Paper, onGround: RegionGround | null) {
 const PROPOSING_MS = 2500;
 const MOST_MOVES = 400_000;
 
+/** Trial patches are shown at so many pixels a mm, as close as one looks at a scrap. */
+const PATCH_PX_PER_MM = 10;
 const optics = new Map<string, PencilOptics>();
 
 const api = {
@@ -193,7 +195,11 @@ const api = {
         findings: checkRecipe(recipe, context, byId, ground, beside),
         consequences: before && consequencesOf(before, recipe, byId, ground),
         toothLeft: toothAfter(recipe, byId, ground),
-        ramp: rampStrip(tables[recipe.layers.length], rgbOfLab(labOfHex(paper.tint)), { width, height }),
+        ramp: rampStrip(
+          tables[recipe.layers.length],
+          { rgb: rgbOfLab(labOfHex(paper.tint)), grainMm: paper.grainMm },
+          { width, height },
+        ),
       };
     });
   },
@@ -315,7 +321,11 @@ const api = {
       const passes = passesOf(steps, solved(pencils));
       const ground = bareGround(paper);
       const { after, ground: last } = layPasses(ground, passes);
-      return { after, picture: groundPatch(last, size), remarks: remarksOn(ground, passes) };
+      return {
+        after,
+        picture: groundPatch(last, size, paper.grainMm, PATCH_PX_PER_MM),
+        remarks: remarksOn(ground, passes),
+      };
     });
   },
 

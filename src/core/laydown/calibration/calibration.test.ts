@@ -8,6 +8,7 @@ import {
   type PaperFit,
   type PatchReading,
   type ReadPencil,
+  declaredFit,
   fitCard,
   fitPencil,
   fittedOptics,
@@ -15,8 +16,11 @@ import {
   predictedPatch,
 } from './index.ts';
 
-const asDeclared: PaperFit = { rough: 1, tooth: 1, spread: 1, hand: {}, slope: 0 };
-const heavyHand: PaperFit = { rough: 0.8, tooth: 1.1, spread: 0.85, hand: { light: 1.4, medium: 1.2 }, slope: 0.4 };
+const asDeclared = declaredFit(whiteBook);
+const heavyHand: PaperFit = {
+  ...asDeclared,
+  ...{ rough: 0.9, stray: 0.8, tooth: 1.1, spread: 0.85, hand: { light: 1.4, medium: 1.2 }, slope: 0.4 },
+};
 const CARD: [PatchReading['patch'], PatchReading['on']][] = [
   ['light', 'paper'],
   ['medium', 'paper'],

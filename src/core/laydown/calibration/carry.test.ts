@@ -1,9 +1,21 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { paperById, whiteBook } from '../index.ts';
-import { BELIEFS, type PaperFit, beliefOfAll, beliefOn, carriedFit, sureDifference, typicalPencil } from './index.ts';
+import {
+  BELIEFS,
+  type PaperFit,
+  beliefOfAll,
+  beliefOn,
+  carriedFit,
+  declaredFit,
+  sureDifference,
+  typicalPencil,
+} from './index.ts';
 
-const found: PaperFit = { rough: 0.5, tooth: 1.1, spread: 0.7, hand: { light: 0.6, firm: 0.9 }, slope: 0.5 };
+const found: PaperFit = {
+  ...declaredFit(whiteBook),
+  ...{ rough: 0.8, stray: 0.6, tooth: 1.1, spread: 0.7, hand: { light: 0.6, firm: 0.9 }, slope: 0.5 },
+};
 
 describe('carrying what swatches say', () => {
   it('to the same paper changes nothing, and there and back again neither', () => {

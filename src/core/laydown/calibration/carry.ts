@@ -3,7 +3,7 @@ import { type PaperFit, type PencilFit } from './fit-card.ts';
 
 /**
  * How a paper on which nothing was swatched takes pencil, from another on which much was: the hand is the same, and the
- * papers differ as their declared roughness and tooth do. On pencils of another maker than the model's, overlays so
+ * papers differ as their declared roughness, stray contact and tooth do. On pencils of another maker than the model's, overlays so
  * foretold lie about 1 apart (CIEDE2000), as declared 5.5 (`npm run bench colour`).
  * @param found what was found of `from`
  */
@@ -11,6 +11,7 @@ export function carriedFit(found: PaperFit, from: Paper, to: Paper): PaperFit {
   return {
     ...found,
     rough: (found.rough * to.rough) / from.rough,
+    stray: (found.stray * (to.stray ?? 1)) / (from.stray ?? 1),
     tooth: (found.tooth * to.tooth) / from.tooth,
   };
 }

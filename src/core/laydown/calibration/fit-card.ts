@@ -5,22 +5,42 @@ import { bareGround } from '../ground.ts';
 import { layPasses } from '../lay-passes.ts';
 import { type Paper } from '../papers/index.ts';
 import { type PencilOptics } from '../optics.ts';
+import { LAYDOWN_MODEL } from '../pass.ts';
 import { pencilOptics } from '../pencil-optics.ts';
-import { type Hand } from '../pressure.ts';
+import { type Hand, PRESS } from '../pressure.ts';
 import { errors } from './errors.ts';
-import { BAR, type OverlayReading, PATCH_PASSES, type PatchReading, type ReadPencil } from './readings.ts';
+import {
+  BAR,
+  LADDER_PATCHES,
+  type OverlayReading,
+  PATCH_PASSES,
+  type PatchReading,
+  type ReadPencil,
+} from './readings.ts';
 
 /** How one paper takes pencil under one person's hand. */
 export interface PaperFit {
-  /** Roughness and tooth as they were found, in the units of Paper. */
+  /** Roughness, stray contact, tooth and spread as they were found, in the units of Paper. */
   rough: number;
+  stray: number;
   tooth: number;
   spread: number;
-  /** How hard this person presses beside what a pressure's name means. */
+  /**
+   * How hard this person presses beside what a pressure's name means; never harder at a lighter name. A whisper is on no
+   * card and taken to be as the light press is.
+   */
   hand: Hand;
   /** How much more pigments scatter short waves, as PencilDeclaration has it. */
   slope: number;
+  /** The edition of the layer model that it was found with. */
+  model: number;
+  /** Numbers that lie at the end of what is sought: what they stand for, the swatches cannot say. */
+  atBound: SharedNumber[];
 }
+
+/** The numbers that all pencils of a card share. */
+export const SHARED_NUMBERS = ['rough', 'stray', 'tooth', 'spread', 'light', 'medium', 'firm', 'slope'] as const;
+export type SharedNumber = (typeof SHARED_NUMBERS)[number];
 
 /** One pencil as its patches say that it is, on one paper. */
 export interface PencilFit {
@@ -49,30 +69,47 @@ const ROUNDS = 5;
 const STEPS = 4;
 /** A difference for the slope of an error, in every number that is sought. */
 const NUDGE = 0.01;
-/** What a number is taken to be without readings, and how far from it is a deviation: priors are weak. */
-const PRIOR = { laydown: 0.4, scatter: 2.5, shared: [0.6, 0.2, 1.2, 1.2, 1.2, 1, 0.4] };
-/** What all share is sought from what is declared, and from a hand that presses softly on paper with shallow valleys. */
-const SOFT_HAND = [0.3, 0, -1.3, -1, -0.5, 0.7, -0.3];
+/**
+ * Each number that all share: logarithms beside what is declared, slope as it is. How far from that is a deviation without
+ * readings (roughness is held near the paper's own, the rest is weak), between which it is sought, and where a second
+ * search starts: a hand that presses softly.
+ */
+const SHARED_SOUGHT: Readonly<Record<SharedNumber, { sure: number; least: number; most: number; soft: number }>> = {
+  rough: { sure: 0.3, least: -0.9, most: 0.8, soft: -0.3 },
+  stray: { sure: 0.6, least: -2.3, most: 0.8, soft: 0 },
+  tooth: { sure: 0.25, least: -1.2, most: 1.2, soft: 0 },
+  spread: { sure: 0.4, least: -0.9, most: 0.6, soft: -0.3 },
+  light: { sure: 0.9, least: -2, most: 1, soft: -0.8 },
+  medium: { sure: 0.9, least: -2, most: 0.8, soft: -0.6 },
+  firm: { sure: 0.9, least: -2, most: 0.3, soft: -0.3 },
+  slope: { sure: 1, least: -0.5, most: 2, soft: 0.7 },
+};
+const SOUGHT = SHARED_NUMBERS.map((name) => SHARED_SOUGHT[name]);
+const SHARED = SOUGHT.length;
+/** What only layers over each other tell. */
+const RELIEF: ReadonlySet<SharedNumber> = new Set(['rough', 'stray', 'tooth']);
+/** What each pencil lays and scatters, in logarithms: deviations without readings, and between which it is sought. */
+const OWN_SOUGHT = [
+  { sure: 0.4, least: -1.5, most: 1.5 },
+  { sure: 2.5, least: -3, most: 5 },
+];
 /** Pigments are sought from these logarithms of their scatter on: the error has more than one valley. */
 const STARTS = [1, 0, 2.4];
 /** A patch over the dark bar is smaller and harder to lay evenly. */
 const BAR_WEIGHT = 0.7;
 /** A reading this many times as far off as its pencil's others, and at least so far, is doubtful. */
 const DOUBTFUL = { times: 2.5, least: 3 };
-/** Numbers that all pencils share: rough, ln tooth, ln hand light, medium and firm, slope, ln spread; then two of each pencil. */
-const SHARED = 7;
-const LIMITS = {
-  least: [0, -1.2, -2.5, -2.5, -2.5, -0.5, -0.9],
-  most: [1.6, 1.2, 1, 1, 0.5, 2, 0.5],
-  own: { least: [-1.5, -3], most: [1.5, 5] },
-};
+/** A number this near to the end of its search, of the logarithm, lies at it. */
+const NEAR_BOUND = 0.02;
 
 /**
  * Fits the layer model to a swatch card by Levenberg and Marquardt (D. Marquardt, 1963): how the paper takes pencil in
  * this hand, and how much each pencil lays and scatters. Absorption is solved anew inside, from the full patch, so that
- * a misleading barrel or name cannot defeat the fit. Overlays tell whether a second layer falls where the first did.
+ * a misleading barrel or name cannot defeat the fit. Overlays tell whether a second layer falls where the first did, light
+ * patches laid twice, four and eight times how paper fills and tooth is used up.
  * @param paper what the card is made of
- * @param overlays some patches laid over others; without any, the paper's roughness stays as it is declared
+ * @param overlays some patches laid over others; without these and light patches laid over themselves, the paper's
+ *   roughness and stray contact stay as they are declared
  * @throws RangeError when no pencil has a full patch on paper and two more patches
  * @throws CancelledError when the run is cancelled
  */
@@ -87,7 +124,7 @@ export async function fitCard(
   if (usable.length === 0) {
     throw new RangeError('No pencil has been read at full and at two more patches, so nothing can be fitted.');
   }
-  const chosen = standingForAll(usable);
+  const chosen = standingForAll(usable, pencils);
   const placeOf = new Map(chosen.map((i, place) => [i, place]));
   const inside = overlays.flatMap(({ below, above, lab }) => {
     const [b, a] = [placeOf.get(below), placeOf.get(above)];
@@ -98,12 +135,13 @@ export async function fitCard(
     chosen.map((i) => pencils[i]),
     inside,
   );
+  const laidOver = inside.length > 0 || chosen.some((i) => pencils[i].readings.some(isLadder));
   let numbers = together.start();
   for (let round = 0; round < ROUNDS; round++) {
     await breathe((0.8 * round) / ROUNDS, 'finding how the paper takes pencil');
-    const from = round === 0 ? [numbers, together.start(SOFT_HAND)] : [numbers];
+    const from = round === 0 ? [numbers, together.start(SOUGHT.map(({ soft }) => soft))] : [numbers];
     numbers = from
-      .map((start) => together.better(start, STEPS, inside.length === 0))
+      .map((start) => together.better(start, STEPS, !laidOver))
       .sort((p, q) => together.misses(p) - together.misses(q))[0];
   }
   const found = together.paperOf(numbers);
@@ -116,14 +154,15 @@ export async function fitCard(
 }
 
 /**
- * The pencils that stand for all: a few stretches of the card, spread over it, so that neighbours whose overlay was read
- * are chosen together.
+ * The pencils that stand for all: those laid over themselves, and a few stretches of the card, spread over it, so that
+ * neighbours whose overlay was read are chosen together.
  */
-function standingForAll(usable: readonly number[]): number[] {
+function standingForAll(usable: readonly number[], pencils: readonly ReadPencil[]): number[] {
   if (usable.length <= MOST_TOGETHER) return [...usable];
   const length = MOST_TOGETHER / STRETCHES;
   const apart = (usable.length - length) / (STRETCHES - 1);
-  return usable.filter((_, i) => i - Math.round(apart * Math.floor(i / apart)) < length);
+  const inStretch = (i: number) => i - Math.round(apart * Math.floor(i / apart)) < length;
+  return usable.filter((at, i) => inStretch(i) || pencils[at].readings.some(isLadder));
 }
 
 /**
@@ -134,9 +173,7 @@ function standingForAll(usable: readonly number[]): number[] {
 export function fitPencil(paper: Paper, found: PaperFit, pencil: ReadPencil): PencilFit {
   if (!isUsable(pencil)) throw new RangeError('A pencil is fitted from its full patch and two more at least.');
   const card = new Card(paper, [pencil], []);
-  const { rough, tooth, spread, hand, slope } = found;
-  const ln = (value = 1) => Math.log(value);
-  const shared = [rough, ln(tooth / paper.tooth), ln(hand.light), ln(hand.medium), ln(hand.firm), slope, ln(spread)];
+  const shared = sharedOf(paper, found);
   const tried = STARTS.map((start) => card.better([...shared, 0, start], 3, true, true));
   const numbers = card.settled(tried.sort((p, q) => card.misses(p) - card.misses(q))[0]);
   const [laydown, scatter] = [Math.exp(numbers[SHARED]), Math.exp(numbers[SHARED + 1])];
@@ -163,9 +200,40 @@ export function fittedOptics(
   return pencilOptics({ masstone, type, opacity, laydown, scatter, slope: found.slope, masstoneOn });
 }
 
-/** A paper with the roughness and tooth that were found of it, in the hand that was found. */
-export function fittedPaper(paper: Paper, { rough, tooth, spread, hand }: PaperFit): Paper {
-  return { ...paper, rough, tooth, spread, hand };
+/** A paper as it was found to take pencil, in the hand that was found. */
+export function fittedPaper(paper: Paper, { rough, stray, tooth, spread, hand }: PaperFit): Paper {
+  return { ...paper, rough, stray, tooth, spread, hand };
+}
+
+/** A paper as it is declared, as a fit that found nothing else. */
+export function declaredFit({ rough, stray = 1, tooth, spread = 1, hand = {} }: Paper): PaperFit {
+  return { rough, stray, tooth, spread, hand, slope: 0, model: LAYDOWN_MODEL, atBound: [] };
+}
+
+/** What is found of a paper as the numbers that are sought; the other way round from {@link paperFrom}. */
+function sharedOf(paper: Paper, { rough, stray, tooth, spread, hand, slope }: PaperFit): number[] {
+  const beside = { rough: rough / paper.rough, stray, tooth: tooth / paper.tooth, spread };
+  const numbers = { ...beside, light: hand.light ?? 1, medium: hand.medium ?? 1, firm: hand.firm ?? 1 };
+  return SHARED_NUMBERS.map((name) => (name === 'slope' ? slope : Math.log(numbers[name])));
+}
+
+/** A paper from the numbers that are sought. A lighter press is never taken to be harder than a firmer one. */
+function paperFrom(paper: Paper, numbers: readonly number[]): PaperFit {
+  const [rough, stray, tooth, spread, light, medium, firm] = numbers.map(Math.exp);
+  const pressed = { firm: PRESS.firm * firm, medium: PRESS.medium * medium, light: PRESS.light * light };
+  pressed.medium = Math.min(pressed.medium, pressed.firm);
+  pressed.light = Math.min(pressed.light, pressed.medium);
+  const soft = pressed.light / PRESS.light;
+  return {
+    rough: paper.rough * rough,
+    ...{ stray, tooth: paper.tooth * tooth, spread },
+    hand: { whisper: soft, light: soft, medium: pressed.medium / PRESS.medium, firm: pressed.firm / PRESS.firm },
+    slope: numbers[SHARED_NUMBERS.indexOf('slope')],
+    model: LAYDOWN_MODEL,
+    atBound: SHARED_NUMBERS.filter(
+      (_, j) => numbers[j] < SOUGHT[j].least + NEAR_BOUND || numbers[j] > SOUGHT[j].most - NEAR_BOUND,
+    ),
+  };
 }
 
 /** What the model says of a patch on a fitted paper. */
@@ -185,6 +253,10 @@ export function predictedPatch(
 
 function isFull({ patch, on }: PatchReading): boolean {
   return patch === 'full' && on === 'paper';
+}
+
+function isLadder({ patch }: PatchReading): boolean {
+  return (LADDER_PATCHES as readonly string[]).includes(patch);
 }
 
 function isUsable({ readings }: ReadPencil): boolean {
@@ -214,23 +286,24 @@ class Card {
   }
 
   /** What is sought before anything is known; what all share can be started elsewhere. */
-  start(shared: readonly number[] = [1, 0, 0, 0, 0, 0, 0]): number[] {
-    return [this.paper.rough * shared[0], ...shared.slice(1), ...this.pencils.flatMap(() => [0, STARTS[0]])];
+  start(shared: readonly number[] = SOUGHT.map(() => 0)): number[] {
+    return [...shared, ...this.pencils.flatMap(() => [0, STARTS[0]])];
   }
 
   paperOf(numbers: readonly number[]): PaperFit {
-    const [rough, lnTooth, light, medium, firm, slope, lnSpread] = numbers;
-    const hand = { whisper: Math.exp(light), light: Math.exp(light), medium: Math.exp(medium), firm: Math.exp(firm) };
-    return { rough, tooth: this.paper.tooth * Math.exp(lnTooth), spread: Math.exp(lnSpread), hand, slope };
+    return paperFrom(this.paper, numbers.slice(0, SHARED));
   }
 
-  /** Goes on from numbers by some steps; the paper's roughness, or all that is shared, can be kept as it is. */
-  better(numbers: number[], steps: number, keepRough: boolean, keepShared = false): number[] {
+  /** Goes on from numbers by some steps; the paper's relief, or all that is shared, can be kept as it is. */
+  better(numbers: number[], steps: number, keepRelief: boolean, keepShared = false): number[] {
     const total = this.sizes.reduce((sum, size) => sum + size, 0);
     const index = Array.from({ length: total }, (_, i) => i);
-    const kept = (j: number) => j < SHARED && (keepShared || (keepRough && j === 0));
-    const limit = (own: readonly number[], shared: readonly number[], nudge: number) =>
-      numbers.map((value, j) => (kept(j) ? value + nudge : j < SHARED ? shared[j] : own[(j - SHARED) % 2]));
+    const kept = (j: number) => j < SHARED && (keepShared || (keepRelief && RELIEF.has(SHARED_NUMBERS[j])));
+    const limit = (end: 'least' | 'most', nudge: number) =>
+      numbers.map((value, j) => {
+        if (kept(j)) return value + nudge;
+        return (j < SHARED ? SOUGHT[j] : OWN_SOUGHT[(j - SHARED) % 2])[end];
+      });
     const { parameterValues } = levenbergMarquardt(
       { x: index, y: index.map(() => 0) },
       (at) => {
@@ -242,8 +315,8 @@ class Card {
         jacobianFunction: (at) => this.slopes(at, kept),
         maxIterations: steps,
         damping: 0.01,
-        minValues: limit(LIMITS.own.least, LIMITS.least, -1e-9),
-        maxValues: limit(LIMITS.own.most, LIMITS.most, 1e-9),
+        minValues: limit('least', -1e-9),
+        maxValues: limit('most', 1e-9),
         improvementThreshold: 1e-6,
         errorTolerance: 1e-7,
       },
@@ -278,7 +351,7 @@ class Card {
       ...this.overlays.map((overlay) =>
         this.overlayErrors(numbers, overlay, optics[overlay.below], optics[overlay.above]),
       ),
-      this.start().flatMap((value, j) => (j < SHARED ? [(numbers[j] - value) / PRIOR.shared[j]] : [])),
+      SOUGHT.map(({ sure }, j) => numbers[j] / sure),
     ];
   }
 
@@ -324,7 +397,7 @@ class Card {
         const weight = reading.on === 'bar' ? BAR_WEIGHT : 1;
         return errors(predictedPatch(optics, this.paper, found, reading), reading.lab, weight);
       });
-    return [...own, numbers[SHARED + 2 * i] / PRIOR.laydown, numbers[SHARED + 2 * i + 1] / PRIOR.scatter];
+    return [...own, numbers[SHARED + 2 * i] / OWN_SOUGHT[0].sure, numbers[SHARED + 2 * i + 1] / OWN_SOUGHT[1].sure];
   }
 
   private overlayErrors(numbers: readonly number[], { lab }: OverlayReading, below: PencilOptics, above: PencilOptics) {

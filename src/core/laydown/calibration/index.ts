@@ -1,9 +1,20 @@
 /** calibration: what swatches say of a paper, a hand and the pencils, and how sure that is. */
-export { BAR, type OverlayReading, PATCH_PASSES, type Patch, type PatchReading, type ReadPencil } from './readings.ts';
+export {
+  BAR,
+  LADDER_PATCHES,
+  type OverlayReading,
+  PATCH_PASSES,
+  type Patch,
+  type PatchReading,
+  type ReadPencil,
+} from './readings.ts';
 export {
   type CardFit,
   type PaperFit,
   type PencilFit,
+  SHARED_NUMBERS,
+  type SharedNumber,
+  declaredFit,
   fitCard,
   fitPencil,
   fittedOptics,

@@ -8,8 +8,13 @@ export const PATCH_PASSES = {
   medium: ['medium'],
   firm: ['firm'],
   full: MASSTONE_PASSES,
+  'light-twice': ['light', 'light'],
+  'light-four': ['light', 'light', 'light', 'light'],
+  'light-eight': ['light', 'light', 'light', 'light', 'light', 'light', 'light', 'light'],
 } as const satisfies Record<string, readonly Pressure[]>;
 export type Patch = keyof typeof PATCH_PASSES;
+/** Patches of one light pass laid over itself. */
+export const LADDER_PATCHES = ['light-twice', 'light-four', 'light-eight'] as const satisfies readonly Patch[];
 
 /** Colour of the dark bar printed on a swatch card, `#rrggbb`: what shows through on it tells opacity. */
 export const BAR = '#3b3a3a';

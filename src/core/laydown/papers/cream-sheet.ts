@@ -6,5 +6,6 @@ export const creamSheet: Paper = {
   tint: '#f1e7cf',
   rough: 1.05,
   tooth: 1,
+  grainMm: 0.12,
   says: 'Warms every pale colour a little; blues and violets look greyer on it.',
 };

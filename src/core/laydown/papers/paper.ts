@@ -11,9 +11,16 @@ export interface Paper {
   rough: number;
   /** How much pigment its tooth holds. */
   tooth: number;
+  /** Width of a feature of its grain, mm: how far apart its hills and valleys lie. */
+  grainMm: number;
   /**
-   * How coverage grows with mass, 1 for papers as they are declared: below 1, little pigment is spread thin over more
-   * fibres; above 1, it sits in thick grains.
+   * How far a press that reaches the hills strays into the valleys as well, 0..1; 1 for papers as they are declared. Below
+   * it a second layer falls more where the first one fell.
+   */
+  stray?: number;
+  /**
+   * How coverage grows with what a pass offers, 1 for papers as they are declared: below 1, little pigment is spread thin
+   * over more fibres; above 1, it sits in thick grains.
    */
   spread?: number;
   /** How hard the person presses who lays on it, where that was found; as each pressure's name means by default. */

@@ -6,5 +6,6 @@ export const tonedGreyCard: Paper = {
   tint: '#b9b7b2',
   rough: 1.15,
   tooth: 1.15,
+  grainMm: 0.3,
   says: 'The paper is the middle value: lights are laid with white or pale pencils.',
 };

@@ -6,5 +6,6 @@ export const toothedWhite: Paper = {
   tint: '#f5f3ee',
   rough: 1.2,
   tooth: 1.15,
+  grainMm: 0.35,
   says: 'Holds more layers than a book page; light ones leave more white showing.',
 };

@@ -6,5 +6,6 @@ export const whiteBook: Paper = {
   tint: '#f4f2ec',
   rough: 1,
   tooth: 1,
+  grainMm: 0.1,
   says: 'Takes a fair number of light layers; press hard only at the end.',
 };

@@ -4,13 +4,13 @@ import { type Tool } from './tool.ts';
 /**
  * Odourless mineral spirits dissolve the binder: pigment runs into the valleys and the layers become more of one film.
  *
- * A full flow (6% of the specks left, 85% of the pigment set free) takes three light layers of a clear blue down by 20 L*
- * and more than doubles their chroma, which is more than brushing over a page does: a brush leaves tracks, and most
- * pigment keeps to the fibres it was pressed into. With a quarter set free, what fills the valleys is thin: the same
- * layers fall by 9 and gain half their chroma, and specks still close to under 8%.
+ * A full flow (6% of the specks left, 85% of the pigment set free) makes a painted area of three light layers, which is
+ * more than brushing over a page does: a brush leaves tracks, and most pigment keeps to the fibres it was pressed into.
+ * With somewhat over a third set free, what fills the valleys is thin: the same layers gain a sixth to a quarter of their
+ * chroma, and specks still close to under 8%.
  */
 const SPECKS_LEFT = 0.15;
-const SET_FREE = 0.25;
+const SET_FREE = 0.37;
 /** Pigment that lies closer scatters less. */
 const SCATTERS = 0.97;
 /** Binder that was washed off the fibres gives some tooth back. */

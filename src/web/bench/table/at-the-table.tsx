@@ -115,8 +115,7 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
       <main className="grid min-h-0 flex-1 grid-rows-[26dvh_minmax(0,1fr)_auto] md:grid-cols-[minmax(0,1fr)_minmax(23rem,27rem)] md:grid-rows-[minmax(0,1fr)_auto]">
         <div className="min-h-0">
           <SheetView
-            under={preview?.picture}
-            overInk={preview?.overInk}
+            predicted={preview}
             veil={veil}
             selected={regionIds}
             paperTint={paperById(sheet.plan.page.paper).tint}
