@@ -237,6 +237,8 @@ export const Wishes = z.object({
   only: z.array(Id).max(200).default([]),
   atMost: z.int().min(1, 'A palette has at least one pencil.').max(200).nullable(),
   mood: z.object({ light: Axis, clear: Axis, warm: Axis, contrast: Axis }),
+  /** Whether sky, water, leaves and the like may have any colour. */
+  anyNature: z.boolean().default(false),
   /** Percent of the area for what rules, supports and accents. */
   shares: z.tuple([Percent, Percent, Percent]).readonly(),
 });
@@ -248,6 +250,7 @@ export const NO_WISHES: Wishes = {
   only: [],
   atMost: null,
   mood: FREE_MOOD,
+  anyNature: false,
   shares: USUAL_SHARES,
 };
 

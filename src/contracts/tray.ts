@@ -165,7 +165,7 @@ export const PaperFit = z.object({
   /** Numbers that the swatches could not tell. */
   atBound: z.array(z.enum(SHARED_NUMBERS)).default([]),
   rough: z.number().min(0).max(3),
-  stray: z.number().min(0).max(3),
+  stray: z.number().min(0).max(3).default(1),
   tooth: z.number().positive().max(10),
   spread: z.number().positive().max(3),
   slope: z.number().min(-3).max(4),

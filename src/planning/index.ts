@@ -16,6 +16,7 @@ export { type Slip, isInASpot, repairsFor, thingBeside } from './repairs.ts';
 export { laidLayers } from './laid-layers.ts';
 export { reflectionsOf, withReflected } from './reflections.ts';
 export { regionCourses } from './region-courses.ts';
+export { type LaidPage, laidOnInk, laidOnPaper } from './laid-page.ts';
 export { type LaidThing, regionTables } from './region-tables.ts';
 export { type PaperInUse, paperInUse } from './paper-in-use.ts';
 export { type TrayReadings, readingsOf } from './read-pencils.ts';

@@ -1,7 +1,7 @@
 import type { Plan, RegionGround, RegionsMeta } from '../contracts/index.ts';
 import { type Lab, labOfHex } from '../core/colour/index.ts';
 import { paperById } from '../core/laydown/index.ts';
-import { type PageSummary, type PageThing, type Pinned } from '../core/palette/index.ts';
+import { type PageSummary, type PageThing, type Pinned, naturalKindOf } from '../core/palette/index.ts';
 import { usualWidth } from '../core/recipe/index.ts';
 
 /** A thing is coloured already when so much of its area is. */
@@ -26,7 +26,7 @@ export function summariseSheet(
     shared.set(key, { a: p, b: q, lengthMm: lengthMm + (shared.get(key)?.lengthMm ?? 0) });
   }
   const groupOf = new Map((page.alike ?? []).flatMap((ids, group) => ids.map((id) => [id, group] as const)));
-  const things = plan.things.flatMap(({ id, name, regionIds, focus, natural }): PageThing[] => {
+  const things = plan.things.flatMap(({ id, name, regionIds, focus, natural, material }): PageThing[] => {
     const own = regionIds.flatMap((regionId) => page.regions[regionId - 1] ?? []);
     const toColour = own.filter((region) => plan.uses[region.id] !== 'not to colour');
     const area = toColour.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
@@ -43,6 +43,7 @@ export function summariseSheet(
           y: mean(({ centroid }) => centroid.y) / plan.page.heightMm,
         },
         natural: natural ? labOfHex(natural) : null,
+        kind: plan.wishes.anyNature ? null : (naturalKindOf(name, material)?.id ?? null),
         laid: laidColour(toColour, plan, grounds),
         alike: groupOf.has(largest.id) ? String(groupOf.get(largest.id)) : null,
       },

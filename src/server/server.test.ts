@@ -250,7 +250,16 @@ describe('trays', () => {
     await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1')] });
     const own = { laydown: 1.1, scatter: 2, masstone: [40, 10, 20], apart: 0.8, doubtful: [] };
     const fit = (pencilId: string, rough = 0.4) => ({
-      fit: { rough, tooth: 1.1, spread: 0.7, slope: 0.8, hand: { light: 0.6 } },
+      fit: {
+        model: 2,
+        atBound: ['firm'],
+        rough,
+        stray: 0.9,
+        tooth: 1.1,
+        spread: 0.7,
+        slope: 0.8,
+        hand: { light: 0.6 },
+      },
       pencils: [{ pencilId, fit: own }],
     });
     const put = (paper: string, body: object) => api.put(`/api/trays/my-pencils/fits/${paper}`).send(body);

@@ -65,7 +65,8 @@ function ruleFor(extra: Extra, own: readonly PencilOnPaper[], body: PencilOnPape
     case 'depth':
       return {
         fits: (p) => value(p) < value(dark) - 3,
-        cost: (p) => Math.abs(value(p) - (value(dark) - 12)) + aside(p, dark),
+        // Its own hue matters more than how much darker it is.
+        cost: (p) => 0.6 * Math.abs(value(p) - (value(dark) - 12)) + aside(p, dark),
         says: (p) => `${(value(dark) - value(p)).toFixed(0)} of value below its darkest`,
       };
     case 'accent':

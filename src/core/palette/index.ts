@@ -19,3 +19,10 @@ export { type Audit, type Facts, type Finding, CHECKS, auditPage } from './audit
 export { type FamilyFacts, type Swap, factsOfFamily, swapsFor } from './family-facts.ts';
 export { type PhotoColour, coloursOfPhoto } from './photo-colours.ts';
 export { type ExtraPencil, extrasFor } from './extras.ts';
+export {
+  NATURAL_KINDS,
+  type NaturalKind,
+  beyondNature,
+  naturalKindById,
+  naturalKindOf,
+} from './natural-kinds/index.ts';

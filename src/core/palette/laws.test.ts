@@ -45,7 +45,7 @@ const book = new FamilyBook(tray, whiteBook);
 const wheel = fc.constantFrom(wheelById('painters'), wheelById('perceptual'));
 const angle = fc.integer({ min: 0, max: 359 });
 const part = fc.record({ angle, clarity: fc.constantFrom(...CLARITIES), key: fc.constantFrom(...KEYS) });
-const plot: Plot = { ruler: 0, lean: {}, says: '' };
+const plot: Plot = { ruler: 0, says: '' };
 
 const pageOf = (most: number) =>
   fc.integer({ min: 1, max: most }).chain((count) =>

@@ -1,3 +1,4 @@
+import { type Lab } from '../colour/index.ts';
 import { type Option } from './options.ts';
 import { type Problem } from './problem.ts';
 import { MISFIT, TERMS, type TermId } from './terms.ts';
@@ -26,15 +27,61 @@ export function lack(is: number, want: number | null, by: number): number {
   return want === null ? 0 : Math.min(1.5, Math.abs(is - want) / by);
 }
 
+/** OKLCH chroma of things by their share of the area, below which each begins: the larger, the quieter. */
+const CHROMA_PLAN: readonly { below: number; chroma: number }[] = [
+  { below: 0.01, chroma: 0.11 },
+  { below: 0.05, chroma: 0.085 },
+  { below: 0.15, chroma: 0.07 },
+  { below: Infinity, chroma: 0.055 },
+];
+const FOCUS_CHROMA = 0.14;
+/** A colour is as clear as planned within so much, and as far off as counts beyond so much more. */
+const CLEAR_ENOUGH = { within: 0.02, beyond: 0.06 };
+
+/**
+ * How clear a thing is meant to be, OKLCH chroma.
+ * @param clearness of the whole page, 1 as usual
+ */
+export function plannedChroma({ focus }: { focus: boolean }, share: number, clearness: number): number {
+  return clearness * (focus ? FOCUS_CHROMA : CHROMA_PLAN.find(({ below }) => share < below)!.chroma);
+}
+
+/** How far a chroma is off the plan, 0..1.5. A focus and an accent are never too clear. */
+function offPlan(chroma: number, planned: number): number {
+  const off = Math.abs(chroma - planned) - CLEAR_ENOUGH.within;
+  return Math.min(1.5, Math.max(0, off) / CLEAR_ENOUGH.beyond);
+}
+
+/** Shares of light, middle and dark by area on a pale and on a deep ground. */
+const VALUES = { pale: [0.55, 0.33, 0.12], deep: [0.15, 0.35, 0.5] } as const;
+/** L* at which light begins and dark ends, and over how much of it one goes over into the other. */
+const LIGHT_FROM = 70;
+const DARK_TO = 45;
+const OVER = 10;
+
+/** Whether a colour is light, middle or dark; near a border it is some of both. */
+export function valueClass([l]: Lab): readonly [light: number, middle: number, dark: number] {
+  const ramp = (value: number) => Math.min(1, Math.max(0, value / OVER + 0.5));
+  const [light, dark] = [ramp(l - LIGHT_FROM), ramp(DARK_TO - l)];
+  return [light, 1 - light - dark, dark];
+}
+
+/** The shares of light, middle and dark that a page is to have, from -1 for a dark one to 1 for a light one. */
+export function plannedValues(light: number): readonly [light: number, middle: number, dark: number] {
+  const pale = Math.min(1, Math.max(0, (light + 1) / 2));
+  const at = (k: 0 | 1 | 2) => VALUES.deep[k] + (VALUES.pale[k] - VALUES.deep[k]) * pale;
+  return [at(0), at(1), at(2)];
+}
+
 /** Terms that a thing has by itself. */
-export function localTerms({ share, things }: Problem, i: number, option: Option): [TermId, number][] {
+export function localTerms({ share, things, clearness }: Problem, i: number, option: Option): [TermId, number][] {
   const part = 0.5 * share[i] + 0.5 / things.length;
   return [
     ['scheme', part * option.off],
     ['fit', part * Math.min(1.5, option.miss / MISFIT)],
     ['blends', part * Math.min(1.5, option.rough / 20)],
     ['natural', Math.max(part, 0.02) * Math.min(2, option.natural / MISFIT)],
-    ['quiet', share[i] * share[i] * Math.max(0, option.chroma - 0.06) * 12],
+    ['chroma', part * offPlan(option.chroma, plannedChroma(things[i], share[i], clearness))],
   ];
 }
 

@@ -3,8 +3,8 @@ import { type Packed, pack } from './packed.ts';
 import { type Problem } from './problem.ts';
 import { TERM, TERMS } from './terms.ts';
 
-/** CIEDE2000, and OKLCH chroma, at which a focus stands out. */
-const FOCUS = { apart: 32, chroma: 0.11 };
+/** CIEDE2000, and OKLCH chroma, at which a focus stands out, and by how much it is to lead all else. */
+const FOCUS = { apart: 34, chroma: 0.13, lead: 4 };
 /** Things smaller than this share of the area do not compete with the focus. */
 const SEEN_SHARE = 0.002;
 /** Accents are looked for in thirds of the page, across and down. */
@@ -27,10 +27,11 @@ const SUM = {
   square: 12,
   chroma: 13,
   warm: 14,
+  values: 15,
   /** Which rival of the focus stands out most. */
-  foremost: 15,
+  foremost: 18,
 } as const;
-const SUMS = 16;
+const SUMS = 19;
 
 /**
  * A choice of options with what it comes to under the objective of {@link TERMS}. One thing's option is changed at a
@@ -94,7 +95,7 @@ export class Objective {
   /** Sets every thing's option. */
   setAll(chosen: ArrayLike<number>): void {
     const { things, options, borders, alike, apart, colours, must, share } = this.#problem;
-    const { first, local, voice, light, square, chroma, warm, offCentre, root, cell } = this.#packed;
+    const { first, local, voice, values, light, square, chroma, warm, offCentre, root, cell } = this.#packed;
     this.chosen.set(chosen);
     const [sums, cells, used, contrast] = [this.#sums, this.#cells, this.#used, this.#contrast];
     for (const each of [sums, cells, used, contrast]) each.fill(0);
@@ -102,6 +103,7 @@ export class Objective {
       const at = first[i] + this.chosen[i];
       sums[SUM.locals] += local[at];
       sums[SUM.light] += light[at];
+      for (let k = 0; k < 3; k++) sums[SUM.values + k] += values[k][at];
       sums[SUM.square] += square[at];
       sums[SUM.chroma] += chroma[at];
       sums[SUM.warm] += warm[at];
@@ -192,6 +194,7 @@ export class Objective {
     }
     terms[TERM.focus] = this.#focusLack(this.#sums[SUM.foremost], -1, 0);
     terms[TERM.shares] = this.#sharesLack(this.#sums);
+    terms[TERM.values] = this.#valuesLack(this.#sums);
     terms[TERM.accents] = this.#accentsLack(this.#sums);
     terms[TERM.pencils] = this.#pencilsTerm(this.#sums);
     terms[TERM.alike] = this.#alikeTerm(this.#sums);
@@ -207,6 +210,7 @@ export class Objective {
       sums[SUM.borders] +
       WEIGHT.focus * this.#focusLack(sums[SUM.foremost], thing, at) +
       WEIGHT.shares * this.#sharesLack(sums) +
+      WEIGHT.values * this.#valuesLack(sums) +
       WEIGHT.accents * this.#accentsLack(sums) +
       WEIGHT.pencils * this.#pencilsTerm(sums) +
       WEIGHT.alike * this.#alikeTerm(sums) +
@@ -217,9 +221,10 @@ export class Objective {
 
   /** Takes what a thing brings by its own area with one option for what it brings with another. */
   #exchangeOwn(sums: Float64Array, thing: number, was: number, is: number): void {
-    const { local, voice, light, square, chroma, warm } = this.#packed;
+    const { local, voice, values, light, square, chroma, warm } = this.#packed;
     sums[SUM.locals] += local[is] - local[was];
     sums[SUM.light] += light[is] - light[was];
+    for (let k = 0; k < 3; k++) sums[SUM.values + k] += values[k][is] - values[k][was];
     sums[SUM.square] += square[is] - square[was];
     sums[SUM.chroma] += chroma[is] - chroma[was];
     sums[SUM.warm] += warm[is] - warm[was];
@@ -327,7 +332,7 @@ export class Objective {
       const out = this.#perLength[i] > 0 ? this.#outOf(i) * this.#perLength[i] : FOCUS.apart;
       lack +=
         0.4 * Math.max(0, 1 - out / FOCUS.apart) +
-        0.3 * Math.min(1, Math.max(0, most - out) / FOCUS.apart) +
+        0.3 * Math.min(1, (3 * Math.max(0, most + FOCUS.lead - out)) / FOCUS.apart) +
         0.3 * Math.max(0, 1 - own / FOCUS.chroma);
     }
     return lack / focus.length;
@@ -337,6 +342,13 @@ export class Objective {
     const { shares } = this.#problem;
     let off = 0;
     for (let voice = 0; voice < 3; voice++) off += Math.abs(sums[SUM.voices + voice] - shares[voice]);
+    return off / 2;
+  }
+
+  #valuesLack(sums: Float64Array): number {
+    const { values } = this.#problem;
+    let off = 0;
+    for (let k = 0; k < 3; k++) off += Math.abs(sums[SUM.values + k] - values[k]);
     return off / 2;
   }
 

@@ -10,6 +10,7 @@ import {
 import { type Family, bodyOf, pencilsFor, pencilsOf } from '../recipe/index.ts';
 import { type FamilyBook, type FoundFamily, rowAround } from './families.ts';
 import { type PageThing } from './page.ts';
+import { type NaturalKind, beyondNature, naturalKindById } from './natural-kinds/index.ts';
 import { CLARITIES, KEYS, type Part, partOf } from './part.ts';
 import { MISFIT } from './terms.ts';
 
@@ -47,6 +48,12 @@ export interface Option {
 /** So many of the best families are kept for each part. */
 const FAMILIES_EACH = 2;
 const NATURAL_FAMILIES = 3;
+/** L* by which a natural colour may be laid darker or paler, as the light has it; further counts. */
+const NATURAL_LEANS = [0, -16, 16];
+const LIGHT_MAY_CHANGE = 14;
+/** Hues at which a natural kind's colours are tried, along its range, and how clear. */
+const ACROSS_RANGE = [0.15, 0.5, 0.85];
+const NATURAL_CLARITIES = ['clear', 'quiet'] as const;
 const GREY = 0.03;
 /** A colour within so many degrees of its hand is on it. */
 const ON_HAND = 12;
@@ -92,6 +99,8 @@ interface Means {
   among?: readonly number[];
   placeOf: ReadonlyMap<string, number>;
   bodies: Bodies;
+  /** Whether greys may come in without a natural colour that asks for them. */
+  greys: boolean;
 }
 
 /**
@@ -116,22 +125,29 @@ export class Ways {
       return [this.#option(part, this.#nearestHand(part), { family, miss: 0, rough: 0, body: fixed }, thing.natural)];
     }
     const count = pencilsFor(thing.widthMm);
+    const kind = thing.kind ? naturalKindById(thing.kind) : null;
+    if (!thing.natural && kind) return [...this.#ofKind(kind, count), ...this.#wished(count, null)];
     if (!thing.natural) return [...this.#free(count), ...this.#wished(count, null)];
     const { natural } = thing;
     const part = partOf(oklchOfLab(natural), wheel);
-    const row = rowAround(natural, Math.min(count, among?.length ?? book.tray.length));
-    const kept = book
-      .along(row, NATURAL_FAMILIES, among)
-      .map((found) => this.#option(part, this.#nearestHand(part), found, natural));
-    return [...kept, ...this.#wished(count, natural)];
+    const most = Math.min(count, among?.length ?? book.tray.length);
+    const kept = NATURAL_LEANS.flatMap((lean) => {
+      const [l, a, b] = natural;
+      const row = rowAround([Math.min(94, Math.max(14, l + lean)), a, b], most);
+      return book
+        .along(row, NATURAL_FAMILIES, among)
+        .map((found) => this.#option(part, this.#nearestHand(part), found, natural));
+    });
+    return [...unlike(kept), ...this.#wished(count, natural)];
   }
 
   #free(count: number): Option[] {
-    const { book, wheel, hands, among } = this.#with;
+    const { book, wheel, hands, among, greys } = this.#with;
+    const clarities = CLARITIES.filter((clarity) => greys || clarity !== 'grey');
     const known = this.#played.get(count);
     if (known) return known;
     const options = hands.flatMap((angle, hand) =>
-      CLARITIES.flatMap((clarity) =>
+      clarities.flatMap((clarity) =>
         KEYS.flatMap((key) => {
           const part = { angle, clarity, key };
           const found = book.nearest(part, wheel, count, FAMILIES_EACH, among);
@@ -142,6 +158,28 @@ export class Ways {
     const played = unlike(options);
     this.#played.set(count, played);
     return played;
+  }
+
+  /** What a natural kind may be: what is free and lies within its colours, and its own colours at every value. */
+  #ofKind(kind: NaturalKind, count: number): Option[] {
+    const { book, wheel, among } = this.#with;
+    const own = kind.ranges.flatMap(({ hue: [from, to] }) =>
+      ACROSS_RANGE.flatMap((along) =>
+        NATURAL_CLARITIES.flatMap((clarity) =>
+          KEYS.flatMap((key) => {
+            const angle = Math.round(wheel.angleOf(from + along * ((to - from + 360) % 360)));
+            const part = { angle, clarity, key };
+            const found = book.nearest(part, wheel, count, 1, among);
+            return found.map((each) => this.#option(part, this.#nearestHand(part), each, null));
+          }),
+        ),
+      ),
+    );
+    return unlike([...own, ...this.#free(count)]).map((option) => {
+      const natural = beyondNature(kind, option.body);
+      // What is natural need not keep to a hand.
+      return { ...option, natural, off: natural === 0 ? 0 : option.off };
+    });
   }
 
   /** Families round the pencils that must come in, as far as they keep a natural colour. */
@@ -172,7 +210,7 @@ export class Ways {
       chroma: c,
       warm: c < GREY ? 0.5 : Number(isWarm(wheelOfHue(h))),
       off: Math.min(1, Math.max(0, turned - ON_HAND) / 60) * Math.min(1, c / 0.06),
-      natural: natural ? deltaE2000(body, natural) : 0,
+      natural: natural ? naturalMiss(body, natural) : 0,
       offered: false,
     };
   }
@@ -195,9 +233,16 @@ function unlike(options: readonly Option[]): Option[] {
   return [...best.values()];
 }
 
+/** How far a colour is from a natural one, CIEDE2000, in any light that a page may have. */
+function naturalMiss(body: Lab, natural: Lab): number {
+  const off = body[0] - natural[0];
+  const kept = Math.sign(off) * Math.max(0, Math.abs(off) - LIGHT_MAY_CHANGE);
+  return deltaE2000([natural[0] + kept, body[1], body[2]], natural);
+}
+
 /** Accents are the last hand's where there are three or more, else what is clear away from the ruling hand. */
-function voiceOf(hand: number, hands: number, { clarity }: Part): Voice {
-  if (hands === 1) return clarity === 'clear' ? 2 : clarity === 'quiet' ? 0 : 1;
+function voiceOf(hand: number, hands: number, { clarity, key }: Part): Voice {
+  if (hands === 1) return clarity === 'clear' ? 2 : key === 'middle' ? 0 : 1;
   if (hand === 0) return 0;
   return (hands > 2 && hand === hands - 1) || (hands === 2 && clarity === 'clear') ? 2 : 1;
 }

@@ -1,3 +1,4 @@
+import { valueClass } from './measures.ts';
 import { type Option } from './options.ts';
 import { type Problem, likesOf } from './problem.ts';
 
@@ -9,6 +10,8 @@ export interface Packed {
   voice: Uint8Array;
   /** OKLCH chroma of the body. */
   clear: Float64Array;
+  /** Whether the body is light, middle or dark, times the thing's share of the area. */
+  values: readonly [Float64Array, Float64Array, Float64Array];
   /** L* of the body, its square, its chroma and its warmth, each times the thing's share of the area. */
   light: Float64Array;
   square: Float64Array;
@@ -59,6 +62,7 @@ export function pack(problem: Problem, local: (thing: number, option: Option) =>
     colour: Int32Array.from(every, ({ colour }) => colour),
     voice: Uint8Array.from(every, ({ voice }) => voice),
     clear: Float64Array.from(every, ({ chroma }) => chroma),
+    values: [0, 1, 2].map((k) => byArea(({ body }) => valueClass(body)[k])) as unknown as Packed['values'],
     light: byArea(({ body }) => body[0]),
     square: byArea(({ body }) => body[0] ** 2),
     chroma: byArea(({ chroma }) => chroma),

@@ -14,6 +14,8 @@ export interface PageThing {
   focus: boolean;
   /** The natural colour that it must keep, if there is one. */
   natural: Lab | null;
+  /** Id of the natural kind whose colours it keeps to as long as nothing else is wished; null: none. Default null. */
+  kind?: string | null;
   /** The colour that it has already on the paper and keeps, if there is one. */
   laid: Lab | null;
   /** Things with the same mark are like each other; null: like no other. */

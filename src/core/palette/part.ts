@@ -15,7 +15,7 @@ export interface Part {
   key: Key;
 }
 
-const CHROMA: Record<Clarity, number> = { clear: 0.15, quiet: 0.08, grey: 0.025 };
+const CHROMA: Record<Clarity, number> = { clear: 0.13, quiet: 0.08, grey: 0.03 };
 const SHIFT: Record<Key, number> = { deep: -0.13, middle: 0, pale: 0.13 };
 /** OKLCH lightness from the middle of a family to each of its ends. */
 const REACH = 0.22;

@@ -25,7 +25,7 @@ const tray = onPaper(
   whiteBook,
 );
 const book = new FamilyBook(tray, whiteBook);
-const plot: Plot = { ruler: 0, lean: {}, says: '' };
+const plot: Plot = { ruler: 0, says: '' };
 const thing = (id: string, more: Partial<PageThing> = {}): PageThing => ({
   ...{ id, name: id, areaMm2: 100, widthMm: 6, at: { x: 0.5, y: 0.5 } },
   ...{ focus: false, natural: null, laid: null, alike: null },
@@ -49,7 +49,7 @@ describe('ways to colour a thing', () => {
   it('are few where it keeps a natural colour, all near it', () => {
     const natural = labOfOklch({ l: 0.6, c: 0.1, h: hueOfWheel(300) });
     const [options] = problemOf([thing('reed', { natural })]).options;
-    expect(options.length).to.be.within(1, 3);
+    expect(options.length).to.be.within(1, 9);
     expect(options[0].natural).to.be.below(10);
     expect(options[0].hand).to.equal(2);
   });
@@ -117,10 +117,12 @@ describe('a page as a problem', () => {
         { things: [thing('hut')], borders: [] },
         book,
         { anchor: 0, scheme: 'triad', mood },
-        { ...plot, lean: { light: -0.5 } },
-      ).mood.light;
-    expect(leaning()).to.equal(-0.5);
-    expect(leaning({ ...FREE_MOOD, light: 1 })).to.equal(1);
+        { ...plot, light: -1 },
+      ).values;
+    const [light, , dark] = leaning();
+    expect(dark).to.be.above(light);
+    const [wishedLight, , wishedDark] = leaning({ ...FREE_MOOD, light: 1 });
+    expect(wishedLight).to.be.above(wishedDark);
   });
 
   it('pairs like things one after the other', () => {
@@ -156,7 +158,7 @@ describe('what a palette is judged by', () => {
     ).terms();
     return (id: TermId) => terms[TERM[id]];
   };
-  const sky: Look = [60, 'quiet', 'deep'];
+  const sky: Look = [60, 'clear', 'deep'];
   const sound = termsOf([300, 'clear', 'pale'], [180, 'quiet', 'pale'], [180, 'quiet', 'pale'], sky);
 
   it('neighbours part: not when they are of one colour', () => {
@@ -164,13 +166,19 @@ describe('what a palette is judged by', () => {
   });
 
   it('figure and ground: not when what lies in front is of one value with what lies behind', () => {
-    expect(termsOf([300, 'clear', 'pale'], [180, 'quiet', 'deep'], [180, 'quiet', 'deep'], sky)('ground')).to.be.above(
-      sound('ground'),
-    );
+    // Huts as light or dark as asked, over one sky.
+    const ground = (value: number) => {
+      const own = problem.options[1].map(({ body }) => Math.abs(body[0] - value));
+      const hut = own.indexOf(Math.min(...own));
+      return new Objective(problem, [0, hut, hut, 0]).terms()[TERM.ground];
+    };
+    const skyValue = problem.options[3][0].body[0];
+    expect(ground(skyValue)).to.be.above(ground(skyValue + 30));
+    expect(ground(skyValue)).to.be.above(ground(skyValue - 30));
   });
 
-  it('the focus: less when it is grey', () => {
-    expect(termsOf([300, 'grey', 'deep'], [180, 'clear', 'pale'], [180, 'quiet', 'pale'], sky)('focus')).to.be.above(
+  it('the focus: less when it is as quiet and as deep as what lies round it', () => {
+    expect(termsOf(sky, [180, 'clear', 'pale'], [180, 'quiet', 'pale'], sky)('focus')).to.be.above(
       sound('focus') + 0.1,
     );
   });
@@ -195,10 +203,29 @@ describe('what a palette is judged by', () => {
     expect(unlike('pencils')).to.be.above(sound('pencils'));
   });
 
-  it('large areas quiet', () => {
-    expect(
-      termsOf([300, 'clear', 'pale'], [180, 'quiet', 'pale'], [180, 'quiet', 'pale'], [60, 'clear', 'deep'])('quiet'),
-    ).to.be.above(sound('quiet'));
+  it('clear where it counts: large areas quiet, the focus clearest', () => {
+    const quietSky = termsOf(
+      [300, 'clear', 'pale'],
+      [180, 'quiet', 'pale'],
+      [180, 'quiet', 'pale'],
+      [180, 'quiet', 'deep'],
+    );
+    expect(sound('chroma')).to.be.above(quietSky('chroma'));
+  });
+
+  it('light, middle and dark: further off when a dark ground turns pale where a deep one is planned', () => {
+    const deep = compileProblem(
+      { things: page, borders },
+      book,
+      { anchor: 60, scheme: 'triad' },
+      { ...plot, light: -1 },
+    );
+    const at = (key: string) =>
+      new Objective(
+        deep,
+        deep.options.map((own) => own.findIndex(({ part }) => part.key === key)),
+      ).terms()[TERM.values];
+    expect(at('pale')).to.be.above(at('deep'));
   });
 
   it('a pencil that must come in counts until it does', () => {

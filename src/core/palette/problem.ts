@@ -4,6 +4,7 @@ import { type FamilyBook } from './families.ts';
 import { Bodies, type Option, Ways } from './options.ts';
 import { type PageSummary, type PageThing } from './page.ts';
 import { handsOf } from './schemes/index.ts';
+import { plannedValues } from './measures.ts';
 import { FREE_MOOD, type Mood, USUAL_SHARES, type Wishes } from './wishes.ts';
 
 /** A page with every way to colour each thing, packed for a search. */
@@ -26,15 +27,23 @@ export interface Problem {
   /** Places of the pencils that must come in. */
   must: readonly number[];
   mood: Mood;
+  /** How clear the page is to be as a whole, 1 as usual. */
+  clearness: number;
+  /** Shares of light, middle and dark by area that it is to have; 1 in all. */
+  values: readonly [number, number, number];
   /** Shares of the area wished for, by voice; 1 in all. */
   shares: readonly [number, number, number];
 }
 
+/** A page that is wished as dull as this may have things in grey. */
+const GREYS_FROM = -0.35;
+
 /** One of the ways in which the same wishes may be played: which hand rules, and on what kind of ground. */
 export interface Plot {
   ruler: number;
-  /** What the page as a whole leans to, over what the wishes leave free. */
-  lean: Partial<Mood>;
+  /** How light and how clear the page as a whole leans to, -1 to 1, where the wishes leave that free. */
+  light?: number;
+  clear?: number;
   says: string;
 }
 
@@ -57,7 +66,8 @@ export function compileProblem(
   const placeOf = new Map(book.tray.map(({ id }, i) => [id, i]));
   const must = (wishes.must ?? []).flatMap((id) => placeOf.get(id) ?? []);
   const bodies = new Bodies();
-  const ways = new Ways({ book, wheel, hands, must, among, placeOf, bodies });
+  const greys = wishes.mood?.clear !== undefined && wishes.mood.clear !== null && wishes.mood.clear <= GREYS_FROM;
+  const ways = new Ways({ book, wheel, hands, must, among, placeOf, bodies, greys });
   const options = page.things.map((thing) => ways.of(thing, wishes.pinned?.[thing.id]));
   const area = page.things.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) || 1;
   const at = new Map(page.things.map(({ id }, i) => [id, i]));
@@ -68,6 +78,7 @@ export function compileProblem(
       : [{ front: Math.min(p, q), behind: Math.max(p, q), lengthMm }];
   });
   const length = borders.reduce((sum, { lengthMm }) => sum + lengthMm, 0) || 1;
+  const mood = wishes.mood ?? FREE_MOOD;
   const shares = wishes.shares ?? USUAL_SHARES;
   const whole = shares[0] + shares[1] + shares[2] || 1;
   return {
@@ -78,15 +89,11 @@ export function compileProblem(
     apart: bodies.differences(),
     colours: bodies.count,
     tray: book.tray,
-    mood: leaning(wishes.mood ?? FREE_MOOD, plot.lean),
+    mood,
+    clearness: 1 + 0.6 * (mood.clear ?? plot.clear ?? 0),
+    values: plannedValues(mood.light ?? plot.light ?? 0),
     shares: [shares[0] / whole, shares[1] / whole, shares[2] / whole],
   };
-}
-
-function leaning(mood: Mood, lean: Partial<Mood>): Mood {
-  return Object.fromEntries(
-    Object.entries(mood).map(([axis, wished]) => [axis, wished ?? lean[axis as keyof Mood] ?? null]),
-  ) as Mood;
 }
 
 /** For each thing the places of those that it is paired with as alike. */

@@ -27,8 +27,10 @@ export interface ProposedPart extends Part {
 
 /** One palette for the whole page. */
 export interface Proposal {
-  /** Which hand rules, and on what ground. */
+  /** What it is like, and which hand rules. */
   name: string;
+  /** The way in which the scheme is played: which hand rules, on what ground. */
+  plot: string;
   parts: ProposedPart[];
   /** Lower is better; see {@link TERMS}. */
   objective: number;
@@ -67,7 +69,8 @@ export function describe(
     accents: page.things.length >= 3,
   };
   return {
-    name: plot.says,
+    name: nameOf(problem, own, plot),
+    plot: plot.says,
     parts: own.map(({ part, hand, voice, family, body, miss }, i) => ({
       ...part,
       thingId: problem.things[i].id,
@@ -85,6 +88,34 @@ export function describe(
     tradesAway: '',
     unmet: [...unmet, ...unmetBy(problem, chosen, atMost, pencils)],
   };
+}
+
+/** Means by area below and above which a page is told to be dark or light, hushed or bright, cool or warm. */
+const TOLD = { light: [46, 63], chroma: [0.05, 0.085], warm: [0.36, 0.64] } as const;
+
+/** What a palette is like at arm's length, from its own numbers, and how the scheme is played. */
+function nameOf({ share }: Problem, own: readonly Option[], { says }: Plot): string {
+  const mean = (of: (option: Option) => number) => own.reduce((sum, option, i) => sum + share[i] * of(option), 0);
+  const word = (value: number, [low, high]: readonly [number, number], words: readonly [string, string, string]) =>
+    words[value < low ? 0 : value > high ? 2 : 1];
+  const like = [
+    word(
+      mean(({ body }) => body[0]),
+      TOLD.light,
+      ['dark', 'half-light', 'light'],
+    ),
+    word(
+      mean(({ chroma }) => chroma),
+      TOLD.chroma,
+      ['hushed', 'mellow', 'bright'],
+    ),
+    word(
+      mean(({ warm }) => warm),
+      TOLD.warm,
+      ['cool', 'warm beside cool', 'warm'],
+    ),
+  ];
+  return `${like[0]}, ${like[1]}, ${like[2]}: ${says}`;
 }
 
 function reasonOf(problem: Problem, own: readonly Option[], pencils: number): string {

@@ -140,8 +140,8 @@ export async function proposePalettes(
   }
   run.progress(1, 'done');
   const best = chosenFrom(played, count);
-  const proposals = best.map(({ plot, problem, search }) =>
-    describe(plot, problem, search.best, page, unmet, wishes.atMost),
+  const proposals = balancedFirst(
+    best.map(({ plot, problem, search }) => describe(plot, problem, search.best, page, unmet, wishes.atMost)),
   );
   return proposals.map((proposal) => ({ ...proposal, tradesAway: tradeOf(proposal, proposals) }));
 }
@@ -212,6 +212,14 @@ function chosenFrom(played: readonly Played[], count: number): Played[] {
     chosen.push(next);
   }
   return chosen;
+}
+
+/** The most balanced before the others, which keep their order: the one whose scores have the highest harmonic mean. */
+function balancedFirst(proposals: readonly Proposal[]): Proposal[] {
+  const balance = ({ scores }: Proposal) =>
+    scores.length / scores.reduce((sum, { score }) => sum + 1 / Math.max(1, score), 0);
+  const first = proposals.reduce((p, q) => (balance(q) > balance(p) ? q : p));
+  return [first, ...proposals.filter((proposal) => proposal !== first)];
 }
 
 /** Where a proposal falls behind most, in a sentence. */

@@ -15,7 +15,7 @@ export const TERMS = [
   {
     id: 'focus',
     name: 'the focus is strongest',
-    weight: 1.2,
+    weight: 4.8,
     says: 'how far the focus falls short of standing out from what surrounds it, and more than anything else does',
   },
   {
@@ -36,7 +36,18 @@ export const TERMS = [
     weight: 0.6,
     says: 'whether accents sit in two or three separate places and on both sides',
   },
-  { id: 'quiet', name: 'large areas quiet', weight: 1, says: 'how clear the large areas are' },
+  {
+    id: 'chroma',
+    name: 'clear where it counts',
+    weight: 3,
+    says: 'how far things are from being the clearer the smaller they are, and the focus the clearest',
+  },
+  {
+    id: 'values',
+    name: 'light, middle, dark',
+    weight: 4,
+    says: 'how far the shares of light, middle and dark are from what such a ground asks for',
+  },
   {
     id: 'natural',
     name: 'natural colours kept',

@@ -14,8 +14,8 @@ const SHARPEST = 6;
 export interface Grain {
   /** Pixels of the tile for each pixel of the picture. */
   stride: number;
-  /** How much pigment a pixel shows, 0..255: at [specks, 0..255] x 256 + value of the tile. */
-  shares: Uint8Array;
+  /** How much pigment a pixel shows, in 256ths: at [specks, 0..255] x 256 + value of the tile. */
+  shares: Uint16Array;
 }
 
 let tile: Uint8Array | null = null;
@@ -76,13 +76,13 @@ export function grainOf(featureMm: number, pixelsPerMm: number): Grain {
   return grain;
 }
 
-function sharesFor(pixel: number): Uint8Array {
-  const shares = new Uint8Array(65536);
+function sharesFor(pixel: number): Uint16Array {
+  const shares = new Uint16Array(65536);
   for (let specks = 0; specks < 256; specks++) {
     const covered = 1 - specks / 256;
     const reach = reachFor(covered, spreadOfShare(covered, pixel));
     for (let value = 0; value < 256; value++) {
-      shares[(specks << 8) | value] = Math.round(255 * pigmentShare(value + 0.5, 256 * (1 - covered), reach));
+      shares[(specks << 8) | value] = Math.round(256 * pigmentShare(value + 0.5, 256 * (1 - covered), reach));
     }
   }
   return shares;

@@ -46,7 +46,7 @@ describe('the preview', () => {
     for (const pixelsPerMm of [20, 10, 3, 1]) {
       const { shares } = grainOf(0.2, pixelsPerMm);
       for (let specks = 0; specks < 256; specks += 15) {
-        const mean = tile.reduce((sum, value) => sum + shares[(specks << 8) | value], 0) / tile.length / 255;
+        const mean = tile.reduce((sum, value) => sum + shares[(specks << 8) | value], 0) / tile.length / 256;
         expect(mean, `${specks} of 256 at ${pixelsPerMm}`).to.be.closeTo(1 - specks / 256, 0.006);
       }
     }

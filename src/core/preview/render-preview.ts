@@ -67,6 +67,7 @@ export function renderPreview(source: PreviewSource): RgbaImage {
   const { stride, shares } = grainOf(source.grainMm, pixelsPerMm);
   const strokes = strokeTile();
   const under = specksUnderStrokes(pixelsPerMm);
+  const printed = ink?.share ?? null;
   const mask = TILE - 1;
   const strokeMask = STROKE_TILE - 1;
   const columns = Int32Array.from({ length: width }, (_, x) => (stride * (origin.x * pixelsPerMm + x)) & mask);
@@ -81,42 +82,48 @@ export function renderPreview(source: PreviewSource): RgbaImage {
       while (stop < end && labels[stop] === label) stop++;
       const table = tables[label] ?? null;
       if (table === null) {
-        for (; i < stop; i++) out[i] = ink && ink.share[i] > 0 ? mixed(paper, black, ink.share[i]) : bare;
+        for (; i < stop; i++) out[i] = printed !== null && printed[i] > 0 ? mixed(paper, black, printed[i]) : bare;
         continue;
       }
       const { light, specks } = table;
       const course = courses?.[label] ?? null;
-      const degrees = STROKE_DEGREES[table.drawn];
-      const onInk = ink?.tables?.[label] ?? null;
-      const [cos, sin] = degrees === null ? [0, 0] : directionOf(degrees);
+      const degrees = course === null ? STROKE_DEGREES[table.drawn] : 0;
       const first = fields[table.fields[0]];
       const second = table.fields.length > 1 ? fields[table.fields[1]] : null;
-      for (let x = i - y * width; i < stop; x++, i++) {
+      const onInk = ink?.tables?.[label] ?? null;
+      const [cos, sin] = directionOf(degrees ?? 0);
+      let x = i - y * width;
+      // Where strokes run straight, their tile is gone through in even steps.
+      let along = ALONG_PER_MM * ((origin.x + x / pixelsPerMm) * cos + yMm * sin);
+      let across = ACROSS_PER_MM * (yMm * cos - (origin.x + x / pixelsPerMm) * sin);
+      const [alongStep, acrossStep] = [(ALONG_PER_MM * cos) / pixelsPerMm, (-ACROSS_PER_MM * sin) / pixelsPerMm];
+      for (; i < stop; x++, i++) {
         let t = (first[i] * TONE_STEPS) >> 8;
         if (second !== null) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
-        const xMm = origin.x + x / pixelsPerMm;
-        let [along, across] = [xMm * cos + yMm * sin, yMm * cos - xMm * sin];
-        if (course !== null) [along, across] = alongCourse(course, xMm, yMm);
-        let row = specks[t];
-        if (degrees !== null || course !== null) {
-          const stroke = ((across * ACROSS_PER_MM) & strokeMask) * STROKE_TILE + ((along * ALONG_PER_MM) & strokeMask);
-          row = under[row * STROKE_STEPS + strokes[stroke]];
+        let left = specks[t];
+        if (course !== null) {
+          const at = alongCourse(course, origin.x + x / pixelsPerMm, yMm);
+          along = ALONG_PER_MM * at[0];
+          across = ACROSS_PER_MM * at[1];
         }
-        const share = shares[(row << 8) | tooth[grainRow + columns[x]]] / 255;
+        if (degrees !== null) {
+          left = under[left * STROKE_STEPS + strokes[(across & strokeMask) * STROKE_TILE + (along & strokeMask)]];
+          along += alongStep;
+          across += acrossStep;
+        }
+        const share = shares[(left << 8) | tooth[grainRow + columns[x]]];
         const at = 6 * t;
-        let red = light[at + 3] + (light[at] - light[at + 3]) * share;
-        let green = light[at + 4] + (light[at + 1] - light[at + 4]) * share;
-        let blue = light[at + 5] + (light[at + 2] - light[at + 5]) * share;
-        const printed = ink ? ink.share[i] / 255 : 0;
-        if (printed > 0) {
+        let red = light[at + 3] + (((light[at] - light[at + 3]) * share) >> 8);
+        let green = light[at + 4] + (((light[at + 1] - light[at + 4]) * share) >> 8);
+        let blue = light[at + 5] + (((light[at + 2] - light[at + 5]) * share) >> 8);
+        if (printed !== null && printed[i] > 0) {
           const [r, g, b] = onInk === null ? black : inkUnder(onInk, t, black);
-          red += (r - red) * printed;
-          green += (g - green) * printed;
-          blue += (b - blue) * printed;
+          red += ((r - red) * printed[i]) / 255;
+          green += ((g - green) * printed[i]) / 255;
+          blue += ((b - blue) * printed[i]) / 255;
         }
         out[i] =
-          (0xff000000 | (CODE_OF_LIGHT[blue | 0] << 16) | (CODE_OF_LIGHT[green | 0] << 8) | CODE_OF_LIGHT[red | 0]) >>>
-          0;
+          0xff000000 | (CODE_OF_LIGHT[blue | 0] << 16) | (CODE_OF_LIGHT[green | 0] << 8) | CODE_OF_LIGHT[red | 0];
       }
     }
   }

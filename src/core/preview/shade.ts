@@ -34,10 +34,10 @@ export function stepsOf(spectrum: Float64Array): Uint16Array {
 
 /**
  * Paints one pixel.
- * @param share of pigment that the pixel shows, 0..255
+ * @param share of pigment that the pixel shows, in 256ths
  */
 export function paintPixel(data: Uint8ClampedArray, at: number, { covered, bare }: Shade, share: number): void {
   for (let c = 0; c < 3; c++)
-    data[at + c] = CODE_OF_LIGHT[Math.round(bare[c] + ((covered[c] - bare[c]) * share) / 255)];
+    data[at + c] = CODE_OF_LIGHT[Math.round(bare[c] + ((covered[c] - bare[c]) * share) / 256)];
   data[at + 3] = 255;
 }

@@ -109,18 +109,18 @@ const FAULTS: Record<string, { seeded: Fault; nearMiss: Fault }> = {
   },
   'no-value-step': {
     seeded: {
-      family: familyOf(['dusk', 'mint', 'sky']),
+      family: familyOf(['dusk', 'sky']),
       edits: {
         layers: Object.fromEntries(
           ['shadow', 'middle', 'deepen'].map((id) => [id, { pressure: 'whisper', passes: 1 }]),
         ),
       },
     },
-    nearMiss: { family: familyOf(['dusk', 'mint', 'sky']), edits: {} },
+    nearMiss: { family: familyOf(['dusk', 'sky']), edits: {} },
   },
   'large-step': {
     seeded: {
-      edits: { layers: { shadow: { softnessMm: 0.2, pressure: 'firm' }, middle: { to: 0.2, softnessMm: 0.2 } } },
+      edits: { layers: { shadow: { softnessMm: 0.2, passes: 4 }, middle: { passes: 1 } } },
     },
     nearMiss: { edits: { layers: { shadow: { softnessMm: 1.5 } } } },
   },

@@ -1,6 +1,7 @@
 import { type Laid, type RegionContext, effectById, usualWidth } from './effects/index.ts';
 import { type Family } from './family.ts';
 import { type Layer, type Recipe } from './layer.ts';
+import { withOwnBlender } from './own-blender.ts';
 import { schoolById } from './schools/index.ts';
 import { withoutRefining } from './unimportant.ts';
 import { fieldsOf } from './zone.ts';
@@ -19,7 +20,7 @@ const PALE_PAPER = 85;
 export function compileRecipe(effectId: string, schoolId: string, family: Family, context: RegionContext): Recipe {
   if (context.regions.length === 0) throw new RangeError('A recipe needs at least one region to be fitted to.');
   const whole = effectById(effectId).lay(schoolById(schoolId), family, context);
-  const laid = context.minor ? withoutRefining(whole) : whole;
+  const laid = withOwnBlender(context.minor ? withoutRefining(whole) : whole, context);
   const { layers, notes } = withHighlight(laid, context);
   return { effect: effectId, school: schoolId, layers, notes, halfWidthMm: Math.max(0.5, usualWidth(context) / 2) };
 }

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { expect } from 'chai';
-import { NewSwatch, PATCHES } from '../../contracts/index.ts';
+import { LADDER, NewSwatch, PATCHES } from '../../contracts/index.ts';
 import { deltaE2000, labOfHex } from '../../core/colour/index.ts';
 import {
   bareGround,
@@ -19,8 +19,8 @@ describe('the maker of the demo pencils', () => {
   const white = madePaper('white-book');
   const cards = swatchCards(pencils);
 
-  it('lays every patch on two papers, and one over the black bar', () => {
-    expect(cards.length).to.equal(pencils.length * 2 * (PATCHES.length + 1));
+  it('lays every patch on two papers, one over the black bar, and four pencils lightly over themselves', () => {
+    expect(cards.length).to.equal(2 * (pencils.length * (PATCHES.length + 1) + 4 * LADDER.length));
     expect(new Set(cards.map(({ id }) => id)).size).to.equal(cards.length);
     for (const { pencilId: _pencil, ...card } of cards.slice(0, 50)) NewSwatch.parse(card);
   });

@@ -2,7 +2,7 @@ import { gunzipSync } from 'node:zlib';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
-import { inkGround, paperById, pencilOptics } from '../../core/laydown/index.ts';
+import { paperById, pencilOptics } from '../../core/laydown/index.ts';
 import { pageFields } from '../../core/light/index.ts';
 import { type GreyImage, LINE_REACH_MM, distanceToLines, growLabels, inkShareOf } from '../../core/lineart/index.ts';
 import { renderPreview } from '../../core/preview/index.ts';
@@ -13,9 +13,9 @@ import {
   formedThings,
   lightingOf,
   laidLayers,
-  regionCourses,
-  regionTables,
-  groundFinder,
+  type LaidPage,
+  laidOnInk,
+  laidOnPaper,
   groundsOf,
 } from '../../planning/index.ts';
 import { readBlob } from '../db/blobs.ts';
@@ -83,23 +83,14 @@ async function laidColour(
   const page = { width, height, pixelsPerMm, grown, distance, regions };
   const fields = pageFields(page, things, lightingOf(plan));
   await breathe(0.6, 'laying the pencils');
-  const paper = paperById(plan.page.paper);
-  const grounds = groundsOf(plan, meta.seen);
-  const opticsOf = (id: string) => ({ optics: pencilOptics(asTrayPencil(pencils.get(id)!)), key: id });
-  const tables = regionTables(things, regions, upTo, opticsOf, groundFinder(paper, grounds), grounds.keys(), new Map());
-  const line = { ground: inkGround(paper), key: 'printed line' };
-  const onInk = regionTables(things, regions, upTo, opticsOf, () => line, [], new Map());
+  const laid: LaidPage = {
+    ...{ things, regions, upTo, glows: plan.glows, vanishing: plan.horizon.vanishing },
+    ...{ paper: paperById(plan.page.paper), grounds: groundsOf(plan, meta.seen) },
+    opticsOf: (id) => ({ optics: pencilOptics(asTrayPencil(pencils.get(id)!)), key: id }),
+  };
+  const built = new Map();
+  const onPaper = laidOnPaper(laid, built);
   await breathe(0.8, 'laying the pencils');
-  return renderPreview({
-    width,
-    height,
-    pixelsPerMm,
-    labels: grown,
-    fields,
-    paper: rgbOfLab(labOfHex(paper.tint)),
-    grainMm: paper.grainMm,
-    tables,
-    ink: { ...inkShareOf(print), tables: onInk },
-    courses: regionCourses(things, regions, upTo, { glows: plan.glows, vanishing: plan.horizon.vanishing }),
-  }).data;
+  const ink = laidOnInk(laid, inkShareOf(print), built);
+  return renderPreview({ ...{ width, height, pixelsPerMm, labels: grown, fields, ink }, ...onPaper }).data;
 }

@@ -1,12 +1,6 @@
 import { expose, transfer } from 'comlink';
-import { hexOfLab, labOfHex, rgbOfLab } from '../../core/colour/index.ts';
-import {
-  type Paper,
-  type PencilDeclaration,
-  type PencilOptics,
-  inkGround,
-  pencilOptics,
-} from '../../core/laydown/index.ts';
+import { hexOfLab } from '../../core/colour/index.ts';
+import { type Paper, type PencilDeclaration, type PencilOptics, pencilOptics } from '../../core/laydown/index.ts';
 import {
   type FormedThing,
   type Lighting,
@@ -34,10 +28,10 @@ import {
   readSeen,
 } from '../../core/lineart/index.ts';
 import { type PageReading, type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
-import { type ToneTable, enlarged, renderPreview, zoneShare } from '../../core/preview/index.ts';
+import { type PrintedInk, type ToneTable, enlarged, renderPreview, zoneShare } from '../../core/preview/index.ts';
 import { type Recipe, type Zone } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
-import { groundFinder, regionCourses, regionTables } from '../../planning/index.ts';
+import { type LaidPage, laidOnInk, laidOnPaper } from '../../planning/index.ts';
 import { greysApart } from './greys-apart.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
@@ -241,7 +235,7 @@ const api = {
     const lit = litPage(page, request.things, request.lighting, request.step, request.first);
     const image = renderPreview({
       ...{ ...lit, labels: lit.grown },
-      ...laidOn(page, request),
+      ...laidOnPaper(laidOn(page, request), tables),
       ink: await inkOn(page, request),
     });
     return transfer(image, [image.data.buffer]);
@@ -254,7 +248,7 @@ const api = {
     const whole = {
       ...lit,
       labels: lit.grown,
-      ...laidOn(page, request),
+      ...laidOnPaper(laidOn(page, request), tables),
       ink: await inkOn(page, { ...request, step: 1 }),
     };
     const image = renderPreview(enlarged(whole, middle, sideMm, pixels));
@@ -310,54 +304,25 @@ function roughly(page: OpenPage, step: number): PageGeometry {
   return { ...sampled, distance: distanceToLines(labels, width, height) };
 }
 
-/** What is laid on each region of a page, and on what paper. */
-function laidOn(page: OpenPage, request: PreviewRequest) {
-  const { paper, grounds } = request;
-  const byId = new Map(grounds);
-  const all = tablesOn(page, request, groundFinder(paper, byId), byId.keys());
+function laidOn({ regions }: OpenPage, request: PreviewRequest): LaidPage {
+  const { things, upTo, paper, grounds, lighting, vanishing } = request;
+  const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
+  if (tables.size > 600) tables.clear();
   return {
-    paper: rgbOfLab(labOfHex(paper.tint)),
-    grainMm: paper.grainMm,
-    tables: all,
-    courses: coursesOn(page, request),
+    ...{ things, regions, upTo, paper, vanishing, grounds: new Map(grounds), glows: lighting.glows },
+    opticsOf: (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
   };
 }
 
-function tablesOn(
-  { regions }: OpenPage,
-  { things, upTo, pencils }: PreviewRequest,
-  groundOf: Parameters<typeof regionTables>[4],
-  grounded: Iterable<number>,
-) {
-  const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
-  if (tables.size > 600) tables.clear();
-  return regionTables(
-    things,
-    regions,
-    upTo,
-    (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
-    groundOf,
-    grounded,
-    tables,
-  );
-}
-
 /** The printed lines at every so many pixels, with what pencils lay over them. */
-async function inkOn(page: OpenPage, request: PreviewRequest) {
-  const { step, first, paper } = request;
+async function inkOn(page: OpenPage, request: PreviewRequest): Promise<PrintedInk> {
+  const { step, first } = request;
   page.ink ??= readOnce(page.picture).then(inkShareOf);
   const whole = await page.ink;
   const sized = page.sizes.get(step);
   const ink = sized?.ink ?? coarseInkShare(whole, step);
   if (sized) sized.ink = ink;
-  const line = inkGround(paper);
-  const { rough, stray = 1, tooth, spread = 1, hand = {} } = paper;
-  const keyed = { ground: line, key: `printed line ${JSON.stringify([rough, stray, tooth, spread, hand])}` };
-  return { ...ink, tables: first ? null : tablesOn(page, request, () => keyed, []) };
-}
-
-function coursesOn({ regions }: OpenPage, { things, upTo, lighting, vanishing }: PreviewRequest) {
-  return regionCourses(things, regions, upTo, { glows: lighting.glows, vanishing });
+  return first ? { ...ink, tables: null } : laidOnInk(laidOn(page, request), ink, tables);
 }
 
 function opticsOf(pencil: PencilDeclaration): PencilOptics {

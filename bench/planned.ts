@@ -1,0 +1,149 @@
+import { readFile } from 'node:fs/promises';
+import sharp from 'sharp';
+import { type Plan, emptyPlan, newThing } from '../src/contracts/index.ts';
+import { labOfHex } from '../src/core/colour/index.ts';
+import { type Paper, paperById, pencilOptics } from '../src/core/laydown/index.ts';
+import { FORMS, coarsePage, lightOfPage } from '../src/core/light/index.ts';
+import {
+  type GreyImage,
+  type InkShare,
+  LINE_REACH_MM,
+  type RegionMap,
+  coarseInkShare,
+  distanceToLines,
+  findRegions,
+  growLabels,
+  inkShareOf,
+} from '../src/core/lineart/index.ts';
+import { type Proposal, type Wishes, proposePalettes } from '../src/core/palette/index.ts';
+import { type PreviewSource, type ToneTable } from '../src/core/preview/index.ts';
+import { proposeThings, readPage } from '../src/core/things/index.ts';
+import { onPaper } from '../src/core/tray/index.ts';
+import { demoPageById, demoPencils, markOf } from '../src/demo/index.ts';
+import {
+  type LaidPage,
+  asTrayPencil,
+  deriveRecipes,
+  formedThings,
+  laidOnInk,
+  laidOnPaper,
+  lightingOf,
+  summariseSheet,
+  withReflected,
+} from '../src/planning/index.ts';
+
+/** A page with its things, as it stands before a palette is proposed. */
+export interface OpenedPage {
+  name: string;
+  plan: Plan;
+  map: RegionMap;
+  grey: GreyImage;
+  ink: InkShare;
+  paper: Paper;
+}
+
+export type BenchPencil = ReturnType<typeof demoPencils>[number];
+
+const demoFile = (name: string) => new URL(`../src/demo/sheets/${name}`, import.meta.url);
+
+async function greyOf(file: Buffer | URL): Promise<GreyImage> {
+  const bytes = file instanceof URL ? await readFile(file) : file;
+  const { data, info } = await sharp(bytes).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
+  const grey = Uint8Array.from({ length: info.width * info.height }, (_, i) => data[i * info.channels]);
+  return { width: info.width, height: info.height, data: grey };
+}
+
+/**
+ * A sheet of the booklet with the things of its key.
+ * @param named whether things have their names, natural colours and materials, or nothing is known of them
+ */
+export async function openDemoPage(id: string, named = true): Promise<OpenedPage> {
+  const page = demoPageById(id);
+  const grey = await greyOf(demoFile(`${id}.png`));
+  const pixelsPerMm = grey.width / page.widthMm;
+  const map = await findRegions(grey, { pixelsPerMm });
+  const key = await sharp(await readFile(demoFile(`${id}.key.png`)))
+    .removeAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const byMark = new Map<string, number[]>();
+  for (const region of map.regions) {
+    const { x, y } = region.pole;
+    const at = 3 * (Math.floor(y * pixelsPerMm) * key.info.width + Math.floor(x * pixelsPerMm));
+    const mark = '#' + key.data.subarray(at, at + 3).toString('hex');
+    byMark.set(mark, [...(byMark.get(mark) ?? []), region.id]);
+  }
+  const idOf = (name: string) => name.toLowerCase().replaceAll(' ', '-');
+  const things = [...page.things].reverse().flatMap(({ name, natural = null, material = null, focus = false }, i) => {
+    const regionIds = byMark.get(markOf(page, name.toLowerCase()));
+    if (!regionIds) return [];
+    const known = named ? { name, natural, material } : { name: `Thing ${i + 1}` };
+    return [newThing({ id: idOf(name), regionIds, focus, ...known })];
+  });
+  const forms = Object.fromEntries(
+    page.things.flatMap(({ name, form }) => (FORMS.some((each) => each.id === form) ? [[idOf(name), form]] : [])),
+  );
+  const { widthMm, heightMm, paper } = page;
+  const plan = { ...emptyPlan({ widthMm, heightMm, paper }), things, forms: named ? forms : {} };
+  return { name: page.title, plan, map, grey, ink: inkShareOf(grey), paper: paperById(paper) };
+}
+
+/** A page of any picture, its things as they are guessed. */
+export async function openPicture(name: string, file: Buffer, widthMm: number, paper: string): Promise<OpenedPage> {
+  const grey = await greyOf(file);
+  const pixelsPerMm = grey.width / widthMm;
+  const heightMm = Math.round(grey.height / pixelsPerMm);
+  const map = await findRegions(grey, { pixelsPerMm });
+  const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
+  const guesses = proposeThings(await readPage(grown, map), { page: { widthMm, heightMm } } as never);
+  const things = guesses.guesses.map((guess, i) =>
+    newThing({ id: `guess-${i}`, name: guess.name, regionIds: [...guess.regionIds] }),
+  );
+  const plan = { ...emptyPlan({ widthMm, heightMm, paper }), things };
+  return { name, plan, map, grey, ink: inkShareOf(grey), paper: paperById(paper) };
+}
+
+/** Palettes as the Wheel proposes them. */
+export function palettesFor(page: OpenedPage, pencils: readonly BenchPencil[], wishes: Wishes): Promise<Proposal[]> {
+  const laid = onPaper(
+    pencils.map((pencil) => asTrayPencil(pencil)),
+    page.paper,
+  );
+  return proposePalettes(summariseSheet(page.plan, page.map), laid, page.paper, wishes);
+}
+
+/** The plan once a palette is taken. */
+export function withPalette(page: OpenedPage, { parts }: Pick<Proposal, 'parts'>): Plan {
+  const families = Object.fromEntries(parts.flatMap(({ thingId, family }) => (family ? [[thingId, family]] : [])));
+  return { ...page.plan, families: withReflected(page.plan, page.map, families) };
+}
+
+/** What a preview of a plan is painted from, at every so many pixels. */
+export function sourceOf(page: OpenedPage, plan: Plan, pencils: readonly BenchPencil[], step: number): PreviewSource {
+  const { map, ink } = page;
+  const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
+  const recipes = deriveRecipes(plan, map, byId);
+  const things = formedThings(plan, map).map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null }));
+  const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * map.pixelsPerMm));
+  const whole = { ...map, grown, distance: distanceToLines(map.labels, map.width, map.height) };
+  const geometry = coarsePage(whole, step);
+  const { fields } = lightOfPage(geometry, things, lightingOf(plan));
+  const laid: LaidPage = {
+    ...{ things, regions: map.regions, upTo: {}, paper: page.paper, grounds: new Map() },
+    ...{ glows: plan.glows, vanishing: plan.horizon.vanishing },
+    opticsOf: (id) => ({ optics: pencilOptics(asTrayPencil(byId.get(id)!)), key: id }),
+  };
+  const built = new Map<string, ToneTable[]>();
+  const { width, height, pixelsPerMm } = geometry;
+  return {
+    ...{ width, height, pixelsPerMm, labels: geometry.grown, fields },
+    ...laidOnPaper(laid, built),
+    ink: laidOnInk(laid, coarseInkShare(ink, step), built),
+  };
+}
+
+/** The natural colour of a demo thing, or null. */
+export function naturalOf(page: OpenedPage, thingId: string) {
+  const natural = page.plan.things.find(({ id }) => id === thingId)?.natural;
+  return natural ? labOfHex(natural) : null;
+}

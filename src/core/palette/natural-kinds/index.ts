@@ -1,0 +1,58 @@
+/** natural-kinds: what is known by its colours, one file a kind; to add one, write its file and list it here. */
+import { type Lab, oklchOfLab, turnBetween } from '../../colour/index.ts';
+import { fire } from './fire.ts';
+import { leaf } from './leaf.ts';
+import { type ColourRange, type NaturalKind } from './natural-kind.ts';
+import { skin } from './skin.ts';
+import { sky } from './sky.ts';
+import { snow } from './snow.ts';
+import { water } from './water.ts';
+import { wood } from './wood.ts';
+
+export { type ColourRange, type NaturalKind } from './natural-kind.ts';
+
+export const NATURAL_KINDS: readonly NaturalKind[] = [sky, water, leaf, fire, wood, snow, skin];
+
+/**
+ * The kind that a thing is of, by what it is made of or else by its name.
+ * @returns null for what may have any colour
+ */
+export function naturalKindOf(name: string, material: string | null): NaturalKind | null {
+  const words = name.toLowerCase().split(/[^a-z]+/);
+  return (
+    NATURAL_KINDS.find(({ materials }) => material !== null && materials.includes(material)) ??
+    NATURAL_KINDS.find((kind) => kind.words.some((word) => words.includes(word))) ??
+    null
+  );
+}
+
+/**
+ * The kind with this id.
+ * @throws RangeError when there is none
+ */
+export function naturalKindById(id: string): NaturalKind {
+  const kind = NATURAL_KINDS.find((each) => each.id === id);
+  if (!kind) throw new RangeError(`There is no natural kind called "${id}".`);
+  return kind;
+}
+
+/** What a step of OKLCH lightness or chroma is worth beside CIEDE2000, about. */
+const STEP = { lightness: 90, chroma: 160 };
+
+/** How far a colour lies outside what is natural for a kind, in units of CIEDE2000 about; 0 within it. */
+export function beyondNature({ ranges }: Pick<NaturalKind, 'ranges'>, lab: Lab): number {
+  const { l, c, h } = oklchOfLab(lab);
+  const beyond = ({ hue: [from, to], chroma, lightness }: ColourRange) => {
+    const span = (to - from + 360) % 360;
+    const middle = from + span / 2;
+    const turned = Math.max(0, Math.abs(turnBetween(h, middle)) - span / 2);
+    const across = 2 * c * Math.sin((turned * Math.PI) / 360);
+    const clear = outside(c, chroma);
+    return Math.hypot(STEP.lightness * outside(l, lightness), STEP.chroma * Math.hypot(across, clear));
+  };
+  return Math.min(...ranges.map(beyond));
+}
+
+function outside(value: number, [least, most]: readonly [number, number]): number {
+  return Math.max(0, least - value, value - most);
+}

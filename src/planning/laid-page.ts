@@ -1,0 +1,52 @@
+import { labOfHex, rgbOfLab } from '../core/colour/index.ts';
+import { type Paper, type PencilOptics, inkGround } from '../core/laydown/index.ts';
+import { type InkShare, type PointMm, type Region } from '../core/lineart/index.ts';
+import { type Glow } from '../core/light/index.ts';
+import { type PreviewSource, type PrintedInk, type ToneTable } from '../core/preview/index.ts';
+import type { RegionGround } from '../contracts/index.ts';
+import { groundFinder } from './grounds.ts';
+import { regionCourses } from './region-courses.ts';
+import { type LaidThing, regionTables } from './region-tables.ts';
+
+/** What lies on a page and by what light, for a picture of it. */
+export interface LaidPage {
+  things: readonly LaidThing[];
+  regions: readonly Region[];
+  /** Layers laid so far by thing id; things that are not named have all of theirs. */
+  upTo: Readonly<Record<string, number>>;
+  paper: Paper;
+  /** What lies on regions before anything is laid, by region id. */
+  grounds: ReadonlyMap<number, RegionGround>;
+  /** The optics of a pencil, and a key that changes when they do. */
+  opticsOf(pencil: string): { optics: PencilOptics; key: string };
+  glows: readonly Pick<Glow, 'thingId' | 'at'>[];
+  vanishing: PointMm | null;
+}
+
+/**
+ * Paper, tables and strokes of a page as previews are painted from.
+ * @param built tables that were built before, kept for the next time
+ */
+export function laidOnPaper(
+  { things, regions, upTo, paper, grounds, opticsOf, glows, vanishing }: LaidPage,
+  built: Map<string, ToneTable[]>,
+): Pick<PreviewSource, 'paper' | 'grainMm' | 'tables' | 'courses'> {
+  const groundOf = groundFinder(paper, grounds);
+  return {
+    paper: rgbOfLab(labOfHex(paper.tint)),
+    grainMm: paper.grainMm,
+    tables: regionTables(things, regions, upTo, opticsOf, groundOf, grounds.keys(), built),
+    courses: regionCourses(things, regions, upTo, { glows, vanishing }),
+  };
+}
+
+/** The printed lines of a page with what its layers leave on them. */
+export function laidOnInk(
+  { things, regions, upTo, paper, opticsOf }: LaidPage,
+  ink: InkShare,
+  built: Map<string, ToneTable[]>,
+): PrintedInk {
+  const { rough, stray = 1, tooth, spread = 1, hand = {} } = paper;
+  const line = { ground: inkGround(paper), key: `printed line ${JSON.stringify([rough, stray, tooth, spread, hand])}` };
+  return { ...ink, tables: regionTables(things, regions, upTo, opticsOf, () => line, [], built) };
+}
