@@ -28,7 +28,7 @@ const STICKS: Readonly<Record<string, number>> = { wax: 1.1, oil: 0.92, pastel: 
 const BAR = 0.05;
 /** Specks and pigment are fused by this power of their light. */
 const FUSES = 2.3;
-const SPOTS = 9;
+const SPOTS = 3;
 
 /** Paper of three lasting levels, tooth that fills level by level, red light scattered more than blue, and a wax bloom. */
 export const lastingValleys: Maker = {
@@ -106,7 +106,7 @@ function pigmentOf({ colour, opacity }: Label) {
 
 /** A film of two streams of light, down and up, in steps: what comes back from the top. */
 function reflects(absorbs: number, scatters: number, film: number, below: number): number {
-  const steps = 24;
+  const steps = 8;
   const thin = film / steps;
   let r = below;
   // dR/dx = S - 2 (K + S) R + S R^2, the equation of two streams, by Heun's method.

@@ -1,6 +1,13 @@
 import type { Plan } from '../contracts/index.ts';
 import { ASSUMED_RATES, type Rates } from '../core/bench/index.ts';
-import { type Recipe, compileRecipe, pencilsOf, proposeEffect, withEdits } from '../core/recipe/index.ts';
+import {
+  type Recipe,
+  compileRecipe,
+  countedForHand,
+  pencilsOf,
+  proposeEffect,
+  withEdits,
+} from '../core/recipe/index.ts';
 import { Contexts, type PencilsHere } from './contexts.ts';
 import { type Hours, withinHours } from './hours.ts';
 import { type PlannedPage, formedThings } from './things-in-light.ts';
@@ -29,7 +36,7 @@ export function deriveHours(plan: Plan, page: PlannedPage, pencils: PencilsHere,
     if (!family || own.length === 0 || !pencilsOf(family).every((pencil) => pencils.has(pencil))) continue;
     const school = plan.layers.schools[id] ?? plan.layers.school;
     const recipe = withEdits(
-      compileRecipe(effectIn(plan, id, contexts), school, family, contexts.of(id)),
+      countedForHand(compileRecipe(effectIn(plan, id, contexts), school, family, contexts.of(id)), rates.hand ?? {}),
       plan.layers.edits[id],
     );
     // A pencil that a person put in by hand may have left the tray since.

@@ -18,7 +18,7 @@ export { reflectionsOf, withReflected } from './reflections.ts';
 export { regionCourses } from './region-courses.ts';
 export { type LaidPage, laidOnInk, laidOnPaper } from './laid-page.ts';
 export { type LaidThing, regionTables } from './region-tables.ts';
-export { type PaperInUse, paperInUse } from './paper-in-use.ts';
+export { type PaperInUse, paperInUse, withLearnt } from './paper-in-use.ts';
 export { type TrayReadings, readingsOf } from './read-pencils.ts';
 export { plannedWear } from './planned-wear.ts';
 export { type ShoppingItem, type ShoppingReason, shoppingList } from './shopping-list.ts';

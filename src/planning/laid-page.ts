@@ -1,4 +1,4 @@
-import { labOfHex, rgbOfLab } from '../core/colour/index.ts';
+import { type Lamp, labOfHex, labUnder, rgbOfLab, spectrumOfLab } from '../core/colour/index.ts';
 import { type Paper, type PencilOptics, inkGround } from '../core/laydown/index.ts';
 import { type InkShare, type PointMm, type Region } from '../core/lineart/index.ts';
 import { type Glow } from '../core/light/index.ts';
@@ -21,6 +21,8 @@ export interface LaidPage {
   opticsOf(pencil: string): { optics: PencilOptics; key: string };
   glows: readonly Pick<Glow, 'thingId' | 'at'>[];
   vanishing: PointMm | null;
+  /** What to see it by; default daylight. */
+  lamp?: Lamp;
 }
 
 /**
@@ -28,25 +30,25 @@ export interface LaidPage {
  * @param built tables that were built before, kept for the next time
  */
 export function laidOnPaper(
-  { things, regions, upTo, paper, grounds, opticsOf, glows, vanishing }: LaidPage,
+  { things, regions, upTo, paper, grounds, opticsOf, glows, vanishing, lamp }: LaidPage,
   built: Map<string, ToneTable[]>,
 ): Pick<PreviewSource, 'paper' | 'grainMm' | 'tables' | 'courses'> {
   const groundOf = groundFinder(paper, grounds);
   return {
-    paper: rgbOfLab(labOfHex(paper.tint)),
+    paper: rgbOfLab(lamp ? labUnder(spectrumOfLab(labOfHex(paper.tint)), lamp) : labOfHex(paper.tint)),
     grainMm: paper.grainMm,
-    tables: regionTables(things, regions, upTo, opticsOf, groundOf, grounds.keys(), built),
+    tables: regionTables(things, regions, upTo, opticsOf, groundOf, grounds.keys(), built, lamp),
     courses: regionCourses(things, regions, upTo, { glows, vanishing }),
   };
 }
 
 /** The printed lines of a page with what its layers leave on them. */
 export function laidOnInk(
-  { things, regions, upTo, paper, opticsOf }: LaidPage,
+  { things, regions, upTo, paper, opticsOf, lamp }: LaidPage,
   ink: InkShare,
   built: Map<string, ToneTable[]>,
 ): PrintedInk {
   const { rough, stray = 1, tooth, spread = 1, hand = {} } = paper;
   const line = { ground: inkGround(paper), key: `printed line ${JSON.stringify([rough, stray, tooth, spread, hand])}` };
-  return { ...ink, tables: regionTables(things, regions, upTo, opticsOf, () => line, [], built) };
+  return { ...ink, tables: regionTables(things, regions, upTo, opticsOf, () => line, [], built, lamp) };
 }

@@ -89,7 +89,7 @@ export function paperInUse(
 }
 
 /** A hand with what was learnt of it since, pressure by pressure. */
-function withLearnt(hand: Hand, learnt: Hand): Hand {
+export function withLearnt(hand: Hand, learnt: Hand): Hand {
   const both = PRESSURES.filter((name) => hand[name] !== undefined || learnt[name] !== undefined);
   return Object.fromEntries(both.map((name) => [name, (hand[name] ?? 1) * (learnt[name] ?? 1)]));
 }

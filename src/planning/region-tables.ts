@@ -1,3 +1,4 @@
+import { type Lamp } from '../core/colour/index.ts';
 import { type PencilOptics } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type ToneTable, toneTables } from '../core/preview/index.ts';
@@ -16,6 +17,7 @@ export interface LaidThing {
  * and tables are kept in `built` for the next time.
  * @param upTo layers laid so far by thing id; things that are not named have all of theirs
  * @param grounded ids of the regions that hold something before anything is laid
+ * @param lamp to see it by; default daylight
  * @param opticsOf the optics of a pencil, and a key that changes when they do
  */
 export function regionTables(
@@ -26,6 +28,7 @@ export function regionTables(
   groundOf: (regionId: number) => KeyedGround,
   grounded: Iterable<number>,
   built: Map<string, ToneTable[]>,
+  lamp?: Lamp,
 ): (ToneTable | null)[] {
   const widthOf = new Map(regions.map((region) => [region.id, region.usableWidthMm]));
   const tables: (ToneTable | null)[] = new Array(regions.length + 1).fill(null);
@@ -36,7 +39,7 @@ export function regionTables(
   };
   for (const id of grounded) {
     const { ground, key } = groundOf(id);
-    tables[id] = tablesFor(key, () => toneTables([], new Map(), ground))[0];
+    tables[id] = tablesFor(`${key} ${lamp?.id ?? ''}`, () => toneTables([], new Map(), ground, lamp))[0];
   }
   for (const { id, regionIds, recipe } of things) {
     if (!recipe) continue;
@@ -46,8 +49,8 @@ export function regionTables(
     for (const regionId of regionIds) {
       const layers = layersFor(recipe, widthOf.get(regionId) ?? 0);
       const { ground, key: groundKey } = groundOf(regionId);
-      const key = JSON.stringify([layers, groundKey, layers.map(({ pencil }) => pencils.get(pencil)!.key)]);
-      const all = tablesFor(key, () => toneTables(layers, optics, ground));
+      const key = JSON.stringify([lamp?.id, layers, groundKey, layers.map(({ pencil }) => pencils.get(pencil)!.key)]);
+      const all = tablesFor(key, () => toneTables(layers, optics, ground, lamp));
       tables[regionId] = all[layers.filter((layer) => laid.includes(layer)).length];
     }
   }

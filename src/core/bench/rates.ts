@@ -1,4 +1,4 @@
-import { type Pressure } from '../laydown/index.ts';
+import { type Hand, type Pressure } from '../laydown/index.ts';
 import { type Point, type Stroke } from '../recipe/index.ts';
 import { USUAL_COSTS } from './costs.ts';
 
@@ -10,6 +10,8 @@ export interface Rates {
   secondsPerRegion: number;
   /** Seconds to put one pencil down and take up another. */
   pickUpSeconds: number;
+  /** How hard the person presses beside what a pressure's name means, where swatches told: passes are counted by it. */
+  hand?: Hand;
   /** How many finished steps these were learnt from; 0 where they are assumed. */
   learntFrom: number;
 }

@@ -32,4 +32,5 @@ export {
   wheelById,
   wheelOfHue,
 } from './wheels/index.ts';
+export { type Lamp, LAMPS, LAMP_DOUBT, labUnder, lampById } from './lamps/index.ts';
 export { wordsFor } from './words.ts';

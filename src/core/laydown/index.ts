@@ -6,6 +6,7 @@ export { type Deposit, type Ground, PRINTED_BLACK, bareGround, inkGround, seen }
 export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worked-ground.ts';
 export { remarksOn } from './remarks.ts';
 export { LAYDOWN_MODEL } from './pass.ts';
+export { bareAfter, passesFor, passesUntilFilled, toothMarks } from './filling.ts';
 export { type PencilOptics } from './optics.ts';
 export { type PencilDeclaration, MASSTONE_PASSES, pencilOptics } from './pencil-optics.ts';
 export { type Tool, TOOLS, toolById } from './tools/index.ts';

@@ -73,6 +73,11 @@ export function passGeometry(ground: Relief, type: PencilType, press: number): P
   };
 }
 
+/** How many times as often one must go over with a press to lay what another press lays on bare paper. */
+export function passesInHand(meant: number, pressed: number): number {
+  return (meant / pressed) ** OFFER.power;
+}
+
 /**
  * The covered part's reflectance at one wavelength after a pass: untouched film, film gone over and film on
  * bare paper, mixed by area in square roots as the eye mixes them.

@@ -1,15 +1,14 @@
 import { deltaE2000, labOfSpectrum } from '../colour/index.ts';
 import { type Ground, seen } from './ground.ts';
 import { type Pass, type ToolPass, layPasses } from './lay-passes.ts';
+import { toothMarks } from './filling.ts';
 import { pressOf } from './pressure.ts';
 import { toolById } from './tools/index.ts';
 
-/** Share of the tooth left below which paper hardly takes any more, and below which it is told that it will soon. */
-const HARDLY = 0.12;
-const SOON = 0.3;
 /** A pass that changes less than this, CIEDE2000, is not seen. */
 const UNSEEN = 0.7;
-const FIRM = 0.75;
+/** Presses that are meant to be as hard as this, as a share of the hardest, are hard. */
+const HARD = 0.75;
 
 /**
  * What is worth saying of each pass laid on a ground: that it made no difference, uses up the paper, comes too early or
@@ -17,12 +16,13 @@ const FIRM = 0.75;
  * @throws RangeError as layPasses does
  */
 export function remarksOn(ground: Ground, passes: readonly (Pass | ToolPass)[]): string[][] {
+  const marks = toothMarks(ground);
   let before = ground;
   return passes.map((pass, i) => {
     const after = layPasses(before, [pass]).ground;
-    const remarks = [...ofPass(pass, before, after), ...ofTooth(before, after)];
+    const remarks = [...ofPass(pass, before, after), ...ofTooth(before, after, marks)];
     const pencilLater = passes.slice(i + 1).some((later) => 'pencil' in later);
-    if ('pencil' in pass && pencilLater && pressOf(pass.pressure, ground.hand) > FIRM) {
+    if ('pencil' in pass && pencilLater && pressOf(pass.pressure) > HARD) {
       remarks.push('Pressing hard this early leaves little for the passes after it.');
     }
     before = after;
@@ -44,9 +44,9 @@ function ofPass(pass: Pass | ToolPass, before: Ground, after: Ground): string[] 
   return remarks;
 }
 
-function ofTooth(before: Ground, after: Ground): string[] {
+function ofTooth(before: Ground, after: Ground, { full, filling }: ReturnType<typeof toothMarks>): string[] {
   const [was, left] = [1 - before.filled, 1 - after.filled];
-  if (left < HARDLY && was >= HARDLY) return ['The tooth is full: this place hardly takes any more pencil.'];
-  if (left < SOON && was >= SOON) return ['The tooth is filling up: two or three more passes at most.'];
+  if (left <= full && was > full) return ['The tooth is full: this place hardly takes any more pencil.'];
+  if (left <= filling && was > filling) return ['The tooth is filling up: two or three more passes at most.'];
   return [];
 }

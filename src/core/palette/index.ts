@@ -14,6 +14,7 @@ export { type Answer, type Search, exactly, greedy, startSearch } from './search
 export { plotsFor } from './plots.ts';
 export { type Proposal, type ProposedPart } from './proposal.ts';
 export { type SolveOptions, proposePalettes } from './propose-palettes.ts';
+export { type LookAlikes, type SeenTwice, lookAlikesUnder } from './under-lamp.ts';
 export { apartInAll, clearlyDifferent } from './differ.ts';
 export { type Audit, type Facts, type Finding, CHECKS, auditPage } from './audit/index.ts';
 export { type FamilyFacts, type Swap, factsOfFamily, swapsFor } from './family-facts.ts';

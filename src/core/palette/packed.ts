@@ -1,4 +1,4 @@
-import { valueClass } from './measures.ts';
+import { valueClass } from './values.ts';
 import { type Option } from './options.ts';
 import { type Problem, likesOf } from './problem.ts';
 

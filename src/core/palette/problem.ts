@@ -4,7 +4,7 @@ import { type FamilyBook } from './families.ts';
 import { Bodies, type Option, Ways } from './options.ts';
 import { type PageSummary, type PageThing } from './page.ts';
 import { handsOf } from './schemes/index.ts';
-import { plannedValues } from './measures.ts';
+import { plannedValues } from './values.ts';
 import { FREE_MOOD, type Mood, USUAL_SHARES, type Wishes } from './wishes.ts';
 
 /** A page with every way to colour each thing, packed for a search. */

@@ -1,3 +1,4 @@
+import { type Lamp } from '../colour/index.ts';
 import { type Paper, type PencilOptics, bareGround, groundAfterPasses } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import { TILE, grainOf, grainTile } from './grain.ts';
@@ -11,18 +12,19 @@ const PIXELS_PER_MM = 8;
  * A pencil's laydown as a strip: pressure rises from a whisper at the left to burnishing at the right, on this paper,
  * grain and all, with the ragged edge that a hand leaves.
  * @param width,height size in pixels
+ * @param lamp to see it by; default daylight
  * @param shift moves the grain, so that strips side by side do not repeat
  */
 export function laydownStrip(
   pencil: PencilOptics,
   paper: Paper,
-  { width, height, shift = 0 }: { width: number; height: number; shift?: number },
+  { width, height, shift = 0, lamp }: { width: number; height: number; shift?: number; lamp?: Lamp },
 ): RgbaImage {
   const ground = bareGround(paper);
   const shades = Array.from({ length: SAMPLES }, (_, i) => {
     const pressure = 0.08 + 0.92 * (i / (SAMPLES - 1)) ** 1.4;
     const passes = i > SAMPLES * 0.75 ? 2 : 1;
-    return shadeOf(groundAfterPasses(ground, new Array(passes).fill({ pencil, pressure })));
+    return shadeOf(groundAfterPasses(ground, new Array(passes).fill({ pencil, pressure })), lamp);
   });
   const data = new Uint8ClampedArray(4 * width * height);
   const { stride, shares } = grainOf(paper.grainMm, PIXELS_PER_MM);

@@ -1,4 +1,4 @@
-import { CODE_OF_LIGHT, LIGHT_STEPS, labOfSpectrum, lightOfLab } from '../colour/index.ts';
+import { CODE_OF_LIGHT, LIGHT_STEPS, type Lamp, labOfSpectrum, labUnder, lightOfLab } from '../colour/index.ts';
 import { type Ground, seen } from '../laydown/index.ts';
 
 /** A ground as it is painted: pigment where the grain stands up, paper in the valleys. */
@@ -16,10 +16,15 @@ export interface Shade {
  * it comes out anywhere, so that specks are seen as the root of bare times whole, and the film as the root of film times
  * whole (F. Clapper, J. Yule, The effect of multiple internal reflections on the densities of half-tone prints, 1953).
  * Specks between dark pigment are therefore no longer white.
+ * @param lamp to see it by; default daylight
  */
-export function shadeOf(ground: Ground): Shade {
+export function shadeOf(ground: Ground, lamp?: Lamp): Shade {
   const whole = seen(ground);
-  const between = (part: Float64Array) => stepsOf(part.map((value, i) => Math.sqrt(value * whole[i])));
+  const between = (part: Float64Array) =>
+    stepsOf(
+      part.map((value, i) => Math.sqrt(value * whole[i])),
+      lamp,
+    );
   return {
     covered: between(ground.covered),
     bare: between(ground.bare),
@@ -27,9 +32,10 @@ export function shadeOf(ground: Ground): Shade {
   };
 }
 
-/** The light of a spectrum in each channel. */
-export function stepsOf(spectrum: Float64Array): Uint16Array {
-  return Uint16Array.from(lightOfLab(labOfSpectrum(spectrum)), (light) => Math.round(LIGHT_STEPS * light));
+/** The light of a spectrum in each channel, by daylight or as it looks under a lamp. */
+export function stepsOf(spectrum: Float64Array, lamp?: Lamp): Uint16Array {
+  const lab = lamp ? labUnder(spectrum, lamp) : labOfSpectrum(spectrum);
+  return Uint16Array.from(lightOfLab(lab), (light) => Math.round(LIGHT_STEPS * light));
 }
 
 /**

@@ -1,3 +1,4 @@
+import { type Lamp } from '../colour/index.ts';
 import { type Ground, type PencilOptics, groundAfterPasses } from '../laydown/index.ts';
 import { type Field, valueAtStep } from '../light/index.ts';
 import { type Direction, type Layer, fieldsOf, passesOf, shareInSpan } from '../recipe/index.ts';
@@ -40,6 +41,7 @@ function drawnBy(layer: Layer | undefined): Drawn {
  * laid, the first laid, and so on. Places where the same is laid are worked out once.
  * @param layers in the order in which they are laid
  * @param optics the pencils by id
+ * @param lamp to see it by; default daylight
  * @returns layers.length + 1 tables
  * @throws RangeError when a pencil has no optics, or for layers that look at more than two fields
  */
@@ -47,11 +49,12 @@ export function toneTables(
   layers: readonly Layer[],
   optics: ReadonlyMap<string, PencilOptics>,
   ground: Ground,
+  lamp?: Lamp,
 ): ToneTable[] {
   const fields = fieldsOf(layers);
   const size = TONE_STEPS * (fields.length > 1 ? SECOND_STEPS : 1);
   const grounds: Ground[] = [ground];
-  const looks = [shadeOf(ground)];
+  const looks = [shadeOf(ground, lamp)];
   const known = new Map<number, number>();
   const now = new Uint32Array(size);
   const tables = [tableOf(undefined)];
@@ -65,7 +68,7 @@ export function toneTables(
       if (next === undefined) {
         const passes = passesOf(layer, optics, shares[step] / SHARES);
         next = grounds.push(groundAfterPasses(grounds[now[step]], passes)) - 1;
-        looks.push(shadeOf(grounds[next]));
+        looks.push(shadeOf(grounds[next], lamp));
         known.set(key, next);
       }
       now[step] = next;

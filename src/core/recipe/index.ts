@@ -1,4 +1,5 @@
 /** recipe: effects and schools compiled to ordered layers for one thing, and checks of what comes out. */
+export { countedForHand } from './counted-for-hand.ts';
 export { type Extra, type Family, EXTRAS, MOST_PENCILS, bodyOf, familyOf, pencilsFor, pencilsOf } from './family.ts';
 export {
   type Direction,

@@ -2,10 +2,11 @@ import { and, asc, eq } from 'drizzle-orm';
 import { type BenchState, type LogEntry, type NewBenchPlan, type RecordEntry } from '../../contracts/index.ts';
 import { type Rates, USUAL_COSTS, inHand, validateSequence } from '../../core/bench/index.ts';
 import { learnRates } from '../../core/record/index.ts';
-import { type OnTheTable, minutesWorked, withEntry } from '../../planning/index.ts';
+import { type OnTheTable, minutesWorked, paperInUse, withEntry } from '../../planning/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { benchPlans, sheets, stepLog } from '../db/schema.ts';
 import { Refused, found } from '../refused.ts';
+import { listFits } from './swatches.ts';
 import { listPencils } from './trays.ts';
 
 /** Orders of before told less of themselves. */
@@ -140,11 +141,12 @@ export async function readRecord(db: Querying, sheetId: string): Promise<RecordE
 
 /** How fast this person works, by what is logged of this sheet and others that came the same way. */
 export async function ratesOf(db: Querying, sheetId: string): Promise<Rates> {
-  const [sheet] = await db.select({ origin: sheets.origin }).from(sheets).where(eq(sheets.id, sheetId));
-  found(sheet, 'This sheet is not on the desk.');
-  const like = await db.select({ id: sheets.id }).from(sheets).where(eq(sheets.origin, sheet.origin));
+  const [sheet] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
+  const { origin, trayId, plan } = found(sheet, 'This sheet is not on the desk.');
+  const { hand } = paperInUse(plan.page.paper, [], await listFits(db, trayId)).paper;
+  const like = await db.select({ id: sheets.id }).from(sheets).where(eq(sheets.origin, origin));
   const orders = (await Promise.all(like.map(({ id }) => ordersOf(db, id)))).flat();
-  return learnRates(
+  const rates = learnRates(
     orders.flatMap(({ done, begun, stepOf }) =>
       done.flatMap((entry, i) => {
         const { coveredMm2, passes, point, pressure, stroke, regionIds } = stepOf.get(entry.stepId)!;
@@ -156,4 +158,5 @@ export async function ratesOf(db: Querying, sheetId: string): Promise<Rates> {
       }),
     ),
   );
+  return { ...rates, hand };
 }

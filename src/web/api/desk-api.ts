@@ -281,7 +281,11 @@ export const deskApi = createApi({
       }),
       bench: build.query<BenchState, string>({ query: (sheetId) => `/sheets/${sheetId}/bench` }),
       /** Asked anew when an order is made, and not after each step: hours and recipes hang on it. */
-      rates: build.query<Rates, string>({ query: (sheetId) => `/sheets/${sheetId}/rates` }),
+      rates: build.query<Rates, string>({
+        query: (sheetId) => `/sheets/${sheetId}/rates`,
+        // How often one goes over follows the hand that swatches tell.
+        providesTags: ['fits'],
+      }),
       storeBench: benchMutation<OnSheet<{ plan: NewBenchPlan }>>(({ sheetId, plan }) => ({
         url: `/sheets/${sheetId}/bench`,
         body: plan,

@@ -14,10 +14,13 @@ export interface AtTheDesk {
   views: Record<string, { k: number; x: number; y: number }>;
   /** How many layers of each thing the preview shows; null shows all. */
   upToLayer: number | null;
+  /** Id of the lamp that pages and pencils are seen by; null: daylight. */
+  lamp: string | null;
 }
 
 const initialState: AtTheDesk = {
   ...{ regionIds: [], thingId: null, pointedRegionId: null, pencilId: null, views: {}, upToLayer: null },
+  lamp: null,
 };
 
 export const atTheDesk = createSlice({
@@ -53,11 +56,24 @@ export const atTheDesk = createSlice({
     showUpTo(state, { payload }: PayloadAction<number | null>) {
       state.upToLayer = payload;
     },
+    /** Sees pages and pencils by a lamp, or with null by daylight. */
+    seeBy(state, { payload }: PayloadAction<string | null>) {
+      state.lamp = payload;
+    },
     sitDownAt(state) {
       Object.assign(state, { regionIds: [], thingId: null, pointedRegionId: null, pencilId: null, upToLayer: null });
     },
   },
 });
 
-export const { chooseRegions, toggleRegion, chooseThing, pointAtRegion, pointAtPencil, zoomTo, showUpTo, sitDownAt } =
-  atTheDesk.actions;
+export const {
+  chooseRegions,
+  toggleRegion,
+  chooseThing,
+  pointAtRegion,
+  pointAtPencil,
+  zoomTo,
+  showUpTo,
+  seeBy,
+  sitDownAt,
+} = atTheDesk.actions;

@@ -85,12 +85,13 @@ function usePreviewRequest(
   const things = desk.formed;
   const recipes = others ?? desk.recipes;
   const lighting = useLighting();
+  const lamp = useAppSelector((state) => state.atTheDesk.lamp);
   const { vanishing } = desk.sheet.plan.horizon;
   const request = useMemo((): Omit<PreviewRequest, 'step' | 'first'> => {
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
       things: things.map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null })),
-      ...{ lighting, vanishing },
+      ...{ lighting, vanishing, lamp },
       paper: use.paper,
       grounds: [...grounds],
       pencils: [...used].flatMap((id) => {
@@ -99,7 +100,7 @@ function usePreviewRequest(
       }),
       upTo,
     };
-  }, [things, lighting, vanishing, use, grounds, recipes, pencilById, upTo]);
+  }, [things, lighting, vanishing, lamp, use, grounds, recipes, pencilById, upTo]);
   return page !== null && others !== null && (recipes.size > 0 || grounds.size > 0) ? request : null;
 }
 

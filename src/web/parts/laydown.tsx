@@ -4,6 +4,7 @@ import type { Pencil } from '../../contracts/index.ts';
 import { type Paper } from '../../core/laydown/index.ts';
 import { type TrayPencil } from '../../core/tray/index.ts';
 import { type PaperInUse } from '../../planning/index.ts';
+import { useAppSelector } from '../app/store.ts';
 import { pencilWorker } from '../workers/index.ts';
 import { PixelCanvas } from './pixel-canvas.tsx';
 
@@ -24,23 +25,24 @@ interface Props {
 
 /** A pencil as its computed laydown on the paper, from a whisper at the left to burnished at the right. Stands beside its code. */
 export function Laydown({ pencil, use, width, height, className }: Props) {
+  const lamp = useAppSelector((state) => state.atTheDesk.lamp);
   const [strip, setStrip] = useState<Strip | null>(null);
   const { id } = pencil;
   const laid = use && JSON.stringify([use.trayPencil(pencil), use.paper]);
   useEffect(() => {
     if (!laid) return;
     let wanted = true;
-    const key = [laid, width, height].join(' ');
+    const key = [laid, width, height, lamp ?? ''].join(' ');
     if (strips.size > 1500) strips.clear();
     let made = strips.get(key);
     if (!made) {
       const [own, on] = JSON.parse(laid) as [TrayPencil, Paper];
-      made = pencilWorker.strip(own, on, width, height, shiftOf(id));
+      made = pencilWorker.strip(own, on, width, height, shiftOf(id), lamp);
       strips.set(key, made);
     }
     void made.then((pixels) => wanted && setStrip(pixels));
     return () => void (wanted = false);
-  }, [laid, id, width, height]);
+  }, [laid, id, width, height, lamp]);
   return (
     <span className={clsx('block overflow-hidden bg-white', className)} style={{ width, height }}>
       <PixelCanvas pixels={strip} className="block h-full w-full" />

@@ -1,7 +1,18 @@
 import { format } from 'date-fns';
 import { toast } from 'sonner';
 import type { Pencil, TrayFit } from '../../contracts/index.ts';
-import { PRESSURES, paperById } from '../../core/laydown/index.ts';
+import {
+  LAYDOWN_MODEL,
+  PRESSURES,
+  type Paper,
+  SHARED_NUMBERS,
+  type SharedNumber,
+  bareAfter,
+  fittedPaper,
+  paperById,
+  passesUntilFilled,
+} from '../../core/laydown/index.ts';
+import { withLearnt } from '../../planning/index.ts';
 import { useFitsQuery, useSwatchesOnQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePaper } from '../api/use-paper.ts';
@@ -43,7 +54,13 @@ export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencil
           </Why>
         </p>
       )}
-      {found && <FittedPaper fit={found} />}
+      {found && found.fit.model === LAYDOWN_MODEL && <FittedPaper fit={found} />}
+      {found && found.fit.model !== LAYDOWN_MODEL && (
+        <p className="text-[0.95rem]">
+          These swatches were fitted with an earlier edition of the layer model, so colours are shown as declared. The
+          swatches are kept: fit them again.
+        </p>
+      )}
       {swatches && swatches.length > 0 && now.state !== 'working' && (
         <Button look={found ? 'plain' : 'strong'} className="mt-2 w-full" onClick={() => void run()}>
           {found ? 'Fit again' : 'Fit'} to {swatches.length} swatches on this paper
@@ -55,14 +72,42 @@ export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencil
   );
 }
 
+/** What each number stands for that all pencils share. */
+const SHARED_WORDS: Readonly<Record<SharedNumber, string>> = {
+  ...{ rough: 'its relief', stray: 'stray contact', tooth: 'its tooth', spread: 'how pigment spreads' },
+  ...{ light: 'your light press', medium: 'your medium press', firm: 'your firm press', slope: 'how pigments scatter' },
+};
+
+/** How a paper fills under some passes, in a few words. */
+function howItFills(paper: Paper): string {
+  const bare = Math.round(100 * bareAfter(paper, 'light', 4));
+  const until = (['light', 'medium'] as const).map((pressure) => {
+    const passes = passesUntilFilled(paper, pressure);
+    return passes === null ? `never by ${pressure} ones` : `after ${passes} ${pressure}`;
+  });
+  return `Four light layers leave ${bare}% bare; it is filled ${until.join(' or ')}.`;
+}
+
 /** What was found of the paper and the hand, in a few numbers. */
-function FittedPaper({ fit: { fit, learnt, pencils, at } }: { fit: TrayFit }) {
+function FittedPaper({ fit: { paper, fit, learnt, pencils, at } }: { fit: TrayFit }) {
   const apart = pencils.map(({ fit: own }) => own.apart).sort((a, b) => a - b);
   const doubtful = pencils.filter(({ fit: own }) => own.doubtful.length > 0).length;
+  const told = (name: SharedNumber, value: number) =>
+    fit.atBound.includes(name) ? 'not to be told' : value.toFixed(2);
   const pressed = PRESSURES.flatMap((pressure) => {
     const factor = (fit.hand[pressure] ?? 1) * (learnt[pressure] ?? 1);
-    return fit.hand[pressure] || learnt[pressure] ? [`${pressure}\u00a0×\u00a0${factor.toFixed(2)}`] : [];
+    if (!fit.hand[pressure] && !learnt[pressure]) return [];
+    if (pressure === 'whisper' && !learnt.whisper) return ['whisper as light, it is on no card'];
+    const sought = SHARED_NUMBERS.find((name) => name === pressure);
+    return [
+      sought ? `${pressure}\u00a0×\u00a0${told(sought, factor)}` : `${pressure}\u00a0×\u00a0${factor.toFixed(2)}`,
+    ];
   });
+  const filled = fittedPaper(paperById(paper), { ...fit, hand: withLearnt(fit.hand, learnt) });
+  const unsure =
+    fit.atBound.length > 0
+      ? `The swatches do not tell: ${fit.atBound.map((name) => SHARED_WORDS[name]).join(', ')}. Light patches laid two, four and eight times over themselves tell more.`
+      : '';
   const taught = PRESSURES.filter((pressure) => learnt[pressure]);
   return (
     <dl className="grid gap-1.5 text-[0.95rem]">
@@ -93,10 +138,11 @@ function FittedPaper({ fit: { fit, learnt, pencils, at } }: { fit: TrayFit }) {
       <div>
         <dt className="text-soft">This paper</dt>
         <dd>
-          roughness {fit.rough.toFixed(2)}, tooth {fit.tooth.toFixed(2)}{' '}
-          <Why of="roughness and tooth">
-            1 is a smooth white book page as it is declared. Less roughness: a second layer covers more of what the
-            first left bare. More tooth: more layers before it is full.
+          {howItFills(filled)}{' '}
+          <Why of="how this paper fills">
+            Foretold for a wax pencil in your hand; filled is where at most 5% of the paper shows. From its relief (
+            {told('rough', fit.rough)} times a smooth book page’s), how much a press strays into the valleys (
+            {told('stray', fit.stray)}) and its tooth ({told('tooth', fit.tooth)}). {unsure}
           </Why>
         </dd>
       </div>

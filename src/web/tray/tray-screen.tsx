@@ -8,6 +8,7 @@ import { useEditSheetMutation, usePencilsQuery, useSheetQuery, useTraysQuery } f
 import { sentenceOf } from '../api/sentence.ts';
 import { Failed, Waiting } from '../desk/failed.tsx';
 import { Header } from '../desk/header.tsx';
+import { LampDoubt, SeenBy } from '../desk/seen-by.tsx';
 import { Button, Choice, Pick } from '../parts/index.ts';
 import { AddPencil } from './add-pencil.tsx';
 import { BringPencils } from './bring-pencils.tsx';
@@ -84,7 +85,9 @@ export function TrayScreen() {
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pb-3">
             <h1 className="text-2xl">{tray?.name ?? 'Tray'}</h1>
             <p className="text-soft">{countsOf(pencils)}</p>
-            <div className="ml-auto w-104 print:hidden">
+            <SeenBy className="ml-auto w-52 print:hidden" />
+            <LampDoubt />
+            <div className="w-104 print:hidden">
               <Choice<View> label="How the tray is shown" value={view} options={VIEWS} onChange={setView} />
             </div>
           </div>

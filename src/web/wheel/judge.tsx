@@ -5,11 +5,13 @@ import { type PageSummary, type Proposal } from '../../core/palette/index.ts';
 import { VIEWS } from '../../core/preview/index.ts';
 import { deriveRecipes } from '../../planning/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
+import { SeenBy } from '../desk/seen-by.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { usePickThing } from '../desk/use-pick-thing.ts';
 import { usePixels, usePreview } from '../desk/use-preview.ts';
 import { Pick } from '../parts/index.ts';
 import { pencilWorker } from '../workers/index.ts';
+import { LookAlikesUnderLamp } from './look-alikes.tsx';
 import { useAudit } from './use-audit.ts';
 
 const ALL_LAYERS = {};
@@ -54,8 +56,10 @@ export function Judge({
         <span className="w-56 shrink-0">
           <Pick label="Judge by" value={view} options={options} onChange={setView} />
         </span>
+        <SeenBy className="w-52 shrink-0" />
         <p className="text-[0.9rem] leading-tight text-soft">{options.find(({ value }) => value === view)?.says}</p>
       </div>
+      <LookAlikesUnderLamp summary={summary} />
       <div className="grid min-h-0 flex-1 auto-cols-fr grid-flow-col">
         <Judged title={proposed ? 'as it is planned' : ''} families={own} {...{ view, summary, colours, chosen }} />
         {proposed && (

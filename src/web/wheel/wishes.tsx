@@ -77,6 +77,20 @@ export function WishesSection() {
               />
             ))}
           </div>
+          <label className="flex min-h-10 items-center justify-between gap-2">
+            <span className={heading}>Sky, water, leaves and the like may have any colour</span>
+            <Switch
+              checked={wishes.anyNature}
+              onChange={(anyNature) =>
+                set(anyNature ? 'any colour for sky, water and the like' : 'natural sky, water and the like', {
+                  anyNature,
+                })
+              }
+              className="group flex h-6 w-11 shrink-0 items-center border border-edge bg-leaf p-0.5 data-checked:bg-ink"
+            >
+              <span className="h-4 w-4 bg-ink group-data-checked:translate-x-5 group-data-checked:bg-leaf" />
+            </Switch>
+          </label>
           <div>
             <p className={heading}>Shares of the area</p>
             <div className="grid grid-cols-3 gap-2">
@@ -203,6 +217,7 @@ function sayWishes(wishes: Wishes, codes: (ids: readonly string[]) => string[]):
   const shares = wishes.shares.join() === NO_WISHES.shares.join() ? [] : [wishes.shares.join('/')];
   return [
     ...(wishes.atMost ? [`at most ${wishes.atMost} pencils`] : []),
+    ...(wishes.anyNature ? ['any sky, water and leaves'] : []),
     ...(wishes.only.length > 0 ? [`only from ${wishes.only.length}`] : []),
     ...mood,
     ...(wishes.must.length > 0 ? [`with ${codes(wishes.must).join(', ')}`] : []),

@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { hexOfLab } from '../../core/colour/index.ts';
+import { hexOfLab, lampById } from '../../core/colour/index.ts';
 import { type Paper, type PencilDeclaration, type PencilOptics, pencilOptics } from '../../core/laydown/index.ts';
 import {
   type FormedThing,
@@ -67,6 +67,8 @@ export interface PreviewRequest {
   pencils: readonly (PencilDeclaration & { id: string })[];
   /** How many layers of each thing are laid, by thing id; things that are not named show all of theirs. */
   upTo: Readonly<Record<string, number>>;
+  /** Id of the lamp to see it by, or null for daylight. */
+  lamp: string | null;
   /** Every how many pixels to look. */
   step: number;
   /** Whether this is a first look, which need not be exact along the lines. */
@@ -310,6 +312,7 @@ function laidOn({ regions }: OpenPage, request: PreviewRequest): LaidPage {
   if (tables.size > 600) tables.clear();
   return {
     ...{ things, regions, upTo, paper, vanishing, grounds: new Map(grounds), glows: lighting.glows },
+    lamp: request.lamp === null ? undefined : lampById(request.lamp),
     opticsOf: (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
   };
 }

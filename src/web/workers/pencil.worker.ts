@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import type { RegionGround, TrialStep } from '../../contracts/index.ts';
 import { type SequenceOptions, type Step, priceOfOpen, sequence } from '../../core/bench/index.ts';
-import { type Lab, labOfHex, rgbOfLab, wheelById } from '../../core/colour/index.ts';
+import { type Lab, labOfHex, labOfSpectrum, labUnder, lampById, rgbOfLab, wheelById } from '../../core/colour/index.ts';
 import {
   PRESSURES,
   type OverlayReading,
@@ -15,11 +15,13 @@ import {
   bareGround,
   fitCard,
   fitPencil,
+  groundAfterPasses,
   handFromTrials,
   layPasses,
   pencilFromTrial,
   pencilOptics,
   remarksOn,
+  seen,
 } from '../../core/laydown/index.ts';
 import {
   type ExtraPencil,
@@ -121,9 +123,20 @@ const api = {
     }));
   },
 
+  /** The finished colours of pencils by daylight and under a lamp. */
+  bodiesUnder(pencils: readonly TrayPencil[], paper: Paper, lamp: string) {
+    const ground = bareGround(paper);
+    return pencils.map((pencil) => {
+      const body = (['medium', 'firm'] as const).map((pressure) => ({ pencil: opticsOf(pencil), pressure }));
+      const spectrum = seen(groundAfterPasses(ground, body));
+      return { id: pencil.id, day: labOfSpectrum(spectrum), lamp: labUnder(spectrum, lampById(lamp)) };
+    });
+  },
+
   /** A pencil's laydown from whisper to burnish. */
-  strip(pencil: TrayPencil, paper: Paper, width: number, height: number, shift: number) {
-    const image = laydownStrip(opticsOf(pencil), paper, { width, height, shift });
+  strip(pencil: TrayPencil, paper: Paper, width: number, height: number, shift: number, lamp: string | null) {
+    const by = lamp === null ? undefined : lampById(lamp);
+    const image = laydownStrip(opticsOf(pencil), paper, { width, height, shift, lamp: by });
     return transfer(image, [image.data.buffer]);
   },
 

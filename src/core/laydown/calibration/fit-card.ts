@@ -65,7 +65,7 @@ export interface CardFit {
 const MOST_TOGETHER = 24;
 const STRETCHES = 3;
 /** The search goes on in rounds of so many steps, so that it can be told of and cancelled. */
-const ROUNDS = 5;
+const ROUNDS = 8;
 const STEPS = 4;
 /** A difference for the slope of an error, in every number that is sought. */
 const NUDGE = 0.01;
@@ -75,9 +75,9 @@ const NUDGE = 0.01;
  * search starts: a hand that presses softly.
  */
 const SHARED_SOUGHT: Readonly<Record<SharedNumber, { sure: number; least: number; most: number; soft: number }>> = {
-  rough: { sure: 0.3, least: -0.9, most: 0.8, soft: -0.3 },
+  rough: { sure: 0.15, least: -0.9, most: 0.8, soft: -0.3 },
   stray: { sure: 0.6, least: -2.3, most: 0.8, soft: 0 },
-  tooth: { sure: 0.25, least: -1.2, most: 1.2, soft: 0 },
+  tooth: { sure: 0.3, least: -1.2, most: 1.5, soft: 0 },
   spread: { sure: 0.4, least: -0.9, most: 0.6, soft: -0.3 },
   light: { sure: 0.9, least: -2, most: 1, soft: -0.8 },
   medium: { sure: 0.9, least: -2, most: 0.8, soft: -0.6 },

@@ -57,6 +57,8 @@ export interface Look {
   thickOf(pencil: string): Lab;
   /** L* of what it is laid on. */
   groundValue: number;
+  /** Share of the tooth left at which this paper is full in this hand. */
+  toothFull: number;
   neighbours: readonly NeighbourLook[];
   paper: PaperRisk;
 }

@@ -1,21 +1,18 @@
 import { PRESSURES } from '../../laydown/index.ts';
 import { type Check, nameOf } from './check.ts';
 
-/** Below this share of empty tooth a light pass hardly takes any more. */
-const TOOTH_NEEDED = 0.12;
-
 /** Wherever layers meet, every one must still find tooth. */
 export const fullTooth: Check = {
   id: 'full-tooth',
   title: 'The paper fills up.',
-  find({ recipe: { layers }, places }) {
+  find({ recipe: { layers }, places, toothFull }) {
     let worst = { left: 1, at: 0, before: [] as readonly number[] };
     for (const { layers: there, toothBefore } of places) {
       toothBefore.forEach((left, k) => {
         if (k > 0 && left < worst.left) worst = { left, at: there[k], before: there.slice(0, k) };
       });
     }
-    if (worst.left >= TOOTH_NEEDED) return null;
+    if (worst.left > toothFull) return null;
     // The heaviest of those before gives most back.
     const weight = (i: number) => PRESSURES.indexOf(layers[i].pressure) + layers[i].passes / 10;
     const heaviest = layers[worst.before.reduce((a, b) => (weight(b) > weight(a) ? b : a))];

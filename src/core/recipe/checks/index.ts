@@ -1,5 +1,5 @@
 /** checks: what can be wrong with a recipe, one file each; to add one, write its file and list it here. */
-import { type Ground, type Pass, type PencilOptics, layPasses } from '../../laydown/index.ts';
+import { type Ground, type Pass, type PencilOptics, layPasses, toothMarks } from '../../laydown/index.ts';
 import { type RegionContext, effectById, usualWidth } from '../effects/index.ts';
 import { type Recipe } from '../layer.ts';
 import { rowOf } from '../places.ts';
@@ -59,6 +59,7 @@ export function checkRecipe(
     ...{ recipe, context, optics, neighbours, paper, effect: effectById(recipe.effect) },
     places: lookedAt(recipe, optics, ground, { widthMm: usualWidth(context) }),
     groundValue: layPasses(ground, []).lab[0],
+    toothFull: toothMarks(ground).full,
     row: rowOf(fieldsOf(recipe.layers)),
     labOf: (id: string) => layPasses(ground, [{ pencil: optics.get(id)!, pressure: 'medium' }]).lab,
     thickOf: (id: string) =>
