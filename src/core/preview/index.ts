@@ -2,7 +2,7 @@
 export { type ToneTable, TONE_STEPS, toneTables } from './tone-tables.ts';
 export { type Course, type Landmarks, courseOf } from './courses.ts';
 export { type PreviewSource, type PrintedInk, renderPreview } from './render-preview.ts';
-export { enlarged } from './enlarged.ts';
+export { type Piece, pieceOf } from './piece.ts';
 export { rampStrip } from './ramp-strip.ts';
 export { groundPatch } from './ground-patch.ts';
 export { laydownStrip } from './laydown-strip.ts';

@@ -1,3 +1,5 @@
+import { layDeskLight } from './desk-light.ts';
+
 /** All that one painting of the sheet needs. */
 export interface Painting {
   picture: ImageBitmap;
@@ -33,6 +35,7 @@ export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void 
   if (predicted) {
     const scale = (dots * view.k * picture.width) / predicted.width;
     context.drawImage(sizedFor(predicted, scale), 0, 0, picture.width, picture.height);
+    layDeskLight(context, picture.width, picture.height);
   } else {
     if (under) context.drawImage(under, 0, 0, picture.width, picture.height);
     context.globalCompositeOperation = 'multiply';

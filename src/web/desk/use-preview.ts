@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { type PreviewRequest, type ZoneLook, pageWorker } from '../workers/index.ts';
+import { type PreviewRequest, type ZoneLook, pageWorker, useJob } from '../workers/index.ts';
 import { type Step } from '../../core/bench/index.ts';
 import { type GlowContrast, type Highlight, type Lighting } from '../../core/light/index.ts';
 import { lightingOf } from '../../planning/index.ts';
@@ -73,6 +73,17 @@ export function useCloseUp(
   const key = desk.page?.key ?? '';
   const ask = () => pageWorker.closeUp(key, { ...asked!, step: 1, first: false }, { x, y }, sideMm, pixels);
   return usePixels(asked ? [ask] : [], [key, asked, x, y, sideMm, pixels], true);
+}
+
+/** The page as a PNG, its progress and how to stop it. */
+export function usePagePicture(upTo: Readonly<Record<string, number>>) {
+  const desk = useDesk();
+  const asked = usePreviewRequest(upTo);
+  const key = desk.page?.key ?? '';
+  const { now, start, cancel } = useJob<Blob>(pageWorker, 'working out the light');
+  const make = (dpi: number) =>
+    start((jobId, report) => pageWorker.picture(jobId, key, { ...asked!, step: 1, first: false }, dpi, report));
+  return { now, make: (dpi: number) => (asked ? make(dpi) : Promise.resolve(null)), cancel };
 }
 
 /** What a preview of the sheet is asked with; null where there is nothing to show. */

@@ -18,6 +18,7 @@ import { useIsClose, usePreview, useZoneVeil } from '../desk/use-preview.ts';
 import { Notice, Pick, Section } from '../parts/index.ts';
 import { CloseUp } from './close-up.tsx';
 import { RecipeSheet } from './recipe-sheet.tsx';
+import { PagePicture } from './page-picture.tsx';
 import { RecipeCards } from './recipe-cards.tsx';
 import { Scrubber, type ScrubBy } from './scrubber.tsx';
 import { ThingLayers } from './thing-layers.tsx';
@@ -114,6 +115,7 @@ export function LayersStage() {
           {thing && !recipe && recipes.size > 0 && (
             <Notice>{thing.name} has no family of pencils in this tray yet. Give it one at the Wheel.</Notice>
           )}
+          {recipes.size > 0 && !thing && <PagePicture upTo={upTo} />}
           {recipes.size > 0 && (
             <Section title="Things" aside={thing ? undefined : 'choose one to see its layers'}>
               <ThingList label="Things and their layers">

@@ -8,7 +8,7 @@ import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, ChooseFile, KeepByName, Section } from '../parts/index.ts';
-import { saveText } from '../tray/save-text.ts';
+import { saveText } from '../tray/save-file.ts';
 import { fileOfRecipe, readRecipeFile } from './recipe-files.ts';
 
 /** Recipes that are kept as cards: laid on this thing or on all like it, scaled to their widths, taken along as files. */

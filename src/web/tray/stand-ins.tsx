@@ -8,7 +8,7 @@ import { type PaperInUse } from '../../planning/index.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { BeliefMark, Button, Laydown, Notice, Pick, Progress } from '../parts/index.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';
-import { saveText } from './save-text.ts';
+import { saveText } from './save-file.ts';
 
 type Found = Extract<Awaited<ReturnType<typeof pencilWorker.convert>>, { kind: 'done' }>['value'];
 

@@ -28,12 +28,15 @@ import {
   readSeen,
 } from '../../core/lineart/index.ts';
 import { type PageReading, type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
-import { type PrintedInk, type ToneTable, enlarged, renderPreview, zoneShare } from '../../core/preview/index.ts';
+import { type PrintedInk, type ToneTable, pieceOf, renderPreview, zoneShare } from '../../core/preview/index.ts';
 import { type Recipe, type Zone } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
 import { type LaidPage, laidOnInk, laidOnPaper } from '../../planning/index.ts';
 import { greysApart } from './greys-apart.ts';
+import { breather } from '../../core/run/index.ts';
+import { layDeskLight } from '../desk/desk-light.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
+import { withDensity } from './png-density.ts';
 
 type LightOfPage = ReturnType<typeof lightOfPage>;
 
@@ -91,6 +94,7 @@ const VEIL_INSIDE = 120;
 const VEIL_GREY = 226;
 /** Grey of a zone that is shown by itself. */
 const ZONE_GREY = 150;
+const MM_PER_INCH = 25.4;
 /** Lines of equal value on the way from shadow to highlight. */
 const ISOLINES = 7;
 
@@ -253,8 +257,40 @@ const api = {
       ...laidOnPaper(laidOn(page, request), tables),
       ink: await inkOn(page, { ...request, step: 1 }),
     };
-    const image = renderPreview(enlarged(whole, middle, sideMm, pixels));
+    const piece = { left: middle.x - sideMm / 2, top: middle.y - sideMm / 2, widthMm: sideMm, heightMm: sideMm };
+    const image = renderPreview(pieceOf(whole, piece, pixels / sideMm));
     return transfer(image, [image.data.buffer]);
+  },
+
+  /** The whole page as a PNG at so many dots an inch, as it lies under the lamp of the desk. */
+  picture(jobId: string, key: string, request: PreviewRequest, dpi: number, report: Report) {
+    return outcomeOf(async () => {
+      const breathe = breather(runOf(jobId, report));
+      const page = openPage(key);
+      await breathe(0.02, 'working out the light');
+      const pixelsPerMm = dpi / MM_PER_INCH;
+      const step = Math.max(1, Math.floor(page.pixelsPerMm / pixelsPerMm));
+      const lit = litPage(page, request.things, request.lighting, step);
+      await breathe(0.3, 'laying the pencils');
+      const whole = {
+        ...{ ...lit, labels: lit.grown },
+        ...laidOnPaper(laidOn(page, request), tables),
+        ink: await inkOn(page, { ...request, step }),
+      };
+      const [widthMm, heightMm] = [page.width / page.pixelsPerMm, page.height / page.pixelsPerMm];
+      const canvas = new OffscreenCanvas(Math.round(widthMm * pixelsPerMm), Math.round(heightMm * pixelsPerMm));
+      const context = canvas.getContext('2d')!;
+      for (let top = 0; top < canvas.height; top += STRIP) {
+        const rows = Math.min(STRIP, canvas.height - top);
+        const strip = { left: 0, top: top / pixelsPerMm, widthMm, heightMm: rows / pixelsPerMm };
+        const { data, width } = renderPreview(pieceOf(whole, strip, pixelsPerMm));
+        context.putImageData(new ImageData(data as Uint8ClampedArray<ArrayBuffer>, width), 0, top);
+        await breathe(0.35 + (0.5 * top) / canvas.height, 'painting the page');
+      }
+      layDeskLight(context, canvas.width, canvas.height);
+      await breathe(0.9, 'writing the file');
+      return withDensity(await canvas.convertToBlob({ type: 'image/png' }), dpi);
+    });
   },
 };
 export type PageWorker = typeof api;

@@ -1,6 +1,11 @@
 /** Hands a text to the browser to be saved as a file. */
 export function saveText(name: string, text: string, mime: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type: `${mime};charset=utf-8` }));
+  saveFile(name, new Blob([text], { type: `${mime};charset=utf-8` }));
+}
+
+/** The same with anything that is in memory. */
+export function saveFile(name: string, content: Blob): void {
+  const address = URL.createObjectURL(content);
   const link = document.createElement('a');
   link.href = address;
   link.download = name;
