@@ -93,26 +93,6 @@ function factsOf({ plan, map }: OpenedPage, proposals: readonly Proposal[], sche
     return length > 0 ? away / length : 0;
   });
   const focus = page.things.findIndex((thing) => thing.focus);
-  if (process.env.DEBUG) {
-    const o = [...out.keys()]
-      .filter((i) => share[i] > 0.002)
-      .sort((p, q) => out[q] - out[p])
-      .slice(0, 4);
-    console.log(
-      scheme,
-      plan.page.widthMm,
-      'focus',
-      page.things[focus].name,
-      !!page.things[focus].natural,
-      out[focus].toFixed(0),
-      o
-        .map(
-          (i) =>
-            `${page.things[i].name}${page.things[i].natural ? '*' : ''} ${out[i].toFixed(0)} share ${share[i].toFixed(3)}`,
-        )
-        .join(' | '),
-    );
-  }
   const rivals = out.filter((_, i) => i !== focus && share[i] > 0.002);
   return {
     scheme,

@@ -103,8 +103,8 @@ async function howGood(pages: readonly { name: string; page: PageSummary }[]): P
     const shown = await proposalsIn(page, SHORT_MS, 4);
     const everyPlot = await proposalsIn(page, LONG_MS, plots.length);
     const pairs = shown.flatMap((proposal) => {
-      const longer = everyPlot.find((other) => other.name === proposal.name);
-      return longer ? [{ proposal, longer, plot: plots.find(({ says }) => says === proposal.name)! }] : [];
+      const longer = everyPlot.find((other) => other.plot === proposal.plot);
+      return longer ? [{ proposal, longer, plot: plots.find(({ says }) => says === proposal.plot)! }] : [];
     });
     const sum = (of: (pair: (typeof pairs)[number]) => number) => pairs.reduce((total, pair) => total + of(pair), 0);
     const problems = new Map(pairs.map(({ plot }) => [plot, compileProblem(page, book, WISHES, plot)]));

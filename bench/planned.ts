@@ -1,9 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { type Plan, emptyPlan, newThing } from '../src/contracts/index.ts';
-import { labOfHex } from '../src/core/colour/index.ts';
 import { type Paper, paperById, pencilOptics } from '../src/core/laydown/index.ts';
-import { FORMS, coarsePage, lightOfPage } from '../src/core/light/index.ts';
+import { FORMS, type PageGeometry, coarsePage, lightOfPage } from '../src/core/light/index.ts';
 import {
   type GreyImage,
   type InkShare,
@@ -118,15 +117,25 @@ export function withPalette(page: OpenedPage, { parts }: Pick<Proposal, 'parts'>
   return { ...page.plan, families: withReflected(page.plan, page.map, families) };
 }
 
+/** A page as it lies open: regions grown through the lines, and how far each pixel lies from one. */
+export function geometryOf({ map }: OpenedPage): PageGeometry {
+  const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * map.pixelsPerMm));
+  return { ...map, grown, distance: distanceToLines(map.labels, map.width, map.height) };
+}
+
 /** What a preview of a plan is painted from, at every so many pixels. */
-export function sourceOf(page: OpenedPage, plan: Plan, pencils: readonly BenchPencil[], step: number): PreviewSource {
+export function sourceOf(
+  page: OpenedPage,
+  plan: Plan,
+  pencils: readonly BenchPencil[],
+  step: number,
+  open: PageGeometry = geometryOf(page),
+): PreviewSource {
   const { map, ink } = page;
   const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
   const recipes = deriveRecipes(plan, map, byId);
   const things = formedThings(plan, map).map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null }));
-  const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * map.pixelsPerMm));
-  const whole = { ...map, grown, distance: distanceToLines(map.labels, map.width, map.height) };
-  const geometry = coarsePage(whole, step);
+  const geometry = coarsePage(open, step);
   const { fields } = lightOfPage(geometry, things, lightingOf(plan));
   const laid: LaidPage = {
     ...{ things, regions: map.regions, upTo: {}, paper: page.paper, grounds: new Map() },
@@ -140,10 +149,4 @@ export function sourceOf(page: OpenedPage, plan: Plan, pencils: readonly BenchPe
     ...laidOnPaper(laid, built),
     ink: laidOnInk(laid, coarseInkShare(ink, step), built),
   };
-}
-
-/** The natural colour of a demo thing, or null. */
-export function naturalOf(page: OpenedPage, thingId: string) {
-  const natural = page.plan.things.find(({ id }) => id === thingId)?.natural;
-  return natural ? labOfHex(natural) : null;
 }

@@ -5,6 +5,7 @@
 import { benchColour } from './colour.ts';
 import { benchLight, benchPreview } from './light.ts';
 import { benchLineart } from './lineart.ts';
+import { benchLook } from './look.ts';
 import { benchPalette } from './palette.ts';
 import { benchSheets } from './sheets.ts';
 import { benchThings } from './things.ts';
@@ -18,6 +19,7 @@ const tables: Record<string, () => void | Promise<void>> = {
   light: benchLight,
   preview: benchPreview,
   palette: benchPalette,
+  look: benchLook,
   sequence: benchSequence,
 };
 const wanted = process.argv.slice(2);

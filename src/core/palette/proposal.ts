@@ -69,7 +69,7 @@ export function describe(
     accents: page.things.length >= 3,
   };
   return {
-    name: nameOf(problem, own, plot),
+    name: nameOf(problem, own),
     plot: plot.says,
     parts: own.map(({ part, hand, voice, family, body, miss }, i) => ({
       ...part,
@@ -90,32 +90,34 @@ export function describe(
   };
 }
 
-/** Means by area below and above which a page is told to be dark or light, hushed or bright, cool or warm. */
-const TOLD = { light: [46, 63], chroma: [0.05, 0.085], warm: [0.36, 0.64] } as const;
+/** Means by area below and above which a page is told to be dark or light, hushed or bright. */
+const TOLD = { light: [46, 63], chroma: [0.05, 0.085] } as const;
 
-/** What a palette is like at arm's length, from its own numbers, and how the scheme is played. */
-function nameOf({ share }: Problem, own: readonly Option[], { says }: Plot): string {
+/** What a palette is like at arm's length, from its own numbers, and which hand rules. */
+function nameOf({ share, wheel, hands }: Problem, own: readonly Option[]): string {
   const mean = (of: (option: Option) => number) => own.reduce((sum, option, i) => sum + share[i] * of(option), 0);
   const word = (value: number, [low, high]: readonly [number, number], words: readonly [string, string, string]) =>
     words[value < low ? 0 : value > high ? 2 : 1];
-  const like = [
-    word(
-      mean(({ body }) => body[0]),
-      TOLD.light,
-      ['dark', 'half-light', 'light'],
-    ),
-    word(
-      mean(({ chroma }) => chroma),
-      TOLD.chroma,
-      ['hushed', 'mellow', 'bright'],
-    ),
-    word(
-      mean(({ warm }) => warm),
-      TOLD.warm,
-      ['cool', 'warm beside cool', 'warm'],
-    ),
-  ];
-  return `${like[0]}, ${like[1]}, ${like[2]}: ${says}`;
+  const value = word(
+    mean(({ body }) => body[0]),
+    TOLD.light,
+    ['dark', 'half-light', 'light'],
+  );
+  const clear = word(
+    mean(({ chroma }) => chroma),
+    TOLD.chroma,
+    ['hushed', 'mellow', 'bright'],
+  );
+  return `${value} and ${clear}, ${placeOn(wheel, hands[0]).name} rules`;
+}
+
+/** Like names told apart by how the scheme is played. */
+export function named(proposals: readonly Proposal[]): Proposal[] {
+  return proposals.map((proposal) => {
+    const alike = proposals.filter(({ name }) => name === proposal.name);
+    const [, ...how] = proposal.plot.split(', ');
+    return alike.length > 1 && how.length > 0 ? { ...proposal, name: `${proposal.name}, ${how.join(', ')}` } : proposal;
+  });
 }
 
 function reasonOf(problem: Problem, own: readonly Option[], pencils: number): string {

@@ -9,7 +9,7 @@ import { FamilyBook } from './families.ts';
 import { type PageSummary } from './page.ts';
 import { plotsFor } from './plots.ts';
 import { type Plot, type Problem, compileProblem } from './problem.ts';
-import { type Proposal, describe } from './proposal.ts';
+import { type Proposal, describe, named } from './proposal.ts';
 import { handsOf } from './schemes/index.ts';
 import { type Search, startSearch } from './search.ts';
 import { unmetBeforehand } from './unmet.ts';
@@ -88,8 +88,10 @@ export async function proposePalettes(
     if (!found || (!always && run.now() - told < TELL_EVERY_MS)) return;
     told = run.now();
     found(
-      chosenFrom(played, count).map(({ plot, problem, search }) =>
-        describe(plot, problem, search.best, page, unmet, wishes.atMost),
+      named(
+        chosenFrom(played, count).map(({ plot, problem, search }) =>
+          describe(plot, problem, search.best, page, unmet, wishes.atMost),
+        ),
       ),
     );
   };
@@ -140,8 +142,10 @@ export async function proposePalettes(
   }
   run.progress(1, 'done');
   const best = chosenFrom(played, count);
-  const proposals = balancedFirst(
-    best.map(({ plot, problem, search }) => describe(plot, problem, search.best, page, unmet, wishes.atMost)),
+  const proposals = named(
+    balancedFirst(
+      best.map(({ plot, problem, search }) => describe(plot, problem, search.best, page, unmet, wishes.atMost)),
+    ),
   );
   return proposals.map((proposal) => ({ ...proposal, tradesAway: tradeOf(proposal, proposals) }));
 }

@@ -4,7 +4,7 @@ import { lookAlikesUnder } from './index.ts';
 
 const seen = (id: string, day: Lab, lamp: Lab) => ({ id, day, lamp });
 const rose = seen('rose', [55, 40, 5], [55, 38, 20]);
-const coral = seen('coral', [55, 40, 32], [55, 40, 26]);
+const coral = seen('coral', [55, 40, 50], [55, 40, 26]);
 const navy = seen('navy', [20, 5, -30], [18, 4, -28]);
 const things = [
   { id: 'roof', name: 'Roof', pencil: 'rose' },

@@ -20,7 +20,7 @@ export const ACROSS_PER_MM = 11;
 /** How wide a stroke is, mm. */
 const WIDE_MM = 0.45;
 /** How much the share of specks varies from stroke to stroke, of what it can at most. */
-const VARIES = 0.055;
+const VARIES = 0.045;
 /** Strokes are told apart in so many steps from the lightest to the hardest. */
 export const STROKE_STEPS = 16;
 

@@ -30,13 +30,13 @@ export function LampDoubt() {
   const lamp = useAppSelector((state) => state.atTheDesk.lamp);
   if (lamp === null) return null;
   return (
-    <span className="text-[0.9rem] text-soft">
+    <p className="pb-2 text-[0.9rem] text-soft">
       About, not for matching two pencils.{' '}
       <Why of="how sure this is">
         Pencils are known by their colour in daylight, not by their spectrum, which is guessed from it; eyes are taken
         to be used to the lamp. Nine colours of ten lie within about {LAMP_DOUBT} (CIEDE2000) of what such a lamp shows.
         How bright it is, and your own bulb’s spectrum, are left out.
       </Why>
-    </span>
+    </p>
   );
 }

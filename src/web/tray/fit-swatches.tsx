@@ -97,7 +97,7 @@ function FittedPaper({ fit: { paper, fit, learnt, pencils, at } }: { fit: TrayFi
   const pressed = PRESSURES.flatMap((pressure) => {
     const factor = (fit.hand[pressure] ?? 1) * (learnt[pressure] ?? 1);
     if (!fit.hand[pressure] && !learnt[pressure]) return [];
-    if (pressure === 'whisper' && !learnt.whisper) return ['whisper as light, it is on no card'];
+    if (pressure === 'whisper' && !learnt.whisper) return [];
     const sought = SHARED_NUMBERS.find((name) => name === pressure);
     return [
       sought ? `${pressure}\u00a0×\u00a0${told(sought, factor)}` : `${pressure}\u00a0×\u00a0${factor.toFixed(2)}`,
@@ -131,7 +131,8 @@ function FittedPaper({ fit: { paper, fit, learnt, pencils, at } }: { fit: TrayFi
           {taught.length > 0 && `, ${taught.join(' and ')} as trials taught since`}{' '}
           <Why of="your hand">
             1 presses as the layer model means the word. Below 1, a patch of that name was laid more softly than meant,
-            as the swatches show; it is kept apart from what the pencils themselves lay.
+            as the swatches show; it is kept apart from what the pencils themselves lay. A whisper is on no card and is
+            taken to be as your light press is.
           </Why>
         </dd>
       </div>

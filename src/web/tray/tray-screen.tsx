@@ -85,13 +85,11 @@ export function TrayScreen() {
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pb-3">
             <h1 className="text-2xl">{tray?.name ?? 'Tray'}</h1>
             <p className="text-soft">{countsOf(pencils)}</p>
-            <SeenBy className="ml-auto w-52 print:hidden" />
-            <LampDoubt />
-            <div className="w-104 print:hidden">
+            <div className="ml-auto w-104 print:hidden">
               <Choice<View> label="How the tray is shown" value={view} options={VIEWS} onChange={setView} />
             </div>
           </div>
-          <div className="grid grid-cols-[minmax(12rem,1.3fr)_1fr_1fr_1fr] gap-2 pb-3">
+          <div className="grid grid-cols-[minmax(11rem,1.3fr)_1fr_1fr_1fr_1fr] gap-2 pb-3">
             {lists && (
               <>
                 <input
@@ -131,7 +129,9 @@ export function TrayScreen() {
                 onChange={setPaper}
               />
             )}
+            <SeenBy />
           </div>
+          <LampDoubt />
           <div
             className="min-h-0 flex-1 overflow-y-auto pb-6 print:overflow-visible"
             ref={setScroller}

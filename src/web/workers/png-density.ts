@@ -1,4 +1,4 @@
-import { buf as crc32 } from 'crc-32';
+import CRC32 from 'crc-32';
 
 /** Bytes of a PNG's signature and of its header chunk, which comes first. */
 const AFTER_HEADER = 8 + 25;
@@ -17,6 +17,6 @@ export async function withDensity(png: Blob, dpi: number): Promise<Blob> {
   view.setUint32(12, perMetre);
   // Both are counted by the metre.
   view.setUint8(16, 1);
-  view.setInt32(17, crc32(chunk.subarray(4, 17)));
+  view.setInt32(17, CRC32.buf(chunk.subarray(4, 17)));
   return new Blob([png.slice(0, AFTER_HEADER), chunk, png.slice(AFTER_HEADER)], { type: 'image/png' });
 }
