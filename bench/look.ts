@@ -24,6 +24,7 @@ import { printTable } from './measure.ts';
 import {
   type BenchPencil,
   type OpenedPage,
+  geometryOf,
   openDemoPage,
   openPicture,
   palettesFor,

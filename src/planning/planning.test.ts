@@ -234,7 +234,7 @@ describe('a stored pencil', () => {
 });
 
 describe('a paper as the swatches of a tray say that it is', () => {
-  const fit = { laydown: 1.2, scatter: 3, masstone: [40, 10, 20] as const, apart: 1.4, doubtful: [] };
+  const fit = { laydown: 1.2, scatter: 3, masstone: [40, 10, 20] as const, apart: 1.9, doubtful: [] };
   const found = {
     ...declaredFit(paperById('white-book')),
     ...{ rough: 0.4, tooth: 1.2, spread: 0.7, slope: 0.8, hand: { light: 0.6 } },
@@ -270,7 +270,7 @@ describe('a paper as the swatches of a tray say that it is', () => {
   it('knows a fitted pencil by its swatches, and takes others to lay as fitted ones of their kind do', () => {
     const use = paperInUse('white-book', pencils, [onWhite]);
     expect(use.trayPencil(first)).to.deep.include({ laydown: 1.2, scatter: 3, masstone: [40, 10, 20], slope: 0.8 });
-    expect(use.beliefIn(first)).to.deep.equal({ ground: 'fitted', apart: 1.4 });
+    expect(use.beliefIn(first)).to.deep.equal({ ground: 'fitted', apart: 1.9 });
     const other = use.trayPencil(second);
     expect(other).to.deep.include({ laydown: 1.2, scatter: 3, masstone: labOfHex(second.colour), slope: 0.8 });
     expect(other.masstoneOn).to.deep.include({ rough: 0.4, hand: { light: 0.6 } });
@@ -287,7 +287,7 @@ describe('a paper as the swatches of a tray say that it is', () => {
     expect(use.paper.rough).to.be.closeTo(0.4 * kraft.rough, 1e-9);
     expect(use.paper.tooth).to.be.closeTo(1.2 * kraft.tooth, 1e-9);
     expect(use.trayPencil(first).masstoneOn).to.deep.include({ id: 'white-book', rough: 0.4 });
-    expect(use.beliefIn(first)).to.deep.equal({ ground: 'carried', apart: 1.5 });
+    expect(use.beliefIn(first)).to.deep.equal({ ground: 'carried', apart: 2 });
   });
 
   it('leaves aside what was fitted with another edition of the layer model', () => {

@@ -42,15 +42,15 @@ export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencil
       {use?.carried && (
         <p className="text-[0.95rem]">
           Carried over from {paperById(use.fit!.paper).name}: the same hand and pencils, on a paper that differs as the
-          two are declared. Colours lie about 1.5 off; swatches on this paper make them surer.
+          two are declared. Colours lie about 2 off; swatches on this paper make them surer.
         </p>
       )}
       {swatches?.length === 0 && !use?.fit && (
         <p className="text-[0.95rem]">
-          All are declared: no swatch has been read on {name}. Expect what comes out to differ clearly, by 4 to 8.{' '}
+          All are declared: no swatch has been read on {name}. Expect what comes out to differ clearly, by 5 to 15.{' '}
           <Why of="by how much">
-            CIEDE2000, about 1 is just seen. On the demo’s pencils, declared colours miss single passes by about 4 and
-            two passes over each other by about 7.
+            CIEDE2000, about 1 is just seen. On the demo’s pencils, declared colours miss two passes over each other by
+            about 9 and six light ones by about 17, since nobody has told how hard the hand presses.
           </Why>
         </p>
       )}

@@ -15,14 +15,14 @@ export interface Belief {
 
 /**
  * How far off predictions usually are by what they rest on, CIEDE2000: the middle over single passes and overlays of
- * demo pencils of another maker than the model's, rounded up (`npm run bench colour` prints them).
+ * demo pencils of another maker than the model's, rounded up (`npm run bench look` prints them).
  */
 const USUALLY: Readonly<Record<BeliefGround, number>> = {
-  fitted: 1,
-  carried: 1.5,
-  'read once': 3,
-  'like its kind': 2,
-  declared: 6,
+  fitted: 1.5,
+  carried: 2,
+  'read once': 3.5,
+  'like its kind': 3,
+  declared: 8,
 };
 
 /** @param apart how far a fit leaves model and readings, where there was one */

@@ -44,7 +44,7 @@ describe('carrying what swatches say', () => {
 
 describe('what a colour rests on', () => {
   it('is never surer than its ground usually is, nor than the fit says', () => {
-    expect(beliefOn('fitted', 0.2).apart).to.equal(1);
+    expect(beliefOn('fitted', 0.2).apart).to.equal(1.5);
     expect(beliefOn('fitted', 3).apart).to.equal(3);
     expect(beliefOn('fitted').apart).to.be.below(beliefOn('read once').apart);
     expect(beliefOn('read once').apart).to.be.below(beliefOn('declared').apart);
@@ -69,6 +69,6 @@ describe('what a colour rests on', () => {
   it('makes a small difference unsure: two declared colours less than ones fitted', () => {
     const [declared, fitted] = [beliefOn('declared'), beliefOn('fitted')];
     expect(sureDifference(declared, declared)).to.be.above(sureDifference(fitted, declared));
-    expect(sureDifference(fitted, fitted)).to.be.closeTo(Math.SQRT2, 1e-9);
+    expect(sureDifference(fitted, fitted)).to.be.closeTo(1.5 * Math.SQRT2, 1e-9);
   });
 });

@@ -3,8 +3,8 @@ import { type PaperFit, type PencilFit } from './fit-card.ts';
 
 /**
  * How a paper on which nothing was swatched takes pencil, from another on which much was: the hand is the same, and the
- * papers differ as their declared roughness, stray contact and tooth do. On pencils of another maker than the model's, overlays so
- * foretold lie about 1 apart (CIEDE2000), as declared 5.5 (`npm run bench colour`).
+ * papers differ as their declared roughness, stray contact and tooth do. On pencils of makers that share nothing with the
+ * model, overlays so foretold lie about 1.5 to 2 apart (CIEDE2000), as declared 9 to 15 (`npm run bench look`).
  * @param found what was found of `from`
  */
 export function carriedFit(found: PaperFit, from: Paper, to: Paper): PaperFit {
@@ -25,7 +25,7 @@ export interface TypicalPencil {
 /**
  * The middle of what fitted pencils of a type lay and scatter, or of all of them where none is of that type. A pencil
  * taken as declared on a fitted paper is worse than no fit at all, since hand and pencils are found together; taken as
- * typical, its overlays lie 1.5 apart where declared ones lie 7 (`npm run bench colour`).
+ * typical, its overlays lie 2 to 5 apart where declared ones lie 7 to 16 (`npm run bench look`).
  * @returns null without any fitted pencil
  */
 export function typicalPencil(
