@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
+import sharp from 'sharp';
 import { type Plan } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
 import { goTo, savedSheet, takePalette, untilBare, untilColoured } from './stages.ts';
@@ -244,6 +245,19 @@ describe('layers of a sheet', () => {
       await untilBare(page);
       await before.click();
       await untilColoured(page, 0.02);
+    });
+
+    it('the page is saved as a picture at its true size, which says so', async () => {
+      await page.locator('#the-sheet').press('Escape');
+      const [file] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: 'PNG, 150 dpi' }).click(),
+      ]);
+      const { widthMm, heightMm } = (await plan()).page;
+      const { density, width, height } = await sharp(await file.path()).metadata();
+      expect(density).to.equal(150);
+      expect(width! / height!).to.be.closeTo(widthMm / heightMm, 0.01);
+      expect(width).to.be.closeTo((widthMm / 25.4) * 150, 2);
     });
   });
 });

@@ -54,6 +54,26 @@ describe('ways to colour a thing', () => {
     expect(options[0].hand).to.equal(2);
   });
 
+  it('hold no grey unless a dull page is wished', () => {
+    const greys = (wishes: Partial<Wishes>) =>
+      problemOf([thing('sail')], wishes).options[0].filter(({ part }) => part.clarity === 'grey').length;
+    expect(greys({})).to.equal(0);
+    expect(greys({ mood: { ...FREE_MOOD, clear: 0.5 } })).to.equal(0);
+    expect(greys({ mood: { ...FREE_MOOD, clear: -0.8 } })).to.be.above(0);
+  });
+
+  it('keep to what is natural where a thing is of a natural kind, off any hand', () => {
+    const [free] = problemOf([thing('sail')], { anchor: 20 }).options;
+    const [leaf] = problemOf([thing('reeds', { kind: 'leaf' })], { anchor: 20 }).options;
+    expect(free.every(({ natural }) => natural === 0)).to.equal(true);
+    const kept = leaf.filter(({ natural }) => natural === 0);
+    expect(kept.length).to.be.above(2);
+    for (const { body, off } of kept) {
+      expect(oklchOfLab(body).h).to.be.within(100, 170);
+      expect(off).to.equal(0);
+    }
+  });
+
   it('are one where it is coloured already or pinned', () => {
     const laid = labOfHex('#4f6bb0');
     const family = familyOf(['pencil-0', 'pencil-2', 'pencil-4']);

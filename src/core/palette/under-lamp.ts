@@ -1,6 +1,9 @@
 import { type Lab, deltaE2000 } from '../colour/index.ts';
 import { PARTED } from './measures.ts';
 
+/** What changes less, CIEDE2000, is not told: nobody would see it. */
+const TOLD = 1;
+
 /** A pencil's finished colour by daylight and under a lamp. */
 export interface SeenTwice {
   id: string;
@@ -39,7 +42,7 @@ export function lookAlikesUnder(
     .flatMap((one, i) =>
       pencils.slice(i + 1).flatMap((other): LookAlikes[] => {
         const [day, lamp] = [deltaE2000(one.day, other.day), deltaE2000(one.lamp, other.lamp)];
-        if (day < PARTED || lamp >= PARTED) return [];
+        if (day < PARTED || lamp >= PARTED || day - lamp < TOLD) return [];
         return [{ a: one.id, b: other.id, day, lamp, meet: meeting.get(keyOf(one.id, other.id)) ?? null }];
       }),
     )

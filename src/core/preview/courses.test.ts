@@ -18,7 +18,7 @@ function patch(of: Course | null) {
   const size = side * side;
   const { data } = renderPreview({
     ...{ width: side, height: side, pixelsPerMm: 11, labels: new Uint16Array(size).fill(1) },
-    ...{ fields: fieldsOfTone(new Uint8Array(size)), paper: [255, 255, 255], grainMm: 0.01, courses: [null, of] },
+    ...{ fields: fieldsOfTone(new Uint8Array(size)), paper: [255, 255, 255], grainMm: 0.004, courses: [null, of] },
     tables: [
       null,
       {

@@ -47,6 +47,13 @@ export interface PrintedInk {
   tables: readonly (ToneTable | null)[] | null;
 }
 
+/**
+ * What is added to a field before it falls on a step of a table, in 256ths of a step and 0 in the mean: neighbours fall on
+ * different sides, so that no edge of a step shows as a line. Source: B. Bayer, An optimum method for two-level rendition
+ * of continuous-tone pictures (1973).
+ */
+const SCATTERED = Int16Array.from([0, 8, 2, 10, 12, 4, 14, 6, 3, 11, 1, 9, 15, 7, 13, 5], (k) => 16 * k + 8 - 128);
+
 /** Light of some colour in red, green and blue, in steps of LIGHT_STEPS. */
 type Light = readonly [red: number, green: number, blue: number];
 
@@ -98,7 +105,8 @@ export function renderPreview(source: PreviewSource): RgbaImage {
       let across = ACROSS_PER_MM * (yMm * cos - (origin.x + x / pixelsPerMm) * sin);
       const [alongStep, acrossStep] = [(ALONG_PER_MM * cos) / pixelsPerMm, (-ACROSS_PER_MM * sin) / pixelsPerMm];
       for (; i < stop; x++, i++) {
-        let t = (first[i] * TONE_STEPS) >> 8;
+        const between = (first[i] * TONE_STEPS + SCATTERED[((y & 3) << 2) | (x & 3)]) >> 8;
+        let t = between < 0 ? 0 : between >= TONE_STEPS ? TONE_STEPS - 1 : between;
         if (second !== null) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
         let left = specks[t];
         if (course !== null) {

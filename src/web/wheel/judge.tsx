@@ -42,7 +42,7 @@ export function Judge({
     [compared],
   );
   const options = [
-    { value: PLAIN, label: 'colour', says: 'As it will come out in daylight.' },
+    { value: PLAIN, label: 'colour', says: 'As it will come out.' },
     ...VIEWS.map(({ id, name, says }) => ({ value: id, label: name, says })),
     {
       value: ACCENTS,

@@ -43,7 +43,7 @@ export function LookAlikesUnderLamp({ summary }: { summary: PageSummary | null }
   const code = (id: string) => pencilById.get(id)?.code ?? '';
   const meeting = found.pairs.filter(({ meet }) => meet !== null);
   return (
-    <div className="px-4 pb-2 text-[0.9rem]" role="status">
+    <div className="px-4 pt-2 pb-1 text-[0.9rem]" role="status">
       {found.pairs.length === 0 ? (
         <p>By {lampById(lamp).name} every two colours of this page part as they do by day.</p>
       ) : (

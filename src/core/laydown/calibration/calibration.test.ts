@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { type Lab, deltaE2000, labOfHex } from '../../colour/index.ts';
 import { seededRandom } from '../../random/index.ts';
 import { CancelledError } from '../../run/index.ts';
-import { bareGround, layPasses, pencilOptics, whiteBook } from '../index.ts';
+import { LADDER_PATCHES, bareAfter, bareGround, layPasses, pencilOptics, pressOf, whiteBook } from '../index.ts';
 import {
   type CardFit,
   type PaperFit,
@@ -135,6 +135,38 @@ describe('fitting a swatch card', () => {
       const before = deltaE2000(predictedPatch(declared[i], whiteBook, asDeclared, medium), medium.lab);
       expect(fit.pencils[i]!.apart).to.be.below(Math.max(1, before));
     });
+  });
+
+  it('never finds a lighter press to be harder than a firmer one, and a whisper is as the light press is', () => {
+    const { hand } = fit.paper;
+    const pressed = (['light', 'medium', 'firm'] as const).map((name) => pressOf(name, hand));
+    expect(pressed).to.deep.equal([...pressed].sort((a, b) => a - b));
+    expect(hand.whisper).to.equal(hand.light);
+  });
+
+  it('says which numbers lie at the end of what is sought', async () => {
+    const feather = { ...asDeclared, hand: { light: 0.06, medium: 0.9, firm: 1 } };
+    const card = TRUE.slice(0, 3).map((truth) => readPencil(truth, feather));
+    const { paper } = await fitCard(whiteBook, card);
+    expect(paper.atBound).to.include('light');
+    expect(fit.paper.atBound).to.not.include('light');
+  });
+
+  it('finds how paper fills from light patches laid over themselves', async () => {
+    const slow = { ...asDeclared, stray: 0.4, hand: { light: 0.8 } };
+    const laidOver = TRUE.map((truth, i) => {
+      const pencil = readPencil(truth, slow);
+      const declared = { masstone: pencil.declared.masstone, type: 'oil', opacity: 0.25 };
+      const optics = fittedOptics(declared, { ...truth, masstone: declared.masstone }, whiteBook, slow);
+      const over = LADDER_PATCHES.map((patch) => {
+        const on = 'paper' as const;
+        return { patch, on, lab: predictedPatch(optics, whiteBook, slow, { patch, on }) };
+      });
+      return i % 2 === 0 ? { ...pencil, readings: [...pencil.readings, ...over] } : pencil;
+    });
+    const { paper } = await fitCard(whiteBook, laidOver);
+    const bare = (found: PaperFit, passes: number) => bareAfter(fittedPaper(whiteBook, found), 'light', passes, 'oil');
+    for (const passes of [2, 4, 6]) expect(bare(paper, passes)).to.be.closeTo(bare(slow, passes), 0.03);
   });
 
   it('leaves out pencils that were not read enough, and refuses a card on which none was', async () => {

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { paperById, whiteBook } from '../index.ts';
+import { bareAfter, fittedPaper, paperById, whiteBook } from '../index.ts';
 import {
   BELIEFS,
   type PaperFit,
@@ -30,6 +30,13 @@ describe('carrying what swatches say', () => {
     const onKraft = carriedFit(found, whiteBook, paperById('kraft-card'));
     expect(onKraft.hand).to.deep.equal(found.hand);
     expect(onKraft.rough).to.be.above(found.rough);
+  });
+
+  it('keeps papers apart: kraft goes on leaving more paper than a smooth page, whatever was found of that', () => {
+    const soft = { ...found, rough: 0.7, stray: 1.25 };
+    const kraft = paperById('kraft-card');
+    const bare = (paper: typeof whiteBook, fit: PaperFit) => bareAfter(fittedPaper(paper, fit), 'light', 4);
+    expect(bare(kraft, carriedFit(soft, whiteBook, kraft))).to.be.above(1.2 * bare(whiteBook, soft));
   });
 
   it('a pencil never swatched is as the middle of its kind, or of all where none is of its kind', () => {

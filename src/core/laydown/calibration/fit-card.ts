@@ -76,7 +76,7 @@ const NUDGE = 0.01;
  */
 const SHARED_SOUGHT: Readonly<Record<SharedNumber, { sure: number; least: number; most: number; soft: number }>> = {
   rough: { sure: 0.15, least: -0.9, most: 0.8, soft: -0.3 },
-  stray: { sure: 0.6, least: -2.3, most: 0.8, soft: 0 },
+  stray: { sure: 0.6, least: -2.3, most: 0.25, soft: 0 },
   tooth: { sure: 0.3, least: -1.2, most: 1.5, soft: 0 },
   spread: { sure: 0.4, least: -0.9, most: 0.6, soft: -0.3 },
   light: { sure: 0.9, least: -2, most: 1, soft: -0.8 },
