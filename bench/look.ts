@@ -297,7 +297,7 @@ function lineFacts(
   for (let y = band; y < height - band; y++) {
     for (let x = band; x < width - band; x++) {
       const i = y * width + x;
-      if (tables[labels[i]] == null || random() > 0.2) continue;
+      if ((tables[labels[i]] ?? null) === null || random() > 0.2) continue;
       // The middle of a line: as dark as any pixel across or down within its width, and nearly full.
       const peak = share[i] > 150 && isMiddle(share, i, width);
       if (peak) {

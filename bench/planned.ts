@@ -94,8 +94,8 @@ export async function openPicture(name: string, file: Buffer, widthMm: number, p
   const heightMm = Math.round(grey.height / pixelsPerMm);
   const map = await findRegions(grey, { pixelsPerMm });
   const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
-  const guesses = proposeThings(await readPage(grown, map), { page: { widthMm, heightMm } } as never);
-  const things = guesses.guesses.map((guess, i) =>
+  const { guesses } = proposeThings(await readPage(grown, map));
+  const things = guesses.map((guess, i) =>
     newThing({ id: `guess-${i}`, name: guess.name, regionIds: [...guess.regionIds] }),
   );
   const plan = { ...emptyPlan({ widthMm, heightMm, paper }), things };
