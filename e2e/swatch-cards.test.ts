@@ -135,14 +135,14 @@ describe('swatch cards', () => {
     await page.getByRole('button', { name: 'Read one back' }).click();
     await photograph('camera', new RegExp(`^Swatch card ${number}\\b`));
     await reading()
-      .getByText(/24 patches read.*rows without a pencil/)
+      .getByText(/33 patches read.*rows without a pencil/)
       .waitFor();
     expect(await reading().getByRole('button', { name: 'Keep 0 readings and fit' }).isDisabled()).to.equal(true);
     await reading()
       .getByLabel(/The codes you wrote/)
       .fill('QS01 to QS03');
     await reading()
-      .getByRole('button', { name: /^Keep 2\d readings and fit/ })
+      .getByRole('button', { name: /^Keep 3\d readings and fit/ })
       .waitFor();
     await page.keyboard.press('Escape');
   });

@@ -153,7 +153,10 @@ describe('the wheel', () => {
   it('shows the page by an evening lamp, says how far to trust that and which pencils stop parting', async () => {
     await choose('Seen', /^by incandescent bulb/);
     await page.getByText('About, not for matching two pencils.').waitFor();
-    await page.getByText(/part as they do by day|stop parting/).first().waitFor();
+    await page
+      .getByText(/part as they do by day|stop parting/)
+      .first()
+      .waitFor();
     await untilColoured(page, 0.05);
     await choose('Seen', /^by daylight/);
     await page.getByText('About, not for matching two pencils.').waitFor({ state: 'detached' });

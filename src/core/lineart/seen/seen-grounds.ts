@@ -24,7 +24,7 @@ const BARE = 0.97;
 const CHROMA_APART = 7;
 const LIGHTNESS_APART = 4;
 /** Printed grey is even: its lightness varies by no more than this around its mean, pencil's does by its grain. */
-const EVEN = 4;
+const EVEN = 2;
 /** Regions are read so far from their lines, mm, and from so many pixels at least. */
 const INSET_MM = 0.25;
 const LEAST_PIXELS = 6;
