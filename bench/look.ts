@@ -11,7 +11,7 @@ import {
   whiteBook,
 } from '../src/core/laydown/index.ts';
 import { coarseInkShare, inkShareOf } from '../src/core/lineart/index.ts';
-import { type PreviewSource, pieceOf, renderPreview, toneTables } from '../src/core/preview/index.ts';
+import { type PreviewSource, type ToneTable, pieceOf, renderPreview, toneTables } from '../src/core/preview/index.ts';
 import { seededRandom } from '../src/core/random/index.ts';
 import { type Layer } from '../src/core/recipe/index.ts';
 import { type PageFields, FIELDS } from '../src/core/light/index.ts';
@@ -97,22 +97,9 @@ function grains(): void {
   for (const paper of PAPERS) {
     const passes = (['light', 'light', 'light'] as const).map((pressure) => ({ pencil: BLUE, pressure }));
     const { specks } = layPasses(bareGround(paper), passes);
-    const layer: Layer = {
-      ...{
-        id: 'only',
-        role: 'mid',
-        pencil: 'blue',
-        pressure: 'light',
-        passes: 3,
-        stroke: 'stippling',
-        point: 'normal',
-      },
-      ...{ zone: { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 6 }, fromWidthMm: 0, purpose: '' },
-    };
-    const drawn: Layer = { ...layer, stroke: 'small circles' };
     for (const mm of [0.05, 0.1, 0.35, 1]) {
-      const [dotted, stroked] = [layer, drawn].map((own) => varies(paintedSquare(own, paper, 1 / mm)));
-      const light = shadeOf(layer, paper);
+      const [dotted, stroked] = [false, true].map((strokes) => varies(paintedSquare(paper, strokes, 1 / mm)));
+      const light = shadeOf(paper);
       const truth = varies(trueGrain(light, specks, paper.grainMm, mm));
       rows.push({
         paper: paper.id,
@@ -128,29 +115,31 @@ function grains(): void {
   printTable('Grain after three light layers of a blue, beside a true grain averaged in light', rows);
 }
 
-/** Scumbled and hatched strokes leave less; three whole light passes are wanted here. */
-const WHOLE = { stippling: 0.1 };
-
-function tableOf(layer: Layer, paper: Paper) {
-  const pressure = layer.stroke === 'stippling' ? { ...layer, stroke: 'small circles' as const } : layer;
-  const [, table] = toneTables([pressure], new Map([['blue', BLUE]]), bareGround(paper));
-  return layer.stroke === 'stippling' && WHOLE.stippling ? { ...table, drawn: 'round' as const } : table;
+/** Three light layers of a blue all over a paper, with or without strokes to be seen. */
+function tableOf(paper: Paper, strokes: boolean): ToneTable {
+  const layer: Layer = {
+    ...{ id: 'only', role: 'mid', pencil: 'blue', pressure: 'light', passes: 3, point: 'normal' },
+    ...{ stroke: 'small circles', fromWidthMm: 0, purpose: '' },
+    zone: { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 6 },
+  };
+  const [, table] = toneTables([layer], new Map([['blue', BLUE]]), bareGround(paper));
+  return strokes ? table : { ...table, drawn: 'round' };
 }
 
-function paintedSquare(layer: Layer, paper: Paper, pixelsPerMm: number): Uint8ClampedArray {
+function paintedSquare(paper: Paper, strokes: boolean, pixelsPerMm: number): Uint8ClampedArray {
   const side = 256;
   const fields = Object.fromEntries(
     FIELDS.map((field) => [field, new Uint8Array(side * side).fill(128)]),
   ) as PageFields;
   return renderPreview({
     ...{ width: side, height: side, pixelsPerMm, fields, labels: new Uint16Array(side * side).fill(1) },
-    ...{ paper: rgbOfLab(labOfHex(paper.tint)), grainMm: paper.grainMm, tables: [null, tableOf(layer, paper)] },
+    ...{ paper: rgbOfLab(labOfHex(paper.tint)), grainMm: paper.grainMm, tables: [null, tableOf(paper, strokes)] },
   }).data;
 }
 
 /** Light of film and speck as they are painted, 0..1 in each channel. */
-function shadeOf(layer: Layer, paper: Paper): { film: number[]; speck: number[] } {
-  const { light } = tableOf(layer, paper);
+function shadeOf(paper: Paper): { film: number[]; speck: number[] } {
+  const { light } = tableOf(paper, false);
   const at = 6 * 32;
   return {
     film: [...light.subarray(at, at + 3)].map((value) => value / 8191),
