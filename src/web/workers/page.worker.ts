@@ -353,11 +353,18 @@ function laidOn({ regions }: OpenPage, request: PreviewRequest): LaidPage {
   };
 }
 
-/** The printed lines at every so many pixels, with what pencils lay over them. */
-async function inkOn(page: OpenPage, request: PreviewRequest): Promise<PrintedInk> {
+/**
+ * The printed lines at every so many pixels, with what pencils lay over them. Where the picture cannot be fetched just now
+ * the page is painted without them, and they are asked for again the next time.
+ */
+async function inkOn(page: OpenPage, request: PreviewRequest): Promise<PrintedInk | null> {
   const { step, first } = request;
   page.ink ??= readOnce(page.picture).then(inkShareOf);
-  const whole = await page.ink;
+  const whole = await page.ink.catch(() => null);
+  if (whole === null) {
+    page.ink = null;
+    return null;
+  }
   const sized = page.sizes.get(step);
   const ink = sized?.ink ?? coarseInkShare(whole, step);
   if (sized) sized.ink = ink;
@@ -375,8 +382,12 @@ function opticsOf(pencil: PencilDeclaration): PencilOptics {
 let lastRead: { url: string; grey: Promise<GreyImage> } | null = null;
 
 function readOnce(url: string): Promise<GreyImage> {
-  if (lastRead?.url !== url) lastRead = { url, grey: readGrey(url) };
-  return lastRead.grey;
+  if (lastRead?.url !== url) {
+    const grey = readGrey(url);
+    lastRead = { url, grey };
+    grey.catch(() => (lastRead = null));
+  }
+  return lastRead!.grey;
 }
 
 /** What lies on a page already, as it is stored. */
