@@ -7,7 +7,7 @@ import { TILE, grainOf, grainTile } from './grain.ts';
 import {
   ACROSS_PER_MM,
   ALONG_PER_MM,
-  STROKE_DEGREES,
+  STROKE_RUNS,
   STROKE_STEPS,
   STROKE_TILE,
   specksUnderStrokes,
@@ -54,6 +54,12 @@ export interface PrintedInk {
  */
 const SCATTERED = Int16Array.from([0, 8, 2, 10, 12, 4, 14, 6, 3, 11, 1, 9, 15, 7, 13, 5], (k) => 16 * k + 8 - 128);
 
+/** Places on the tile of strokes are stepped through in this fraction of its pixels; its side and steps, in bits. */
+const FINE_BITS = 16;
+const FINE = 1 << FINE_BITS;
+const STROKE_BITS = Math.log2(STROKE_TILE);
+const STEP_BITS = Math.log2(STROKE_STEPS);
+
 /** Light of some colour in red, green and blue, in steps of LIGHT_STEPS. */
 type Light = readonly [red: number, green: number, blue: number];
 
@@ -94,28 +100,34 @@ export function renderPreview(source: PreviewSource): RgbaImage {
       }
       const { light, specks } = table;
       const course = courses?.[label] ?? null;
-      const degrees = course === null ? STROKE_DEGREES[table.drawn] : 0;
+      const runs = STROKE_RUNS[table.drawn];
+      const stroked = course !== null || runs !== null;
       const first = fields[table.fields[0]];
       const second = table.fields.length > 1 ? fields[table.fields[1]] : null;
       const onInk = ink?.tables?.[label] ?? null;
-      const [cos, sin] = directionOf(degrees ?? 0);
       let x = i - y * width;
-      // Where strokes run straight, their tile is gone through in even steps.
-      let along = ALONG_PER_MM * ((origin.x + x / pixelsPerMm) * cos + yMm * sin);
-      let across = ACROSS_PER_MM * (yMm * cos - (origin.x + x / pixelsPerMm) * sin);
-      const [alongStep, acrossStep] = [(ALONG_PER_MM * cos) / pixelsPerMm, (-ACROSS_PER_MM * sin) / pixelsPerMm];
+      // Where strokes run straight, their tile is gone through in even steps, in fractions of whole numbers: these are
+      // quicker to step and to wrap.
+      const [cos, sin] = [runs?.x ?? 1, runs?.y ?? 0];
+      const xMm = origin.x + x / pixelsPerMm;
+      let along = (FINE * ALONG_PER_MM * (xMm * cos + yMm * sin)) | 0;
+      let across = (FINE * ACROSS_PER_MM * (yMm * cos - xMm * sin)) | 0;
+      const alongStep = Math.round((FINE * ALONG_PER_MM * cos) / pixelsPerMm);
+      const acrossStep = Math.round((-FINE * ACROSS_PER_MM * sin) / pixelsPerMm);
+      const scattered = (y & 3) << 2;
       for (; i < stop; x++, i++) {
-        const between = (first[i] * TONE_STEPS + SCATTERED[((y & 3) << 2) | (x & 3)]) >> 8;
+        const between = (first[i] * TONE_STEPS + SCATTERED[scattered | (x & 3)]) >> 8;
         let t = between < 0 ? 0 : between >= TONE_STEPS ? TONE_STEPS - 1 : between;
         if (second !== null) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
         let left = specks[t];
         if (course !== null) {
           const at = alongCourse(course, origin.x + x / pixelsPerMm, yMm);
-          along = ALONG_PER_MM * at[0];
-          across = ACROSS_PER_MM * at[1];
+          along = (FINE * ALONG_PER_MM * at[0]) | 0;
+          across = (FINE * ACROSS_PER_MM * at[1]) | 0;
         }
-        if (degrees !== null) {
-          left = under[left * STROKE_STEPS + strokes[(across & strokeMask) * STROKE_TILE + (along & strokeMask)]];
+        if (stroked) {
+          const stroke = (((across >> FINE_BITS) & strokeMask) << STROKE_BITS) | ((along >> FINE_BITS) & strokeMask);
+          left = under[(left << STEP_BITS) | strokes[stroke]];
           along += alongStep;
           across += acrossStep;
         }
@@ -136,11 +148,6 @@ export function renderPreview(source: PreviewSource): RgbaImage {
     }
   }
   return { width, height, data };
-}
-
-function directionOf(degrees: number): readonly [cos: number, sin: number] {
-  const radians = (degrees * Math.PI) / 180;
-  return [Math.cos(radians), Math.sin(radians)];
 }
 
 /**

@@ -4,11 +4,11 @@ import { seededRandom } from '../random/index.ts';
 export const DRAWN = ['slanted', 'level', 'upright', 'round'] as const;
 export type Drawn = (typeof DRAWN)[number];
 
-/** Degrees clockwise from +x in which strokes run; null where they leave no lines. */
-export const STROKE_DEGREES: Readonly<Record<Drawn, number | null>> = {
-  slanted: -24,
-  level: 0,
-  upright: 90,
+/** Which way strokes run, y down; null where they leave no lines. */
+export const STROKE_RUNS: Readonly<Record<Drawn, { x: number; y: number } | null>> = {
+  slanted: { x: Math.cos((-24 * Math.PI) / 180), y: Math.sin((-24 * Math.PI) / 180) },
+  level: { x: 1, y: 0 },
+  upright: { x: 0, y: 1 },
   round: null,
 };
 
