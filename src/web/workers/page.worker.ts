@@ -238,27 +238,18 @@ const api = {
   /** What will come out on the page, printed lines and all; a first look leaves out what pencils lay over the lines. */
   async preview(key: string, request: PreviewRequest) {
     const page = openPage(key);
-    const lit = litPage(page, request.things, request.lighting, request.step, request.first);
-    const image = renderPreview({
-      ...{ ...lit, labels: lit.grown },
-      ...laidOnPaper(laidOn(page, request), tables),
-      ink: await inkOn(page, request),
-    });
+    const { source, lit } = await sourceOn(page, request);
+    const image = renderPreview(
+      lit === source ? source : pieceOf(source, wholeOf(page), page.pixelsPerMm / request.step, lit),
+    );
     return transfer(image, [image.data.buffer]);
   },
 
   /** A square piece of the page as a loupe shows it, with its middle at a place, mm. */
   async closeUp(key: string, request: PreviewRequest, middle: PointMm, sideMm: number, pixels: number) {
-    const page = openPage(key);
-    const lit = litPage(page, request.things, request.lighting, 1);
-    const whole = {
-      ...lit,
-      labels: lit.grown,
-      ...laidOnPaper(laidOn(page, request), tables),
-      ink: await inkOn(page, { ...request, step: 1 }),
-    };
+    const { source, lit } = await sourceOn(openPage(key), { ...request, step: 1 });
     const piece = { left: middle.x - sideMm / 2, top: middle.y - sideMm / 2, widthMm: sideMm, heightMm: sideMm };
-    const image = renderPreview(pieceOf(whole, piece, pixels / sideMm));
+    const image = renderPreview(pieceOf(source, piece, pixels / sideMm, lit));
     return transfer(image, [image.data.buffer]);
   },
 
@@ -267,23 +258,18 @@ const api = {
     return outcomeOf(async () => {
       const breathe = breather(runOf(jobId, report));
       const page = openPage(key);
-      await breathe(0.02, 'working out the light');
+      await breathe(0.05, 'working out the light');
       const pixelsPerMm = dpi / MM_PER_INCH;
       const step = Math.max(1, Math.floor(page.pixelsPerMm / pixelsPerMm));
-      const lit = litPage(page, request.things, request.lighting, step);
-      await breathe(0.3, 'laying the pencils');
-      const whole = {
-        ...{ ...lit, labels: lit.grown },
-        ...laidOnPaper(laidOn(page, request), tables),
-        ink: await inkOn(page, { ...request, step }),
-      };
-      const [widthMm, heightMm] = [page.width / page.pixelsPerMm, page.height / page.pixelsPerMm];
+      const { source, lit } = await sourceOn(page, { ...request, step });
+      await breathe(0.35, 'laying the pencils');
+      const { widthMm, heightMm } = wholeOf(page);
       const canvas = new OffscreenCanvas(Math.round(widthMm * pixelsPerMm), Math.round(heightMm * pixelsPerMm));
       const context = canvas.getContext('2d')!;
       for (let top = 0; top < canvas.height; top += STRIP) {
         const rows = Math.min(STRIP, canvas.height - top);
         const strip = { left: 0, top: top / pixelsPerMm, widthMm, heightMm: rows / pixelsPerMm };
-        const { data, width } = renderPreview(pieceOf(whole, strip, pixelsPerMm));
+        const { data, width } = renderPreview(pieceOf(source, strip, pixelsPerMm, lit));
         context.putImageData(new ImageData(data as Uint8ClampedArray<ArrayBuffer>, width), 0, top);
         await breathe(0.35 + (0.5 * top) / canvas.height, 'painting the page');
       }
@@ -340,6 +326,28 @@ function roughly(page: OpenPage, step: number): PageGeometry {
     for (let x = 0; x < page.width; x++, i++) if (page.labels[i] === 0) labels[row + Math.floor(x / step)] = 0;
   }
   return { ...sampled, distance: distanceToLines(labels, width, height) };
+}
+
+/** All of a page, mm. */
+function wholeOf({ width, height, pixelsPerMm }: OpenPage) {
+  return { left: 0, top: 0, widthMm: width / pixelsPerMm, heightMm: height / pixelsPerMm };
+}
+
+/** Light changes slowly: where every pixel is painted, it is worked out at so many a mm, and the others take the nearest. */
+const LIT_PER_MM = 6;
+
+/** What a picture of a page is painted from at every so many pixels, and where its light is from. */
+async function sourceOn(page: OpenPage, request: PreviewRequest) {
+  const { step, things, lighting, first } = request;
+  const every = step > 1 ? step : Math.max(1, Math.round(page.pixelsPerMm / LIT_PER_MM));
+  const lit = litPage(page, things, lighting, every, first);
+  const laid = { ...laidOnPaper(laidOn(page, request), tables), ink: await inkOn(page, request) };
+  if (every === step) {
+    const source = { ...lit, labels: lit.grown, ...laid };
+    return { source, lit: source };
+  }
+  const { width, height, pixelsPerMm, grown } = page;
+  return { source: { width, height, pixelsPerMm, labels: grown, fields: lit.fields, ...laid }, lit };
 }
 
 function laidOn({ regions }: OpenPage, request: PreviewRequest): LaidPage {
