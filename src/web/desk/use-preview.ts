@@ -53,8 +53,18 @@ export function usePreview(
   const at = (every: number) => ({ ...asked!, step: every, first: every > step });
   const looks = [step * FIRST_LOOK, step].map((every) => () => pageWorker.preview(key, at(every)));
   const whole = usePixels(asked ? looks : [], [key, asked, step]);
+  useLightAhead(asked === null && others === undefined, key, step * FIRST_LOOK);
   const close = usePixels(asked && fine && step > 1 ? [() => pageWorker.preview(key, at(1))] : [], [key, asked], true);
   return close ?? whole;
+}
+
+/** While nothing is laid yet, lets the light be worked out that the first picture of a palette will need. */
+function useLightAhead(wanted: boolean, key: string, step: number): void {
+  const { formed: things } = useDesk();
+  const lighting = useLighting();
+  useEffect(() => {
+    if (wanted && key && things.length > 0) void pageWorker.readAhead(key, things, lighting, step);
+  }, [wanted, key, things, lighting, step]);
 }
 
 /**

@@ -149,7 +149,11 @@ const api = {
   ) {
     if (pages.has(key)) return;
     const grown = growLabels(page.labels, page.width, page.height, Math.ceil(LINE_REACH_MM * page.pixelsPerMm));
-    pages.set(key, { ...page, grown, distance: null, sizes: new Map(), ink: null, reading: null });
+    const opened: OpenPage = { ...page, grown, distance: null, sizes: new Map(), ink: null, reading: null };
+    pages.set(key, opened);
+    // Read ahead, so that the first picture of a palette need not wait for it.
+    opened.ink = readOnce(page.picture).then(inkShareOf);
+    opened.ink.catch(() => (opened.ink = null));
     if (pages.size > 2) pages.delete(pages.keys().next().value!);
   },
 
@@ -233,6 +237,11 @@ const api = {
         look === 'veil' ? (within ? VEIL_INSIDE * (1 - share(i)) : VEIL_OUTSIDE) : within ? 255 * share(i) : 0;
     }
     return transfer({ width, height, data }, [data.buffer]);
+  },
+
+  /** Works out the light of a first look before anything is laid, so that the first palette is seen the sooner. */
+  readAhead(key: string, things: readonly FormedThing[], lighting: Lighting, step: number) {
+    litPage(openPage(key), things, lighting, step, true);
   },
 
   /** What will come out on the page, printed lines and all; a first look leaves out what pencils lay over the lines. */
