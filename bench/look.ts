@@ -287,7 +287,7 @@ function lineFacts(
     for (let x = band; x < width - band; x++) {
       const i = y * width + x;
       if ((tables[labels[i]] ?? null) === null || random() > 0.2) continue;
-      // The middle of a line: as dark as any pixel across or down within its width, and nearly full.
+      // The middle of a line: no pixel across or down beside it is darker, and it is nearly full.
       const peak = share[i] > 150 && isMiddle(share, i, width);
       if (peak) {
         lift.push(l(coloured, i) - l(bare, i));

@@ -20,4 +20,4 @@ export { bandsThatFit } from './shapes.ts';
 export { type InkOfPage, type RgbImage, inkOfPage } from './coloured.ts';
 export { type SeenGround, type SeenPage, readSeen } from './seen/index.ts';
 export { partTones } from './tones.ts';
-export { type InkShare, coarseInkShare, inkShareOf, whitened } from './ink-share.ts';
+export { type InkShare, coarseInkShare, inkShareOf } from './ink-share.ts';

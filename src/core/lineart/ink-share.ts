@@ -103,19 +103,6 @@ export function coarseInkShare(ink: InkShare, step: number): InkShare {
   return { width, height, reflects: ink.reflects, share: Uint8Array.from(sums, (sum, o) => sum / counts[o] + 0.5) };
 }
 
-/** The page with its paper made white: the ink by itself, as grey. */
-export function whitened({ width, height, share, reflects }: InkShare): GreyImage {
-  const codes = Uint8Array.from({ length: 256 }, (_, ink) => greyOf(1 - (ink / 255) * (1 - reflects)));
-  return { width, height, data: share.map((ink) => codes[ink]) };
-}
-
-/** The code nearest to a light of 0..1. */
-function greyOf(light: number): number {
-  let code = 0;
-  while (code < 255 && LIGHTS[code + 1] <= light + 1e-9) code++;
-  return code < 255 && LIGHTS[code + 1] - light < light - LIGHTS[code] ? code + 1 : code;
-}
-
 /** The code of the bare paper in each square: the bright part of its tile, or else of the page around. */
 function paperLevels({ width, height, data }: GreyImage): Uint8Array {
   const surface = wholeSurface({ width, height, data });

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { LineArtError, checkPage, inkOfPage, inkShareOf, whitened } from '../../core/lineart/index.ts';
+import { LineArtError, checkPage, inkOfPage } from '../../core/lineart/index.ts';
 import { Refused } from '../refused.ts';
 
 /** The picture that is worked on has at most as many pixels as A4 at 300 dpi; drawings come out at this longest side. */
@@ -45,9 +45,8 @@ export async function takeIn(file: Uint8Array): Promise<Intake> {
       .toBuffer({ resolveWithObject: true });
     const { width: across, height: down } = info;
     const rgb = threeChannels(data, info.channels);
-    const { grey: scanned } = inkOfPage({ width: across, height: down, data: rgb });
-    checkPage(scanned);
-    const grey = whitened(inkShareOf(scanned));
+    const { grey } = inkOfPage({ width: across, height: down, data: rgb });
+    checkPage(grey);
     const png = await sharp(grey.data, { raw: { width: grey.width, height: grey.height, channels: 1 } })
       .toColourspace('b-w')
       .png({ compressionLevel: 8 })
