@@ -35,7 +35,7 @@ export function PencilRest({ whole }: { whole: boolean }) {
       {pencils.length === 0 ? (
         <p className="pt-3 text-soft">The pencils of this page will lie here once a palette is chosen at the Wheel.</p>
       ) : (
-        <ul className="flex gap-2.5 overflow-x-auto pb-2">
+        <ul className="flex [scrollbar-width:thin] gap-2.5 overflow-x-auto pb-1">
           {pencils.map((pencil) => (
             <li key={pencil.id} className="shrink-0">
               <button

@@ -51,7 +51,9 @@ export function LayersStage() {
     () => proposedEffects(sheet.plan, page ?? { regions: [], neighbours: [] }, pencilById),
     [sheet.plan, page, pencilById],
   );
-  const at = page?.regions[(regionIds[0] ?? 1) - 1]?.pole;
+  // A loupe lies on what is chosen, or on the middle of the page.
+  const { widthMm, heightMm } = sheet.plan.page;
+  const at = page?.regions[(regionIds[0] ?? 0) - 1]?.pole ?? { x: widthMm / 2, y: heightMm / 2 };
   return (
     <Frame
       title="Layers"
@@ -69,7 +71,7 @@ export function LayersStage() {
               onPick={pick}
               paperTint={paperById(sheet.plan.page.paper).tint}
             />
-            {isClose && at && <CloseUp at={at} upTo={upTo} onClose={() => setClose(false)} />}
+            {isClose && <CloseUp at={at} upTo={upTo} onClose={() => setClose(false)} />}
           </div>
           {recipes.size > 0 && (
             <Scrubber {...scrub} isBefore={isBefore} onBefore={setBefore} isClose={isClose} onClose={setClose} />
