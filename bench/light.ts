@@ -1,7 +1,7 @@
 import { labOfHex, rgbOfLab } from '../src/core/colour/index.ts';
 import { bareGround, pencilOptics, whiteBook } from '../src/core/laydown/index.ts';
 import { type PageFields, FIELDS, coarsePage, pageFields, shadeOf, sourcesOf } from '../src/core/light/index.ts';
-import { laydownStrip, renderPreview, toneTables } from '../src/core/preview/index.ts';
+import { type PreviewSource, laydownStrip, renderPreview, toneTables } from '../src/core/preview/index.ts';
 import { compileRecipe, familyOf } from '../src/core/recipe/index.ts';
 import { DEMO_PAGES } from '../src/demo/index.ts';
 import { ferryPage, ferryThings } from './ferry.ts';
@@ -101,35 +101,17 @@ export function benchPreview(): void {
     { length: side * side },
     (_, i) => 1 + Math.floor((i % side) / 50) + 20 * Math.floor(i / side / 50),
   );
+  const page = { width: side, height: side, pixelsPerMm: 8, labels, fields, paper, grainMm: whiteBook.grainMm };
+  const paint = (tables: PreviewSource['tables']) => renderPreview({ ...page, tables });
   const rows = Object.entries(recipes).map(([what, { layers }]) => {
     let began = performance.now();
     const tables = toneTables(layers, optics, ground);
     const built = performance.now() - began;
     const frames = 60;
     const of = tables.map((table) => [null, ...Array.from({ length: 400 }, () => table)]);
-    renderPreview({
-      width: side,
-      height: side,
-      pixelsPerMm: 8,
-      labels,
-      fields,
-      paper,
-      grainMm: whiteBook.grainMm,
-      tables: of[0],
-    });
+    paint(of[0]);
     began = performance.now();
-    for (let k = 0; k < frames; k++) {
-      renderPreview({
-        width: side,
-        height: side,
-        pixelsPerMm: 8,
-        labels,
-        fields,
-        paper,
-        grainMm: whiteBook.grainMm,
-        tables: of[k % of.length],
-      });
-    }
+    for (let k = 0; k < frames; k++) paint(of[k % of.length]);
     const each = (performance.now() - began) / frames;
     return {
       what,

@@ -55,8 +55,19 @@ export function bareGround(paper: Paper): Ground {
   const bare = spectrumOfLab(labOfHex(paper.tint));
   const { rough, tooth, stray = 1, spread = 1, hand = {} } = paper;
   return {
-    ...{ bare, rough, tooth, stray, spread, takes: 1, hand },
-    ...{ covered: bare, specks: 1, filled: 0, mass: 0, deposits: [], wet: false },
+    bare,
+    rough,
+    tooth,
+    stray,
+    spread,
+    takes: 1,
+    hand,
+    covered: bare,
+    specks: 1,
+    filled: 0,
+    mass: 0,
+    deposits: [],
+    wet: false,
   };
 }
 

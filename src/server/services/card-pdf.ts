@@ -27,8 +27,13 @@ const GUIDE = [
 
 /** Words over the columns of patches: how each is laid. */
 const PATCH_WORDS = {
-  ...{ light: 'light', medium: 'medium', firm: 'firm', full: 'firm 2x, burnish' },
-  ...{ 'light-twice': 'light 2x', 'light-four': 'light 4x', 'light-eight': 'light 8x' },
+  light: 'light',
+  medium: 'medium',
+  firm: 'firm',
+  full: 'firm 2x, burnish',
+  'light-twice': 'light 2x',
+  'light-four': 'light 4x',
+  'light-eight': 'light 8x',
 } as const;
 
 /**

@@ -74,8 +74,14 @@ export function FitSwatches({ trayId, pencils, paper }: { trayId: string; pencil
 
 /** What each number stands for that all pencils share. */
 const SHARED_WORDS: Readonly<Record<SharedNumber, string>> = {
-  ...{ rough: 'its relief', stray: 'stray contact', tooth: 'its tooth', spread: 'how pigment spreads' },
-  ...{ light: 'your light press', medium: 'your medium press', firm: 'your firm press', slope: 'how pigments scatter' },
+  rough: 'its relief',
+  stray: 'stray contact',
+  tooth: 'its tooth',
+  spread: 'how pigment spreads',
+  light: 'your light press',
+  medium: 'your medium press',
+  firm: 'your firm press',
+  slope: 'how pigments scatter',
 };
 
 /** How a paper fills under some passes, in a few words. */

@@ -16,8 +16,13 @@ import { predictedPatch } from './predicted-patch.ts';
 import { WhatComesNear } from './what-comes-near.tsx';
 
 const PATCH_WORDS = {
-  ...{ light: 'light', medium: 'medium', firm: 'firm', full: 'firm, firm, burnish' },
-  ...{ 'light-twice': 'light, twice', 'light-four': 'light, four times', 'light-eight': 'light, eight times' },
+  light: 'light',
+  medium: 'medium',
+  firm: 'firm',
+  full: 'firm, firm, burnish',
+  'light-twice': 'light, twice',
+  'light-four': 'light, four times',
+  'light-eight': 'light, eight times',
 } as const;
 
 /** What is known of one pencil: how it looks, how worn it is, and what instruments have read of it. */

@@ -15,7 +15,9 @@ const chromaticity = (power: Float64Array) => {
 describe('lamps', () => {
   it('have the chromaticities of the lights that they stand for', () => {
     const published: Record<string, [number, number]> = {
-      ...{ incandescent: [0.4476, 0.4074], 'warm-led': [0.456, 0.4078], 'neutral-led': [0.3756, 0.3723] },
+      incandescent: [0.4476, 0.4074],
+      'warm-led': [0.456, 0.4078],
+      'neutral-led': [0.3756, 0.3723],
     };
     for (const { id, power } of LAMPS) {
       const [x, y] = chromaticity(power);
