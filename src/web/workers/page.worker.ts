@@ -11,9 +11,7 @@ import {
 } from '../../core/light/index.ts';
 import {
   type FindOptions,
-  type GreyImage,
   LINE_REACH_MM,
-  type Mend,
   NO_REGION,
   type PointMm,
   type Region,
@@ -22,7 +20,6 @@ import {
   coarseInkShare,
   distanceToLines,
   findRegions,
-  greyOfRgba,
   growLabels,
   inkShareOf,
   readSeen,
@@ -36,7 +33,9 @@ import { greysApart } from './greys-apart.ts';
 import { breather } from '../../core/run/index.ts';
 import { layDeskLight } from '../desk/desk-light.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
+import { type Part, cutOut, movedMends } from './part-of-page.ts';
 import { withDensity } from './png-density.ts';
+import { readGreyPicture, readColourPicture } from './read-picture.ts';
 
 type LightOfPage = ReturnType<typeof lightOfPage>;
 
@@ -95,6 +94,8 @@ const VEIL_GREY = 226;
 /** Grey of a zone that is shown by itself. */
 const ZONE_GREY = 150;
 const MM_PER_INCH = 25.4;
+/** Rows of a picture that are painted at a time. */
+const STRIP = 256;
 /** Lines of equal value on the way from shadow to highlight. */
 const ISOLINES = 7;
 
@@ -110,23 +111,17 @@ const api = {
     return outcomeOf(async () => {
       const run = runOf(jobId, report);
       run.progress(0.01, 'reading the page');
-      const map = await findRegions(await readOnce(pictureUrl), wishes, run);
+      const map = await findRegions(await readGreyPicture(pictureUrl), wishes, run);
       const { labels, ...found } = map;
-      const seen = coloursUrl ? seenOn(await readPicture(coloursUrl), map) : null;
+      const seen = coloursUrl ? seenOn(await readColourPicture(coloursUrl), map) : null;
       return transfer({ meta: { ...found, seen }, labels }, [labels.buffer]);
     });
   },
 
   /** Finds the regions of a part of a picture as a trial, and paints them in greys that part neighbours. */
-  tryOut(
-    jobId: string,
-    pictureUrl: string,
-    part: { left: number; top: number; width: number; height: number },
-    wishes: FindOptions,
-    report: Report,
-  ) {
+  tryOut(jobId: string, pictureUrl: string, part: Part, wishes: FindOptions, report: Report) {
     return outcomeOf(async () => {
-      const whole = await readOnce(pictureUrl);
+      const whole = await readGreyPicture(pictureUrl);
       const map = await findRegions(cutOut(whole, part), movedMends(wishes, part), runOf(jobId, report));
       const asked = map.doubts.filter((doubt) => doubt.kind === 'gap' && !doubt.closed).length;
       const data = greysOf(map);
@@ -152,7 +147,7 @@ const api = {
     const opened: OpenPage = { ...page, grown, distance: null, sizes: new Map(), ink: null, reading: null };
     pages.set(key, opened);
     // Read ahead, so that the first picture of a palette need not wait for it.
-    opened.ink = readOnce(page.picture).then(inkShareOf);
+    opened.ink = readGreyPicture(page.picture).then(inkShareOf);
     opened.ink.catch(() => (opened.ink = null));
     if (pages.size > 2) pages.delete(pages.keys().next().value!);
   },
@@ -364,7 +359,13 @@ function laidOn({ regions }: OpenPage, request: PreviewRequest): LaidPage {
   const byId = new Map(request.pencils.map((pencil) => [pencil.id, pencil]));
   if (tables.size > 600) tables.clear();
   return {
-    ...{ things, regions, upTo, paper, vanishing, grounds: new Map(grounds), glows: lighting.glows },
+    things,
+    regions,
+    upTo,
+    paper,
+    vanishing,
+    grounds: new Map(grounds),
+    glows: lighting.glows,
     lamp: request.lamp === null ? undefined : lampById(request.lamp),
     opticsOf: (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
   };
@@ -376,7 +377,7 @@ function laidOn({ regions }: OpenPage, request: PreviewRequest): LaidPage {
  */
 async function inkOn(page: OpenPage, request: PreviewRequest): Promise<PrintedInk | null> {
   const { step, first } = request;
-  page.ink ??= readOnce(page.picture).then(inkShareOf);
+  page.ink ??= readGreyPicture(page.picture).then(inkShareOf);
   const whole = await page.ink.catch(() => null);
   if (whole === null) {
     page.ink = null;
@@ -395,18 +396,6 @@ function opticsOf(pencil: PencilDeclaration): PencilOptics {
   return found;
 }
 
-/** The grey picture that regions and lines are read from; the last one is kept. */
-let lastRead: { url: string; grey: Promise<GreyImage> } | null = null;
-
-function readOnce(url: string): Promise<GreyImage> {
-  if (lastRead?.url !== url) {
-    const grey = readGrey(url);
-    lastRead = { url, grey };
-    grey.catch(() => (lastRead = null));
-  }
-  return lastRead!.grey;
-}
-
 /** What lies on a page already, as it is stored. */
 function seenOn({ width, height, data }: ImageData, map: RegionMap): RegionsMeta['seen'] {
   const rgb = new Uint8Array(3 * width * height);
@@ -416,32 +405,6 @@ function seenOn({ width, height, data }: ImageData, map: RegionMap): RegionsMeta
     paper: hexOfLab(paper),
     grounds: grounds.map(({ region, kind, lab }) => ({ region, kind, colour: hexOfLab(lab) })),
   };
-}
-
-function cutOut(
-  grey: GreyImage,
-  { left, top, width, height }: { left: number; top: number; width: number; height: number },
-): GreyImage {
-  const data = new Uint8Array(width * height);
-  for (let y = 0; y < height; y++) {
-    const from = (top + y) * grey.width + left;
-    data.set(grey.data.subarray(from, from + width), y * width);
-  }
-  return { width, height, data };
-}
-
-/** Mends as they lie on a part of the page. */
-function movedMends(wishes: FindOptions, { left, top }: { left: number; top: number }): FindOptions {
-  const moved = ({ x, y }: { x: number; y: number }) => ({
-    x: x - left / wishes.pixelsPerMm,
-    y: y - top / wishes.pixelsPerMm,
-  });
-  const mends = (wishes.mends ?? []).map((mend): Mend => {
-    if (mend.kind === 'cut') return { ...mend, points: mend.points.map(moved) };
-    if (mend.kind === 'join') return { ...mend, a: moved(mend.a), b: moved(mend.b) };
-    return { ...mend, at: moved(mend.at) };
-  });
-  return { ...wishes, mends };
 }
 
 /** Regions in five greys, ink black, what is no region white. */
@@ -454,36 +417,4 @@ function greysOf({ labels, neighbours, regions }: RegionMap): Uint8ClampedArray<
     data[p + 3] = 255;
   }
   return data;
-}
-
-/** Rows of a picture that are turned to grey at a time: its colours are never all there at once. */
-const STRIP = 256;
-
-async function readGrey(url: string): Promise<GreyImage> {
-  const bitmap = await fetchPicture(url);
-  const { width, height } = bitmap;
-  const context = new OffscreenCanvas(width, STRIP).getContext('2d', { willReadFrequently: true })!;
-  const data = new Uint8Array(width * height);
-  for (let top = 0; top < height; top += STRIP) {
-    const rows = Math.min(STRIP, height - top);
-    context.drawImage(bitmap, 0, top, width, rows, 0, 0, width, rows);
-    data.set(greyOfRgba(context.getImageData(0, 0, width, rows)).data, top * width);
-  }
-  bitmap.close();
-  return { width, height, data };
-}
-
-async function readPicture(url: string): Promise<ImageData> {
-  const bitmap = await fetchPicture(url);
-  const context = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d', { willReadFrequently: true })!;
-  context.drawImage(bitmap, 0, 0);
-  const { width, height } = bitmap;
-  bitmap.close();
-  return context.getImageData(0, 0, width, height);
-}
-
-async function fetchPicture(url: string): Promise<ImageBitmap> {
-  const response = await fetch(url);
-  if (!response.ok) throw new RangeError('The picture of this page could not be read. Reload the page and try again.');
-  return createImageBitmap(await response.blob());
 }

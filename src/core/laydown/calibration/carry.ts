@@ -1,5 +1,6 @@
 import { type Paper } from '../papers/index.ts';
-import { type PaperFit, type PencilFit } from './fit-card.ts';
+import { type PencilFit } from './fit-card.ts';
+import { type PaperFit } from './paper-fit.ts';
 
 /**
  * How a paper on which nothing was swatched takes pencil, from another on which much was: the hand is the same, and the

@@ -5,10 +5,17 @@ import { bareGround } from '../ground.ts';
 import { layPasses } from '../lay-passes.ts';
 import { type Paper } from '../papers/index.ts';
 import { type PencilOptics } from '../optics.ts';
-import { LAYDOWN_MODEL } from '../pass.ts';
 import { pencilOptics } from '../pencil-optics.ts';
-import { type Hand, PRESS } from '../pressure.ts';
 import { errors } from './errors.ts';
+import {
+  type PaperFit,
+  SHARED_NUMBERS,
+  SOUGHT,
+  type SharedNumber,
+  fittedPaper,
+  paperFrom,
+  sharedOf,
+} from './paper-fit.ts';
 import {
   BAR,
   LADDER_PATCHES,
@@ -17,30 +24,6 @@ import {
   type PatchReading,
   type ReadPencil,
 } from './readings.ts';
-
-/** How one paper takes pencil under one person's hand. */
-export interface PaperFit {
-  /** Roughness, stray contact, tooth and spread as they were found, in the units of Paper. */
-  rough: number;
-  stray: number;
-  tooth: number;
-  spread: number;
-  /**
-   * How hard this person presses beside what a pressure's name means; never harder at a lighter name. A whisper is on no
-   * card and taken to be as the light press is.
-   */
-  hand: Hand;
-  /** How much more pigments scatter short waves, as PencilDeclaration has it. */
-  slope: number;
-  /** The edition of the layer model that it was found with. */
-  model: number;
-  /** Numbers that lie at the end of what is sought: what they stand for, the swatches cannot say. */
-  atBound: SharedNumber[];
-}
-
-/** The numbers that all pencils of a card share. */
-export const SHARED_NUMBERS = ['rough', 'stray', 'tooth', 'spread', 'light', 'medium', 'firm', 'slope'] as const;
-export type SharedNumber = (typeof SHARED_NUMBERS)[number];
 
 /** One pencil as its patches say that it is, on one paper. */
 export interface PencilFit {
@@ -69,22 +52,6 @@ const ROUNDS = 8;
 const STEPS = 4;
 /** A difference for the slope of an error, in every number that is sought. */
 const NUDGE = 0.01;
-/**
- * Each number that all share: logarithms beside what is declared, slope as it is. How far from that is a deviation without
- * readings (roughness is held near the paper's own, the rest is weak), between which it is sought, and where a second
- * search starts: a hand that presses softly.
- */
-const SHARED_SOUGHT: Readonly<Record<SharedNumber, { sure: number; least: number; most: number; soft: number }>> = {
-  rough: { sure: 0.15, least: -0.9, most: 0.8, soft: -0.3 },
-  stray: { sure: 0.6, least: -2.3, most: 0.25, soft: 0 },
-  tooth: { sure: 0.3, least: -1.2, most: 1.5, soft: 0 },
-  spread: { sure: 0.4, least: -0.9, most: 0.6, soft: -0.3 },
-  light: { sure: 0.9, least: -2, most: 1, soft: -0.8 },
-  medium: { sure: 0.9, least: -2, most: 0.8, soft: -0.6 },
-  firm: { sure: 0.9, least: -2, most: 0.3, soft: -0.3 },
-  slope: { sure: 1, least: -0.5, most: 2, soft: 0.7 },
-};
-const SOUGHT = SHARED_NUMBERS.map((name) => SHARED_SOUGHT[name]);
 const SHARED = SOUGHT.length;
 /** What only layers over each other tell. */
 const RELIEF: ReadonlySet<SharedNumber> = new Set(['rough', 'stray', 'tooth']);
@@ -99,9 +66,6 @@ const STARTS = [1, 0, 2.4];
 const BAR_WEIGHT = 0.7;
 /** A reading this many times as far off as its pencil's others, and at least so far, is doubtful. */
 const DOUBTFUL = { times: 2.5, least: 3 };
-/** A number this near to the end of its search, of the logarithm, lies at it. */
-const NEAR_BOUND = 0.02;
-
 /**
  * Fits the layer model to a swatch card by Levenberg and Marquardt (D. Marquardt, 1963): how the paper takes pencil in
  * this hand, and how much each pencil lays and scatters. Absorption is solved anew inside, from the full patch, so that
@@ -183,7 +147,9 @@ export function fitPencil(paper: Paper, found: PaperFit, pencil: ReadPencil): Pe
   const off = read.map((reading) => deltaE2000(reading.lab, predictedPatch(optics, paper, found, reading)));
   const middle = [...off].sort((a, b) => a - b)[(off.length - 1) >> 1];
   return {
-    ...{ laydown, scatter, masstone },
+    laydown,
+    scatter,
+    masstone,
     apart: Math.sqrt(off.reduce((sum, value) => sum + value * value, 0) / off.length),
     doubtful: read.filter((_, i) => off[i] > DOUBTFUL.least && off[i] > DOUBTFUL.times * middle),
   };
@@ -198,42 +164,6 @@ export function fittedOptics(
 ): PencilOptics {
   const masstoneOn = fittedPaper(paper, found);
   return pencilOptics({ masstone, type, opacity, laydown, scatter, slope: found.slope, masstoneOn });
-}
-
-/** A paper as it was found to take pencil, in the hand that was found. */
-export function fittedPaper(paper: Paper, { rough, stray, tooth, spread, hand }: PaperFit): Paper {
-  return { ...paper, rough, stray, tooth, spread, hand };
-}
-
-/** A paper as it is declared, as a fit that found nothing else. */
-export function declaredFit({ rough, stray = 1, tooth, spread = 1, hand = {} }: Paper): PaperFit {
-  return { rough, stray, tooth, spread, hand, slope: 0, model: LAYDOWN_MODEL, atBound: [] };
-}
-
-/** What is found of a paper as the numbers that are sought; the other way round from {@link paperFrom}. */
-function sharedOf(paper: Paper, { rough, stray, tooth, spread, hand, slope }: PaperFit): number[] {
-  const beside = { rough: rough / paper.rough, stray, tooth: tooth / paper.tooth, spread };
-  const numbers = { ...beside, light: hand.light ?? 1, medium: hand.medium ?? 1, firm: hand.firm ?? 1 };
-  return SHARED_NUMBERS.map((name) => (name === 'slope' ? slope : Math.log(numbers[name])));
-}
-
-/** A paper from the numbers that are sought. A lighter press is never taken to be harder than a firmer one. */
-function paperFrom(paper: Paper, numbers: readonly number[]): PaperFit {
-  const [rough, stray, tooth, spread, light, medium, firm] = numbers.map(Math.exp);
-  const pressed = { firm: PRESS.firm * firm, medium: PRESS.medium * medium, light: PRESS.light * light };
-  pressed.medium = Math.min(pressed.medium, pressed.firm);
-  pressed.light = Math.min(pressed.light, pressed.medium);
-  const soft = pressed.light / PRESS.light;
-  return {
-    rough: paper.rough * rough,
-    ...{ stray, tooth: paper.tooth * tooth, spread },
-    hand: { whisper: soft, light: soft, medium: pressed.medium / PRESS.medium, firm: pressed.firm / PRESS.firm },
-    slope: numbers[SHARED_NUMBERS.indexOf('slope')],
-    model: LAYDOWN_MODEL,
-    atBound: SHARED_NUMBERS.filter(
-      (_, j) => numbers[j] < SOUGHT[j].least + NEAR_BOUND || numbers[j] > SOUGHT[j].most - NEAR_BOUND,
-    ),
-  };
 }
 
 /** What the model says of a patch on a fitted paper. */

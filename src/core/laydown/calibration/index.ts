@@ -8,19 +8,8 @@ export {
   type PatchReading,
   type ReadPencil,
 } from './readings.ts';
-export {
-  type CardFit,
-  type PaperFit,
-  type PencilFit,
-  SHARED_NUMBERS,
-  type SharedNumber,
-  declaredFit,
-  fitCard,
-  fitPencil,
-  fittedOptics,
-  fittedPaper,
-  predictedPatch,
-} from './fit-card.ts';
+export { type PaperFit, SHARED_NUMBERS, type SharedNumber, declaredFit, fittedPaper } from './paper-fit.ts';
+export { type CardFit, type PencilFit, fitCard, fitPencil, fittedOptics, predictedPatch } from './fit-card.ts';
 export { type TrialReading, handFromTrials, pencilFromTrial } from './fit-trials.ts';
 export { type TypicalPencil, carriedFit, typicalPencil } from './carry.ts';
 export { BELIEFS, type Belief, type BeliefGround, beliefOfAll, beliefOn, sureDifference } from './belief.ts';
