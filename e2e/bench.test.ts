@@ -7,20 +7,12 @@ import { BenchState, type Notebook, type RecordEntry, type SheetState } from '..
 import { movedTo, validateSequence } from '../src/core/bench/index.ts';
 import { ownAddresses } from '../src/server/door.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
-import { goTo, putInOrder } from './stages.ts';
+import { goTo, pressAtTable, putInOrder } from './stages.ts';
 
 const BEGUN = 'ferry-steps-begun';
-/** Two presses have to lie so far apart to count as two, ms. */
-const APART = 650;
 
 async function textOf(download: Download): Promise<string> {
   return readFileSync(await download.path(), 'utf8');
-}
-
-/** Presses a key at the table, as two presses. */
-async function press(page: Page, key: string) {
-  await page.waitForTimeout(APART);
-  await page.keyboard.press(key);
 }
 
 describe('the bench', function () {
@@ -232,12 +224,12 @@ describe('the bench', function () {
 
     it('puts a step off, and what waits for it with it; looks ahead and back without doing anything', async () => {
       const first = await page.getByTestId('step').innerText();
-      await press(page, 'ArrowRight');
+      await pressAtTable(page, 'ArrowRight');
       await page.getByText('Looking ahead.').waitFor();
-      await press(page, 'ArrowLeft');
+      await pressAtTable(page, 'ArrowLeft');
       await page.getByText('Looking ahead.').waitFor({ state: 'hidden' });
       expect(await page.getByTestId('step').innerText()).to.equal(first);
-      await press(page, 'l');
+      await pressAtTable(page, 'l');
       await page.waitForFunction((was) => document.querySelector('[data-testid=step]')!.textContent !== was, first);
       const { skipped, plan } = await bench();
       expect(skipped).to.deep.equal([plan!.order[0]]);
@@ -250,10 +242,10 @@ describe('the bench', function () {
         .first();
       await minutesPass(4);
       await worked.waitFor();
-      await press(page, 'p');
+      await pressAtTable(page, 'p');
       await page.getByText('The time stands still.').waitFor();
       await page.clock.fastForward('10:00');
-      await press(page, 'p');
+      await pressAtTable(page, 'p');
       await page.getByText('The time stands still.').waitFor({ state: 'hidden' });
       await worked.waitFor();
       const context = page.context();
@@ -268,7 +260,7 @@ describe('the bench', function () {
         .filter({ hasText: /^4 min$/ })
         .first()
         .waitFor();
-      await press(page, 'h');
+      await pressAtTable(page, 'h');
       await page.getByText('Its time so far is kept').waitFor();
       await page.getByTestId('kept').filter({ hasText: 'Saved' }).waitFor();
       const { begun } = await bench();
@@ -284,7 +276,7 @@ describe('the bench', function () {
 
     it('asks how a first layer came out, and fits what is left to it', async () => {
       const question = page.getByRole('group', { name: 'How it came out' });
-      for (let i = 0; i < 12 && (await question.count()) === 0; i++) await press(page, 'Space');
+      for (let i = 0; i < 12 && (await question.count()) === 0; i++) await pressAtTable(page, 'Space');
       await question.getByRole('button', { name: 'darker' }).click();
       const card = page.getByRole('dialog', { name: /came out darker$/ });
       await card.getByText(/Left as it is, the end lies/).waitFor();
@@ -295,7 +287,7 @@ describe('the bench', function () {
       const isAnew = (await onward.innerText()) !== 'Go on';
       await onward.click();
       // Somebody goes on while what is left is put in order.
-      await press(page, 'Space');
+      await pressAtTable(page, 'Space');
       await page.waitForFunction(() => !document.querySelector('[role=progressbar]'));
       await page.getByTestId('step-code').waitFor();
       const { trayId } = await stored<SheetState>(`/sheets/${BEGUN}`);
@@ -315,7 +307,7 @@ describe('the bench', function () {
 
     it('offers the nearest pencils instead of one, and writes down the one that was used', async () => {
       const planned = await code();
-      await press(page, 'o');
+      await pressAtTable(page, 'o');
       const card = page.getByRole('dialog', { name: `Instead of ${planned}` });
       await card.getByRole('checkbox').uncheck();
       const near = card.getByRole('listitem').first();
@@ -327,7 +319,7 @@ describe('the bench', function () {
     });
 
     it('offers remedies for a mistake, each with how near it comes; the one that is taken comes next', async () => {
-      await press(page, 'm');
+      await pressAtTable(page, 'm');
       const card = page.getByRole('dialog', { name: 'What happened?' });
       // What nobody would see needs no remedy: the first that shows is taken.
       const kinds = ['dragged colour', 'over the line', 'wrong pencil', 'too dark'];
@@ -355,11 +347,11 @@ describe('the bench', function () {
       const repair = plan!.steps.find(({ id }) => id === plan!.order[0])!;
       expect(repair.layerId).to.match(/^repair-/);
       expect(validateSequence(plan!.steps, plan!.order, plan!.openThings)).to.deep.equal([]);
-      await press(page, 'Space');
+      await pressAtTable(page, 'Space');
       for (let i = 0; i < 40 && (await bench()).done.length === 0; i++) await page.waitForTimeout(100);
       const record = await stored<RecordEntry[]>(`/sheets/${BEGUN}/record`);
       expect(record.at(-1)).to.include({ thingId: repair.thingId, purpose: repair.purpose });
-      await press(page, 'n');
+      await pressAtTable(page, 'n');
       await page.getByLabel('What to write down').fill('Softer on the ropes next time.');
       await page.getByRole('button', { name: 'Write it down' }).click();
       await page.getByRole('dialog').waitFor({ state: 'hidden' });
@@ -375,8 +367,8 @@ describe('the bench', function () {
       await other.getByTestId('step-code').waitFor();
       await page.bringToFront();
       await desk.kill();
-      await press(page, 'Space');
-      await press(page, 'Space');
+      await pressAtTable(page, 'Space');
+      await pressAtTable(page, 'Space');
       await page.getByText('Harmonie does not answer; 2 kept here').waitFor();
       // Another tab does the first of them too: what it keeps does not take the place of what is kept.
       await other.bringToFront();
@@ -403,7 +395,7 @@ describe('the bench', function () {
       await other.getByTestId('step-code').waitFor();
       const before = (await bench()).done.length;
       await page.bringToFront();
-      await press(page, 'Space');
+      await pressAtTable(page, 'Space');
       await other.getByText(`step ${before + 2} of`).waitFor();
       await other.bringToFront();
       await press(other, 'Space');

@@ -17,6 +17,8 @@ import {
   goTo,
   nameFromKey,
   openFerrySteps,
+  pressAtTable,
+  pressTwiceAtOnce,
   putInOrder,
   takePalette,
   untilBare,
@@ -266,15 +268,12 @@ describe('the way through the stages', () => {
       };
       expect(await page.getByTestId('step-code').innerText()).to.equal(codeOf(0));
       for (let done = 1; done <= 3; done++) {
-        await page.waitForTimeout(700);
-        await page.keyboard.press('Space');
         // A second press right after it does not count.
-        if (done === 3) await page.keyboard.press('Space');
+        if (done === 3) await pressTwiceAtOnce(page);
+        else await pressAtTable(page, 'Space');
         await page.getByText(`step ${done + 1} of`).waitFor();
       }
-      await page.waitForTimeout(700);
-      await page.getByText('step 4 of').waitFor();
-      await page.keyboard.press('Backspace');
+      await pressAtTable(page, 'Backspace');
       await page.getByText('step 3 of').waitFor();
       expect(await page.getByTestId('step-code').innerText()).to.equal(codeOf(2));
       const { done } = BenchState.parse(await stored('/sheets/ferry-steps/bench'));

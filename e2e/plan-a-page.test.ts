@@ -3,7 +3,7 @@ import { type Browser, type Page } from 'playwright-core';
 import { BenchState, RegionsMeta, SheetState, TakingLine } from '../src/contracts/index.ts';
 import { validateSequence } from '../src/core/bench/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
-import { goTo } from './stages.ts';
+import { goTo, pressAtTable } from './stages.ts';
 
 /** A plan for a whole page takes no longer than this, ms, and no more answers. */
 const TWO_MINUTES = 120_000;
@@ -126,8 +126,7 @@ describe('planning a whole page', function () {
     await open(/^Sit down$/);
     await page.getByText('step 1 of').waitFor();
     for (let done = 1; done <= STEPS; done++) {
-      await page.waitForTimeout(620);
-      await page.keyboard.press('Space');
+      await pressAtTable(page, 'Space');
       await page.getByText(`step ${done + 1} of`).waitFor();
     }
     await page.getByTestId('kept').filter({ hasText: 'Saved' }).waitFor();

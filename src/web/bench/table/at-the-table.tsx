@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import {
   Clock3,
   Hourglass,
@@ -168,7 +169,8 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
               <Button
                 look="strong"
                 large
-                className="flex-1"
+                className={clsx('flex-1', table.isTaken && 'opacity-60')}
+                aria-busy={table.isTaken}
                 onClick={(press) => markDone(press)}
                 aria-keyshortcuts="Space"
               >

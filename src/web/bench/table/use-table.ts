@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan, BenchState, CameOut, LogEntry } from '../../../contracts/index.ts';
 import { stepsAhead } from '../../../core/bench/index.ts';
@@ -31,6 +31,13 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
   const step = ahead[by];
   const { clock, now, change } = useClock(sheet.id, up?.id ?? '');
   const lastPress = useRef(-Infinity);
+  /** When the press was that was just taken; null once the next counts as another. */
+  const [taken, setTaken] = useState<number | null>(null);
+  useEffect(() => {
+    if (taken === null) return;
+    const timer = setTimeout(() => setTaken(null), ONE_PRESS);
+    return () => clearTimeout(timer);
+  }, [taken]);
 
   const entry = useCallback(
     (stepId: string, kind: LogEntry['kind'], rest: Partial<LogEntry> = {}): LogEntry => {
@@ -52,6 +59,7 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
     // By when it was pressed, not by when a busy page gets to it.
     if (timeStamp - lastPress.current < ONE_PRESS) return true;
     lastPress.current = timeStamp;
+    setTaken(timeStamp);
     return false;
   }, []);
   const markDone = useCallback(
@@ -97,6 +105,7 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
   );
   return {
     ...{ step, next: ahead[by + 1], isAhead: by > 0, ahead, stepOf, doneIds, lastDone },
+    isTaken: taken !== null,
     ...{ clock, now, change, markDone, takeBack, putOff, partDone, sayHow, lookBy },
   };
 }
