@@ -113,6 +113,7 @@ async function benchBeyond(own: readonly DemoPencil[]): Promise<void> {
           ...declaredOf(pencil),
           ...typicalPencil(fitted, pencil.type),
           slope: fit.paper.slope,
+          tinted: fit.paper.tinted,
           masstoneOn,
         });
       });
@@ -210,10 +211,10 @@ function off(
 
 function numbersOf(maker: Maker, paper: string, { paper: fit, pencils }: CardFit) {
   const apart = pencils.flatMap((pencil) => (pencil ? [pencil.apart] : []));
-  const { rough, stray, tooth, spread, hand, atBound } = fit;
+  const { rough, stray, tooth, spread, crush, hand, slope, tinted, atBound } = fit;
   const { light = 1, medium = 1, firm = 1 } = hand;
   return {
-    ...{ maker: maker.id, paper, rough, stray, tooth, spread, light, medium, firm },
+    ...{ maker: maker.id, paper, rough, stray, tooth, spread, crush, light, medium, firm, slope, tinted },
     ...{ 'at a bound': atBound.join(', ') || 'none', 'left over': median(apart) },
   };
 }

@@ -372,7 +372,7 @@ describe('the bench', function () {
       await page.getByText('Harmonie does not answer; 2 kept here').waitFor();
       // Another tab does the first of them too: what it keeps does not take the place of what is kept.
       await other.bringToFront();
-      await press(other, 'Space');
+      await pressAtTable(other, 'Space');
       await other.getByText('Harmonie does not answer; 1 kept here').waitFor();
       await page.close();
       await other.close();
@@ -398,7 +398,7 @@ describe('the bench', function () {
       await pressAtTable(page, 'Space');
       await other.getByText(`step ${before + 2} of`).waitFor();
       await other.bringToFront();
-      await press(other, 'Space');
+      await pressAtTable(other, 'Space');
       await page.getByText(`step ${before + 3} of`).waitFor();
       const { done } = await bench();
       expect(new Set(done.map(({ stepId }) => stepId)).size).to.equal(before + 2);

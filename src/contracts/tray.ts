@@ -168,12 +168,15 @@ export const PaperFit = z.object({
   stray: z.number().min(0).max(3).default(1),
   tooth: z.number().positive().max(10),
   spread: z.number().positive().max(3),
+  crush: z.number().positive().max(5).default(1),
   slope: z.number().min(-3).max(4),
+  tinted: z.number().min(-2).max(3).default(0),
   hand: z.partialRecord(z.enum(PRESSURES), z.number().positive().max(10)),
 });
 export const PencilFit = z.object({
   laydown: z.number().positive().max(20),
   scatter: z.number().positive().max(500),
+  fills: z.number().positive().max(20).default(1),
   masstone: LabColour,
   /** How far model and readings still lie apart, CIEDE2000. */
   apart: z.number().min(0),

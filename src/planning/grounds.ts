@@ -22,13 +22,17 @@ export interface KeyedGround {
   key: string;
 }
 
+/** One text for papers that look alike and take pencil alike in the same hand. */
+export function paperKey({ tint, rough, stray, tooth, spread, crush, hand }: Paper): string {
+  return JSON.stringify([tint, rough, stray, tooth, spread, crush, hand]);
+}
+
 /** Looks up the ground of a region; like grounds are worked out once. */
 export function groundFinder(
   paper: Paper,
   grounds: ReadonlyMap<number, RegionGround>,
 ): (regionId: number) => KeyedGround {
-  const { id, rough, stray, tooth, spread, hand } = paper;
-  const on = JSON.stringify([id, rough, stray, tooth, spread, hand]);
+  const on = paperKey(paper);
   const bare = { ground: bareGround(paper), key: on };
   const made = new Map<string, KeyedGround>();
   return (regionId) => {

@@ -4,7 +4,7 @@ import { type InkShare, type PointMm, type Region } from '../core/lineart/index.
 import { type Glow } from '../core/light/index.ts';
 import { type PreviewSource, type PrintedInk, type ToneTable } from '../core/preview/index.ts';
 import type { RegionGround } from '../contracts/index.ts';
-import { groundFinder } from './grounds.ts';
+import { groundFinder, paperKey } from './grounds.ts';
 import { regionCourses } from './region-courses.ts';
 import { type LaidThing, regionTables } from './region-tables.ts';
 
@@ -48,7 +48,6 @@ export function laidOnInk(
   ink: InkShare,
   built: Map<string, ToneTable[]>,
 ): PrintedInk {
-  const { rough, stray = 1, tooth, spread = 1, hand = {} } = paper;
-  const line = { ground: inkGround(paper), key: `printed line ${JSON.stringify([rough, stray, tooth, spread, hand])}` };
+  const line = { ground: inkGround(paper), key: `printed line ${paperKey(paper)}` };
   return { ...ink, tables: regionTables(things, regions, upTo, opticsOf, () => line, [], built, lamp) };
 }

@@ -10,6 +10,7 @@ import {
   carriedFit,
   declaredFit,
   fittedPaper,
+  fittedPencil,
   paperById,
   paperKind,
   typicalPencil,
@@ -71,13 +72,12 @@ export function paperInUse(
     trayPencil(pencil) {
       const mine = own.get(pencil.id);
       if (!mine) {
+        const { slope, tinted } = found;
         const masstoneOn = fittedPaper(declared, found);
-        return { ...asTrayPencil(pencil), ...typical(pencil.type), slope: found.slope, masstoneOn };
+        return { ...asTrayPencil(pencil), ...typical(pencil.type), slope, tinted, masstoneOn };
       }
-      const { laydown, scatter, masstone } = mine.fit;
-      const masstoneOn = fittedPaper(paperById(mine.on.paper), mine.on.fit);
       // Swatches were laid with the pencil as it is: a stub's say already how it presses.
-      return { ...asTrayPencil(pencil), presses: 1, masstone, laydown, scatter, slope: mine.on.fit.slope, masstoneOn };
+      return { ...asTrayPencil(pencil), presses: 1, ...fittedPencil(mine.fit, paperById(mine.on.paper), mine.on.fit) };
     },
     beliefIn(pencil) {
       const mine = own.get(pencil.id);

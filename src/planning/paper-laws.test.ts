@@ -34,12 +34,15 @@ const found = fc.record({
   stray: factor(0.1, 2),
   tooth: factor(0.4, 2),
   spread: factor(0.5, 1.5),
-  slope: factor(-0.5, 2),
+  crush: factor(0.1, 2),
+  slope: factor(-1.5, 2),
+  tinted: factor(-0.5, 1.5),
   hand: fc.record({ light: factor(0.1, 2), medium: factor(0.1, 2), firm: factor(0.2, 1.2) }, { requiredKeys: [] }),
 });
 const pencilFit = fc.record({
   laydown: factor(0.3, 3),
   scatter: factor(0.2, 20),
+  fills: factor(0.3, 3),
   masstone: fc.tuple(factor(25, 92), factor(-24, 24), factor(-24, 24)),
   apart: factor(0, 6),
 });

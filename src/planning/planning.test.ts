@@ -234,10 +234,10 @@ describe('a stored pencil', () => {
 });
 
 describe('a paper as the swatches of a tray say that it is', () => {
-  const fit = { laydown: 1.2, scatter: 3, masstone: [40, 10, 20] as const, apart: 1.9, doubtful: [] };
+  const fit = { laydown: 1.2, scatter: 3, fills: 1.1, masstone: [40, 10, 20] as const, apart: 1.9, doubtful: [] };
   const found = {
     ...declaredFit(paperById('white-book')),
-    ...{ rough: 0.4, tooth: 1.2, spread: 0.7, slope: 0.8, hand: { light: 0.6 } },
+    ...{ rough: 0.4, tooth: 1.2, spread: 0.7, crush: 0.6, slope: 0.8, tinted: 0.2, hand: { light: 0.6 } },
   };
   const onWhite = {
     paper: 'white-book',
@@ -403,7 +403,7 @@ describe('what is planned', () => {
   it('is laid harder by a stub than by a long pencil, unless its own swatches say how it is', () => {
     const stub = { ...pencils[0], leadMm: 20 };
     expect(asTrayPencil(stub).presses).to.be.above(asTrayPencil({ ...stub, leadMm: 120 }).presses!);
-    const fit = { laydown: 1, scatter: 1, masstone: [40, 0, 0] as const, apart: 1, doubtful: [] };
+    const fit = { laydown: 1, scatter: 1, fills: 1, masstone: [40, 0, 0] as const, apart: 1, doubtful: [] };
     const found = declaredFit(paperById('white-book'));
     const on = { paper: 'white-book', at: '', learnt: {}, fit: found, pencils: [{ pencilId: stub.id, fit }] };
     expect(paperInUse('white-book', [stub], [on]).trayPencil(stub).presses).to.equal(1);

@@ -248,7 +248,7 @@ describe('trays', () => {
   it('keep what swatches come to, one fit a paper, and refuse pencils of others and papers that are not known', async () => {
     const { api } = await emptyDesk();
     await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1')] });
-    const own = { laydown: 1.1, scatter: 2, masstone: [40, 10, 20], apart: 0.8, doubtful: [] };
+    const own = { laydown: 1.1, scatter: 2, fills: 0.9, masstone: [40, 10, 20], apart: 0.8, doubtful: [] };
     const fit = (pencilId: string, rough = 0.4) => ({
       fit: {
         model: 2,
@@ -258,6 +258,8 @@ describe('trays', () => {
         tooth: 1.1,
         spread: 0.7,
         slope: 0.8,
+        crush: 0.6,
+        tinted: 0.3,
         hand: { light: 0.6 },
       },
       pencils: [{ pencilId, fit: own }],

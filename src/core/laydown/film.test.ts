@@ -61,6 +61,7 @@ describe('a pass', () => {
   const state = fc.record({
     rough: fc.double({ min: 0.5, max: 1.4, noNaN: true }),
     stray: fc.double({ min: 0.1, max: 2, noNaN: true }),
+    crush: fc.double({ min: 0.1, max: 2, noNaN: true }),
     takes: fc.constantFrom(1, 0.02),
     tooth: fc.double({ min: 0.6, max: 1.4, noNaN: true }),
     spread: fc.double({ min: 0.5, max: 1.4, noNaN: true }),
@@ -79,6 +80,18 @@ describe('a pass', () => {
         expect(pass.mass).to.be.above(before.mass);
         expect(pass.specks).to.be.at.most(pass.specksLaid);
         expect(pass.filled).to.be.within(before.filled, 1);
+        expect(pass.thick.again).to.be.at.most(pass.thick.newly + 1e-12);
+      }),
+    );
+  });
+
+  it('lays as much where paper was bare as on an empty page, however full the tooth is beside', () => {
+    const half = { ...bareGround(whiteBook), specks: 0.4 };
+    fc.assert(
+      fc.property(type, share, fc.double({ min: 0, max: 0.6, noNaN: true }), (kind, press, filled) => {
+        const [empty, full] = [0, filled].map((value) => passGeometry({ ...half, filled: value }, kind, press));
+        expect(full.thick.newly).to.be.closeTo(empty.thick.newly, 1e-9);
+        expect(full.thick.again).to.be.at.most(empty.thick.again);
       }),
     );
   });

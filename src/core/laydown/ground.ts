@@ -21,9 +21,10 @@ export interface Ground {
   /** Roughness and tooth of the paper, relative to a smooth white book page. */
   rough: number;
   tooth: number;
-  /** How far a press strays into valleys, and how coverage grows with what is offered: see Paper. */
+  /** How far a press strays into valleys, how coverage grows with what is offered, how a hard press crushes: see Paper. */
   stray: number;
   spread: number;
+  crush: number;
   /** Share of a pencil's pass that stays on it: 1 on paper, little on printed ink. */
   takes: number;
   /** How hard the person presses who lays on it. */
@@ -48,18 +49,19 @@ export const PRINTED_BLACK = '#1c1b1a';
  * Share of a pencil's pass that stays on printed ink, a closed and smooth film. Nobody has measured it; with this, what
  * covers most lightens a line by some 8 L*, what is clear by 1 or 2, as colourists see it.
  */
-const INK_TAKES = 0.006;
+const INK_TAKES = 0.0048;
 
 /** Bare paper, nothing laid. */
 export function bareGround(paper: Paper): Ground {
   const bare = spectrumOfLab(labOfHex(paper.tint));
-  const { rough, tooth, stray = 1, spread = 1, hand = {} } = paper;
+  const { rough, tooth, stray = 1, spread = 1, crush = 1, hand = {} } = paper;
   return {
     bare,
     rough,
     tooth,
     stray,
     spread,
+    crush,
     takes: 1,
     hand,
     covered: bare,

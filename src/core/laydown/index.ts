@@ -35,6 +35,7 @@ export {
   fitCard,
   fitPencil,
   fittedOptics,
+  fittedPencil,
   fittedPaper,
   handFromTrials,
   pencilFromTrial,

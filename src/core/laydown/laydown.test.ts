@@ -31,11 +31,11 @@ const chroma = (lab: Lab) => Math.hypot(lab[1], lab[2]);
 
 describe('one pass of a clear red oil pencil on a smooth white page', () => {
   const CHECK: [Pressure, specks: number, filled: number, Lab][] = [
-    ['whisper', 0.725, 0.045, [84.4, 12.1, 7.6]],
-    ['light', 0.51, 0.099, [74.7, 23.7, 12.3]],
-    ['medium', 0.292, 0.225, [64.0, 37.6, 18.9]],
-    ['firm', 0.092, 0.453, [56.0, 49.7, 26.6]],
-    ['burnish', 0.019, 0.623, [54.3, 52.8, 29.3]],
+    ['whisper', 0.725, 0.062, [85.3, 11.4, 7.5]],
+    ['light', 0.51, 0.133, [75.8, 22.8, 12.1]],
+    ['medium', 0.292, 0.262, [65.0, 36.7, 18.7]],
+    ['firm', 0.092, 0.460, [55.9, 49.8, 26.9]],
+    ['burnish', 0.019, 0.607, [53.1, 54.2, 30.5]],
   ];
   for (const [pressure, specks, filled, lab] of CHECK) {
     it(`at ${pressure} leaves ${Math.round(100 * specks)}% specks and fills ${Math.round(100 * filled)}% of the tooth`, () => {

@@ -17,10 +17,14 @@ export interface PencilDeclaration {
   opacity?: number;
   /** How much it lays at a pass beside what its type does, above 0; default 1. */
   laydown?: number;
+  /** How much tooth it uses beside what its type does, above 0; default 1. */
+  fills?: number;
   /** How much it scatters beside what its opacity says, above 0; default 1. */
   scatter?: number;
   /** How much more it scatters short waves than long ones: the power of 560 nm over wavelength; default 0, all alike. */
   slope?: number;
+  /** How far what it scatters takes its own colour: the power of its masstone beside the masstone's mean; default 0. */
+  tinted?: number;
   /** How much harder it presses than a long pencil in the same hand, as a stub does, above 0; default 1. */
   presses?: number;
   /** Paper on which the masstone was laid, with the hand that laid it; default smooth white, as meant. */
@@ -31,7 +35,7 @@ export interface PencilDeclaration {
 export const MASSTONE_PASSES: readonly Pressure[] = ['firm', 'firm', 'burnish'];
 
 /** Scattering at 560 nm of a pigment that is clear, and by how many powers of ten one that covers scatters more. */
-const SCATTER = { least: 0.0102, decades: 1.2 };
+const SCATTER = { least: 0.0125, decades: 1.3 };
 
 /**
  * Finds the absorption that makes firm, firm and burnish on its paper give the declared masstone, band by band, by
@@ -43,8 +47,10 @@ export function pencilOptics({
   type: typeId,
   opacity,
   laydown = 1,
+  fills = 1,
   scatter = 1,
   slope = 0,
+  tinted = 0,
   presses = 1,
   masstoneOn = whiteBook,
 }: PencilDeclaration): PencilOptics {
@@ -52,10 +58,14 @@ export function pencilOptics({
   if (!(presses > 0)) throw new RangeError(`A pencil presses somehow; ${presses} is not above 0.`);
   if (!(scatter > 0)) throw new RangeError(`Every pigment scatters; ${scatter} is not above 0.`);
   const kind = pencilTypeById(typeId);
-  const type = { ...kind, k: laydown * kind.k };
+  const type = { ...kind, k: laydown * kind.k, tau: fills * kind.tau };
   const share = opacity ?? type.opacity;
   if (!(share >= 0 && share <= 1)) throw new RangeError(`Opacity runs from 0 to 1; ${share} does not.`);
-  const s = scattering(scatter * SCATTER.least * 10 ** (SCATTER.decades * share), slope);
+  const target = spectrumOfLab(masstone);
+  const mean = target.reduce((sum, value) => sum + value, 0) / BANDS;
+  const s = scattering(scatter * SCATTER.least * 10 ** (SCATTER.decades * share), slope).map(
+    (value, i) => value * (Math.max(0.01, target[i]) / mean) ** tinted,
+  );
   const paper = bareGround(masstoneOn);
   const passes: PassGeometry[] = [];
   let state: Relief = paper;
@@ -64,7 +74,6 @@ export function pencilOptics({
     passes.push(pass);
     state = { ...state, ...pass };
   }
-  const target = spectrumOfLab(masstone);
   const k = new Float64Array(BANDS);
   for (let i = 0; i < BANDS; i++) k[i] = absorptionFor(target[i], paper.bare[i], passes, s[i]);
   return { type, presses, k, s, ...filmConstants(k, s) };

@@ -78,10 +78,12 @@ const SHARED_WORDS: Readonly<Record<SharedNumber, string>> = {
   stray: 'stray contact',
   tooth: 'its tooth',
   spread: 'how pigment spreads',
+  crush: 'how a hard press crushes tooth',
   light: 'your light press',
   medium: 'your medium press',
   firm: 'your firm press',
   slope: 'how pigments scatter',
+  tinted: 'what colour they scatter',
 };
 
 /** How a paper fills under some passes, in a few words. */

@@ -19,7 +19,7 @@ import {
 const asDeclared = declaredFit(whiteBook);
 const heavyHand: PaperFit = {
   ...asDeclared,
-  ...{ rough: 0.9, stray: 0.8, tooth: 1.1, spread: 0.85, hand: { light: 1.4, medium: 1.2 }, slope: 0.4 },
+  ...{ rough: 0.9, stray: 0.8, tooth: 1.1, spread: 0.85, hand: { light: 1.4, medium: 1.2 }, crush: 0.8, slope: 0.4, tinted: 0.2 },
 };
 const CARD: [PatchReading['patch'], PatchReading['on']][] = [
   ['light', 'paper'],
@@ -29,19 +29,19 @@ const CARD: [PatchReading['patch'], PatchReading['on']][] = [
   ['firm', 'bar'],
 ];
 const TRUE = [
-  { colour: '#c8202f', laydown: 1.3, scatter: 1.5 },
-  { colour: '#2b4fa3', laydown: 0.8, scatter: 0.7 },
-  { colour: '#2c7f45', laydown: 1, scatter: 2 },
-  { colour: '#f2c21d', laydown: 0.9, scatter: 1 },
-  { colour: '#7a4a2b', laydown: 1.15, scatter: 3 },
-  { colour: '#6a7681', laydown: 0.85, scatter: 1.2 },
+  { colour: '#c8202f', laydown: 1.3, scatter: 1.5, fills: 1 },
+  { colour: '#2b4fa3', laydown: 0.8, scatter: 0.7, fills: 1 },
+  { colour: '#2c7f45', laydown: 1, scatter: 2, fills: 1 },
+  { colour: '#f2c21d', laydown: 0.9, scatter: 1, fills: 1 },
+  { colour: '#7a4a2b', laydown: 1.15, scatter: 3, fills: 1 },
+  { colour: '#6a7681', laydown: 0.85, scatter: 1.2, fills: 1 },
 ];
 
 /** A pencil laid by the layer model itself, read with noise. */
-function readPencil({ colour, laydown, scatter }: (typeof TRUE)[number], found: PaperFit, noise = 0): ReadPencil {
+function readPencil({ colour, laydown, scatter, fills }: (typeof TRUE)[number], found: PaperFit, noise = 0): ReadPencil {
   const random = seededRandom(Math.round(1000 * laydown));
   const declared = { masstone: labOfHex(colour), type: 'oil', opacity: 0.25 };
-  const optics = fittedOptics(declared, { laydown, scatter, masstone: declared.masstone }, whiteBook, found);
+  const optics = fittedOptics(declared, { laydown, scatter, fills, masstone: declared.masstone }, whiteBook, found);
   const readings = CARD.map(([patch, on]) => {
     const [l, a, b] = predictedPatch(optics, whiteBook, found, { patch, on });
     // A third of each channel's square makes a difference of `noise` in all.
@@ -95,10 +95,10 @@ describe('fitting a pencil to its swatches', () => {
 
 describe('fitting a swatch card', () => {
   const pencils = TRUE.map((truth) => readPencil(truth, heavyHand));
-  const trueOptics = TRUE.map(({ laydown, scatter }, i) =>
+  const trueOptics = TRUE.map(({ laydown, scatter, fills }, i) =>
     fittedOptics(
       pencils[i].declared,
-      { laydown, scatter, masstone: pencils[i].declared.masstone },
+      { laydown, scatter, fills, masstone: pencils[i].declared.masstone },
       whiteBook,
       heavyHand,
     ),

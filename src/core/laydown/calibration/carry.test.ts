@@ -14,7 +14,7 @@ import {
 
 const found: PaperFit = {
   ...declaredFit(whiteBook),
-  ...{ rough: 0.8, stray: 0.6, tooth: 1.1, spread: 0.7, hand: { light: 0.6, firm: 0.9 }, slope: 0.5 },
+  ...{ rough: 0.8, stray: 0.6, tooth: 1.1, spread: 0.7, hand: { light: 0.6, firm: 0.9 }, crush: 0.7, slope: 0.5, tinted: 0.1 },
 };
 
 describe('carrying what swatches say', () => {
@@ -40,9 +40,9 @@ describe('carrying what swatches say', () => {
   });
 
   it('a pencil never swatched is as the middle of its kind, or of all where none is of its kind', () => {
-    const fit = (laydown: number) => ({ laydown, scatter: 2 * laydown });
+    const fit = (laydown: number) => ({ laydown, scatter: 2 * laydown, fills: laydown });
     const fitted = [1, 2, 9].map((laydown) => ({ type: 'oil', fit: fit(laydown) }));
-    expect(typicalPencil(fitted, 'oil')).to.deep.equal({ laydown: 2, scatter: 4 });
+    expect(typicalPencil(fitted, 'oil')).to.deep.equal({ laydown: 2, scatter: 4, fills: 2 });
     expect(typicalPencil([...fitted, { type: 'wax', fit: fit(5) }], 'wax')!.laydown).to.equal(5);
     expect(typicalPencil(fitted, 'pastel')!.laydown).to.equal(2);
     expect(typicalPencil([], 'oil')).to.equal(null);

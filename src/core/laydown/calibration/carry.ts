@@ -17,26 +17,31 @@ export function carriedFit(found: PaperFit, from: Paper, to: Paper): PaperFit {
   };
 }
 
-/** What a pencil that was never swatched lays and scatters, as those that were fitted say. */
+/** What a pencil that was never swatched lays, scatters and fills, as those that were fitted say. */
 export interface TypicalPencil {
   laydown: number;
   scatter: number;
+  fills: number;
 }
 
 /**
- * The middle of what fitted pencils of a type lay and scatter, or of all of them where none is of that type. A pencil
+ * The middle of what fitted pencils of a type lay, scatter and fill, or of all of them where none is of that type. A pencil
  * taken as declared on a fitted paper is worse than no fit at all, since hand and pencils are found together; taken as
  * typical, its overlays lie 2 to 5 apart where declared ones lie 7 to 16 (`npm run bench look`).
  * @returns null without any fitted pencil
  */
 export function typicalPencil(
-  fitted: readonly { type: string; fit: Pick<PencilFit, 'laydown' | 'scatter'> }[],
+  fitted: readonly { type: string; fit: Pick<PencilFit, keyof TypicalPencil> }[],
   type: string,
 ): TypicalPencil | null {
   if (fitted.length === 0) return null;
   const alike = fitted.filter((pencil) => pencil.type === type);
   const some = (alike.length > 0 ? alike : fitted).map(({ fit }) => fit);
-  return { laydown: middle(some.map(({ laydown }) => laydown)), scatter: middle(some.map(({ scatter }) => scatter)) };
+  return {
+    laydown: middle(some.map(({ laydown }) => laydown)),
+    scatter: middle(some.map(({ scatter }) => scatter)),
+    fills: middle(some.map(({ fills }) => fills)),
+  };
 }
 
 function middle(values: readonly number[]): number {

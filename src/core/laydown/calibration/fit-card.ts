@@ -5,7 +5,7 @@ import { bareGround } from '../ground.ts';
 import { layPasses } from '../lay-passes.ts';
 import { type Paper } from '../papers/index.ts';
 import { type PencilOptics } from '../optics.ts';
-import { pencilOptics } from '../pencil-optics.ts';
+import { type PencilDeclaration, pencilOptics } from '../pencil-optics.ts';
 import { errors } from './errors.ts';
 import {
   type PaperFit,
@@ -27,9 +27,10 @@ import {
 
 /** One pencil as its patches say that it is, on one paper. */
 export interface PencilFit {
-  /** How much it lays and scatters beside what is declared of it, 1 where it does as declared. */
+  /** How much it lays, scatters and fills of the tooth beside what is declared of it, 1 where it does as declared. */
   laydown: number;
   scatter: number;
+  fills: number;
   /** Colour of its full patch. */
   masstone: Lab;
   /** How far model and reading still lie apart over its patches but the full one: root mean square, CIEDE2000. */
@@ -47,28 +48,42 @@ export interface CardFit {
 /** Found from so many pencils at most, spread over the card; the rest are fitted to the paper and hand so found. */
 const MOST_TOGETHER = 24;
 const STRETCHES = 3;
-/** The search goes on in rounds of so many steps, so that it can be told of and cancelled. */
+/**
+ * The search starts from a hand as pressures are named, and from one that is so much of the way to a soft one: the error
+ * has more than one valley. It goes on in rounds of so many steps, so that it can be told of and cancelled, until a round
+ * leaves more than this share of the error.
+ */
+const STARTS_OF_ALL = [0, 0.5];
 const ROUNDS = 8;
 const STEPS = 4;
+const SETTLED = 0.998;
 /** A difference for the slope of an error, in every number that is sought. */
 const NUDGE = 0.01;
 const SHARED = SOUGHT.length;
 /** What only layers over each other tell. */
 const RELIEF: ReadonlySet<SharedNumber> = new Set(['rough', 'stray', 'tooth']);
-/** What each pencil lays and scatters, in logarithms: deviations without readings, and between which it is sought. */
+/** What each pencil lays, scatters and fills, in logarithms: deviations without readings, and between which it is sought. */
 const OWN_SOUGHT = [
   { sure: 0.4, least: -1.5, most: 1.5 },
   { sure: 2.5, least: -3, most: 5 },
+  { sure: 0.5, least: -2.5, most: 2.5 },
 ];
-/** Pigments are sought from these logarithms of their scatter on: the error has more than one valley. */
-const STARTS = [1, 0, 2.4];
+const OWN = OWN_SOUGHT.length;
+/** Pencils are sought from these logarithms on: the error has more than one valley. */
+const OWN_STARTS = [
+  [0, 1, 0],
+  [0, 0, 0],
+  [0, 2.4, 0],
+  [-0.5, 0, 0],
+  [-0.5, 2.4, 0],
+];
 /** A patch over the dark bar is smaller and harder to lay evenly. */
 const BAR_WEIGHT = 0.7;
 /** A reading this many times as far off as its pencil's others, and at least so far, is doubtful. */
 const DOUBTFUL = { times: 2.5, least: 3 };
 /**
  * Fits the layer model to a swatch card by Levenberg and Marquardt (D. Marquardt, 1963): how the paper takes pencil in
- * this hand, and how much each pencil lays and scatters. Absorption is solved anew inside, from the full patch, so that
+ * this hand, and how much each pencil lays, scatters and fills. Absorption is solved anew inside, from the full patch, so that
  * a misleading barrel or name cannot defeat the fit. Overlays tell whether a second layer falls where the first did, light
  * patches laid twice, four and eight times how paper fills and tooth is used up.
  * @param paper what the card is made of
@@ -100,14 +115,21 @@ export async function fitCard(
     inside,
   );
   const laidOver = inside.length > 0 || chosen.some((i) => pencils[i].readings.some(isLadder));
-  let numbers = together.start();
-  for (let round = 0; round < ROUNDS; round++) {
-    await breathe((0.8 * round) / ROUNDS, 'finding how the paper takes pencil');
-    const from = round === 0 ? [numbers, together.start(SOUGHT.map(({ soft }) => soft))] : [numbers];
-    numbers = from
-      .map((start) => together.better(start, STEPS, !laidOver))
-      .sort((p, q) => together.misses(p) - together.misses(q))[0];
+  const ends: number[][] = [];
+  for (const start of STARTS_OF_ALL) {
+    let numbers = together.start(SOUGHT.map(({ soft }) => start * soft));
+    let before = Infinity;
+    for (let round = 0; round < ROUNDS; round++) {
+      const share = (ends.length + round / ROUNDS) / STARTS_OF_ALL.length;
+      await breathe(0.8 * share, 'finding how the paper takes pencil');
+      numbers = together.better(numbers, STEPS, !laidOver);
+      const now = together.misses(numbers);
+      if (now > SETTLED * before) break;
+      before = now;
+    }
+    ends.push(numbers);
   }
+  const [numbers] = ends.sort((p, q) => together.misses(p) - together.misses(q));
   const found = together.paperOf(numbers);
   const fits: (PencilFit | null)[] = [];
   for (const [i, pencil] of pencils.entries()) {
@@ -137,33 +159,47 @@ function standingForAll(usable: readonly number[], pencils: readonly ReadPencil[
 export function fitPencil(paper: Paper, found: PaperFit, pencil: ReadPencil): PencilFit {
   if (!isUsable(pencil)) throw new RangeError('A pencil is fitted from its full patch and two more at least.');
   const card = new Card(paper, [pencil], []);
-  const shared = sharedOf(paper, found);
-  const tried = STARTS.map((start) => card.better([...shared, 0, start], 3, true, true));
-  const numbers = card.settled(tried.sort((p, q) => card.misses(p) - card.misses(q))[0]);
-  const [laydown, scatter] = [Math.exp(numbers[SHARED]), Math.exp(numbers[SHARED + 1])];
+  const numbers = soughtAlone(card, sharedOf(paper, found));
+  const [laydown, scatter, fills] = numbers.slice(SHARED).map(Math.exp);
   const masstone = fullOf(pencil);
-  const optics = fittedOptics(pencil.declared, { laydown, scatter, masstone }, paper, found);
+  const optics = fittedOptics(pencil.declared, { laydown, scatter, fills, masstone }, paper, found);
   const read = pencil.readings.filter((reading) => !isFull(reading));
   const off = read.map((reading) => deltaE2000(reading.lab, predictedPatch(optics, paper, found, reading)));
   const middle = [...off].sort((a, b) => a - b)[(off.length - 1) >> 1];
   return {
     laydown,
     scatter,
+    fills,
     masstone,
     apart: Math.sqrt(off.reduce((sum, value) => sum + value * value, 0) / off.length),
     doubtful: read.filter((_, i) => off[i] > DOUBTFUL.least && off[i] > DOUBTFUL.times * middle),
   };
 }
 
+/** What a card of one pencil says of it on a paper that is known already: all numbers, those that all share first. */
+function soughtAlone(card: Card, shared: readonly number[]): number[] {
+  const tried = OWN_STARTS.map((start) => card.better([...shared, ...start], 3, true, true));
+  return card.settled(tried.sort((p, q) => card.misses(p) - card.misses(q))[0]);
+}
+
+/** What a fit says of a pencil, told as a pencil is declared: its full patch was laid on this paper, in this hand. */
+export function fittedPencil(
+  { laydown, scatter, fills, masstone }: Pick<PencilFit, 'laydown' | 'scatter' | 'fills' | 'masstone'>,
+  paper: Paper,
+  found: PaperFit,
+): Omit<PencilDeclaration, 'type' | 'opacity'> {
+  const { slope, tinted } = found;
+  return { masstone, laydown, scatter, fills, slope, tinted, masstoneOn: fittedPaper(paper, found) };
+}
+
 /** A fitted pencil as the layer model uses it. */
 export function fittedOptics(
   { type, opacity }: ReadPencil['declared'],
-  { laydown, scatter, masstone }: Pick<PencilFit, 'laydown' | 'scatter' | 'masstone'>,
+  fit: Pick<PencilFit, 'laydown' | 'scatter' | 'fills' | 'masstone'>,
   paper: Paper,
   found: PaperFit,
 ): PencilOptics {
-  const masstoneOn = fittedPaper(paper, found);
-  return pencilOptics({ masstone, type, opacity, laydown, scatter, slope: found.slope, masstoneOn });
+  return pencilOptics({ type, opacity, ...fittedPencil(fit, paper, found) });
 }
 
 /** What the model says of a patch on a fitted paper. */
@@ -209,7 +245,7 @@ class Card {
     this.pencils = pencils;
     this.overlays = overlays;
     this.sizes = [
-      ...pencils.map(({ readings }) => 3 * readings.filter((reading) => !isFull(reading)).length + 2),
+      ...pencils.map(({ readings }) => 3 * readings.filter((reading) => !isFull(reading)).length + OWN),
       ...overlays.map(() => 3),
       SHARED,
     ];
@@ -217,7 +253,7 @@ class Card {
 
   /** What is sought before anything is known; what all share can be started elsewhere. */
   start(shared: readonly number[] = SOUGHT.map(() => 0)): number[] {
-    return [...shared, ...this.pencils.flatMap(() => [0, STARTS[0]])];
+    return [...shared, ...this.pencils.flatMap(() => OWN_STARTS[0])];
   }
 
   paperOf(numbers: readonly number[]): PaperFit {
@@ -232,7 +268,7 @@ class Card {
     const limit = (end: 'least' | 'most', nudge: number) =>
       numbers.map((value, j) => {
         if (kept(j)) return value + nudge;
-        return (j < SHARED ? SOUGHT[j] : OWN_SOUGHT[(j - SHARED) % 2])[end];
+        return (j < SHARED ? SOUGHT[j] : OWN_SOUGHT[(j - SHARED) % OWN])[end];
       });
     const { parameterValues } = levenbergMarquardt(
       { x: index, y: index.map(() => 0) },
@@ -298,7 +334,7 @@ class Card {
     }
     const optics = this.overlays.length ? this.pencils.map((_, i) => this.opticsOf(numbers, i)) : [];
     for (let i = 0; i < this.pencils.length; i++) {
-      for (const j of [SHARED + 2 * i, SHARED + 2 * i + 1]) {
+      for (let j = SHARED + OWN * i; j < SHARED + OWN * (i + 1); j++) {
         const at = nudged(j);
         const own = this.opticsOf(at, i);
         write(i, j, this.pencilErrors(at, i, own));
@@ -313,10 +349,15 @@ class Card {
     return (i) => rows[i];
   }
 
+  /** The numbers of one pencil. */
+  private own(numbers: readonly number[], i: number): number[] {
+    return numbers.slice(SHARED + OWN * i, SHARED + OWN * (i + 1));
+  }
+
   private opticsOf(numbers: readonly number[], i: number): PencilOptics {
-    const [laydown, scatter] = [Math.exp(numbers[SHARED + 2 * i]), Math.exp(numbers[SHARED + 2 * i + 1])];
+    const [laydown, scatter, fills] = this.own(numbers, i).map(Math.exp);
     const masstone = fullOf(this.pencils[i]);
-    return fittedOptics(this.pencils[i].declared, { laydown, scatter, masstone }, this.paper, this.paperOf(numbers));
+    return fittedOptics(this.pencils[i].declared, { laydown, scatter, fills, masstone }, this.paper, this.paperOf(numbers));
   }
 
   private pencilErrors(numbers: readonly number[], i: number, optics: PencilOptics): number[] {
@@ -327,7 +368,7 @@ class Card {
         const weight = reading.on === 'bar' ? BAR_WEIGHT : 1;
         return errors(predictedPatch(optics, this.paper, found, reading), reading.lab, weight);
       });
-    return [...own, numbers[SHARED + 2 * i] / OWN_SOUGHT[0].sure, numbers[SHARED + 2 * i + 1] / OWN_SOUGHT[1].sure];
+    return [...own, ...this.own(numbers, i).map((value, j) => value / OWN_SOUGHT[j].sure)];
   }
 
   private overlayErrors(numbers: readonly number[], { lab }: OverlayReading, below: PencilOptics, above: PencilOptics) {

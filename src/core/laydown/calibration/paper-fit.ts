@@ -4,11 +4,12 @@ import { type Hand, PRESS } from '../pressure.ts';
 
 /** How one paper takes pencil under one person's hand. */
 export interface PaperFit {
-  /** Roughness, stray contact, tooth and spread as they were found, in the units of Paper. */
+  /** Roughness, stray contact, tooth, spread and crush as they were found, in the units of Paper. */
   rough: number;
   stray: number;
   tooth: number;
   spread: number;
+  crush: number;
   /**
    * How hard this person presses beside what a pressure's name means; never harder at a lighter name. A whisper is on no
    * card and taken to be as the light press is.
@@ -16,6 +17,7 @@ export interface PaperFit {
   hand: Hand;
   /** How much more pigments scatter short waves, as PencilDeclaration has it. */
   slope: number;
+  tinted: number;
   /** The edition of the layer model that it was found with. */
   model: number;
   /** Numbers that lie at the end of what is sought: what they stand for, the swatches cannot say. */
@@ -23,7 +25,18 @@ export interface PaperFit {
 }
 
 /** The numbers that all pencils of a card share. */
-export const SHARED_NUMBERS = ['rough', 'stray', 'tooth', 'spread', 'light', 'medium', 'firm', 'slope'] as const;
+export const SHARED_NUMBERS = [
+  'rough',
+  'stray',
+  'tooth',
+  'spread',
+  'crush',
+  'light',
+  'medium',
+  'firm',
+  'slope',
+  'tinted',
+] as const;
 export type SharedNumber = (typeof SHARED_NUMBERS)[number];
 
 /**
@@ -36,35 +49,37 @@ const SHARED_SOUGHT: Readonly<Record<SharedNumber, { sure: number; least: number
   stray: { sure: 0.6, least: -2.3, most: 0.25, soft: 0 },
   tooth: { sure: 0.3, least: -1.2, most: 1.5, soft: 0 },
   spread: { sure: 0.4, least: -0.9, most: 0.6, soft: -0.3 },
+  crush: { sure: 0.4, least: -2.5, most: 1, soft: 0 },
   light: { sure: 0.9, least: -2, most: 1, soft: -0.8 },
   medium: { sure: 0.9, least: -2, most: 0.8, soft: -0.6 },
   firm: { sure: 0.9, least: -2, most: 0.3, soft: -0.3 },
-  slope: { sure: 1, least: -0.5, most: 2, soft: 0.7 },
+  slope: { sure: 1, least: -1.5, most: 2, soft: 0.7 },
+  tinted: { sure: 0.5, least: -0.5, most: 1.5, soft: 0 },
 };
 export const SOUGHT = SHARED_NUMBERS.map((name) => SHARED_SOUGHT[name]);
 /** A number this near to the end of its search, of the logarithm, lies at it. */
 const NEAR_BOUND = 0.02;
 
 /** A paper as it was found to take pencil, in the hand that was found. */
-export function fittedPaper(paper: Paper, { rough, stray, tooth, spread, hand }: PaperFit): Paper {
-  return { ...paper, rough, stray, tooth, spread, hand };
+export function fittedPaper(paper: Paper, { rough, stray, tooth, spread, crush, hand }: PaperFit): Paper {
+  return { ...paper, rough, stray, tooth, spread, crush, hand };
 }
 
 /** A paper as it is declared, as a fit that found nothing else. */
-export function declaredFit({ rough, stray = 1, tooth, spread = 1, hand = {} }: Paper): PaperFit {
-  return { rough, stray, tooth, spread, hand, slope: 0, model: LAYDOWN_MODEL, atBound: [] };
+export function declaredFit({ rough, stray = 1, tooth, spread = 1, crush = 1, hand = {} }: Paper): PaperFit {
+  return { rough, stray, tooth, spread, crush, hand, slope: 0, tinted: 0, model: LAYDOWN_MODEL, atBound: [] };
 }
 
 /** What is found of a paper as the numbers that are sought; the other way round from {@link paperFrom}. */
-export function sharedOf(paper: Paper, { rough, stray, tooth, spread, hand, slope }: PaperFit): number[] {
-  const beside = { rough: rough / paper.rough, stray, tooth: tooth / paper.tooth, spread };
+export function sharedOf(paper: Paper, { rough, stray, tooth, spread, crush, hand, slope, tinted }: PaperFit): number[] {
+  const beside = { rough: rough / paper.rough, stray, tooth: tooth / paper.tooth, spread, crush };
   const numbers = { ...beside, light: hand.light ?? 1, medium: hand.medium ?? 1, firm: hand.firm ?? 1 };
-  return SHARED_NUMBERS.map((name) => (name === 'slope' ? slope : Math.log(numbers[name])));
+  return SHARED_NUMBERS.map((name) => (name === 'slope' ? slope : name === 'tinted' ? tinted : Math.log(numbers[name])));
 }
 
 /** A paper from the numbers that are sought. A lighter press is never taken to be harder than a firmer one. */
 export function paperFrom(paper: Paper, numbers: readonly number[]): PaperFit {
-  const [rough, stray, tooth, spread, light, medium, firm] = numbers.map(Math.exp);
+  const [rough, stray, tooth, spread, crush, light, medium, firm] = numbers.map(Math.exp);
   const pressed = { firm: PRESS.firm * firm, medium: PRESS.medium * medium, light: PRESS.light * light };
   pressed.medium = Math.min(pressed.medium, pressed.firm);
   pressed.light = Math.min(pressed.light, pressed.medium);
@@ -74,8 +89,10 @@ export function paperFrom(paper: Paper, numbers: readonly number[]): PaperFit {
     stray,
     tooth: paper.tooth * tooth,
     spread,
+    crush,
     hand: { whisper: soft, light: soft, medium: pressed.medium / PRESS.medium, firm: pressed.firm / PRESS.firm },
     slope: numbers[SHARED_NUMBERS.indexOf('slope')],
+    tinted: numbers[SHARED_NUMBERS.indexOf('tinted')],
     model: LAYDOWN_MODEL,
     atBound: SHARED_NUMBERS.filter(
       (_, j) => numbers[j] < SOUGHT[j].least + NEAR_BOUND || numbers[j] > SOUGHT[j].most - NEAR_BOUND,

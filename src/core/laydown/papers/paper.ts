@@ -23,6 +23,8 @@ export interface Paper {
    * over more fibres; above 1, it sits in thick grains.
    */
   spread?: number;
+  /** How much of the tooth a hard press crushes beside what its pencil's type does; 1 for papers as they are declared. */
+  crush?: number;
   /** How hard the person presses who lays on it, where that was found; as each pressure's name means by default. */
   hand?: Hand;
   /** One line on how it behaves. */

@@ -4,7 +4,7 @@ export const oil: PencilType = {
   id: 'oil',
   name: 'hard, translucent, oil',
   k: 0.9,
-  tau: 0.95,
+  tau: 1,
   chi: 1,
   floor: 0.02,
   opacity: 0.2,

@@ -4,7 +4,7 @@ export const pastel: PencilType = {
   id: 'pastel',
   name: 'pastel pencil',
   k: 1.25,
-  tau: 0.35,
+  tau: 0.32,
   chi: 0.5,
   floor: 0.35,
   opacity: 0.78,

@@ -4,7 +4,7 @@ export const wax: PencilType = {
   id: 'wax',
   name: 'soft, covering, wax',
   k: 1.08,
-  tau: 1.05,
+  tau: 1.1,
   chi: 1,
   floor: 0.03,
   opacity: 0.6,

@@ -6,11 +6,11 @@ import { type Tool } from './tool.ts';
  *
  * A full flow (6% of the specks left, 85% of the pigment set free) makes a painted area of three light layers, which is
  * more than brushing over a page does: a brush leaves tracks, and most pigment keeps to the fibres it was pressed into.
- * With somewhat over a third set free, what fills the valleys is thin: the same layers gain a sixth to a quarter of their
+ * With half set free, what fills the valleys is thin: the same layers gain a sixth to a quarter of their
  * chroma, and specks still close to under 8%.
  */
 const SPECKS_LEFT = 0.15;
-const SET_FREE = 0.37;
+const SET_FREE = 0.5;
 /** Pigment that lies closer scatters less. */
 const SCATTERS = 0.97;
 /** Binder that was washed off the fibres gives some tooth back. */

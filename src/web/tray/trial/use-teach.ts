@@ -38,7 +38,7 @@ export function useTeach(trayId: string, paper: string, pencils: readonly Pencil
       if (outcome.kind !== 'done') throw new Error(outcome.kind === 'refused' ? outcome.sentence : 'It was stopped.');
       const known = before.pencils.find(({ pencilId }) => pencilId === of.pencil)?.fit;
       const { masstone } = own.find(({ id }) => id === of.pencil)!;
-      const fit = { masstone, apart: LITTLE_READ, doubtful: [], ...known, ...outcome.value };
+      const fit = { masstone, fills: 1, apart: LITTLE_READ, doubtful: [], ...known, ...outcome.value };
       const others = before.pencils.filter(({ pencilId }) => pencilId !== of.pencil);
       await store({ trayId, paper, fit: { ...before, pencils: [...others, { pencilId: of.pencil, fit }] } }).unwrap();
     }
