@@ -1,5 +1,5 @@
 import { WEIGHT, lack, localTerms, mergedAt, moodTargets, pairCosts, sunk, weighed } from './measures.ts';
-import { type Packed, pack } from './packed.ts';
+import { HUES, LARGE, type Packed, pack } from './packed.ts';
 import { type Problem } from './problem.ts';
 import { TERM, TERMS } from './terms.ts';
 
@@ -30,8 +30,9 @@ const SUM = {
   values: 15,
   /** Which rival of the focus stands out most. */
   foremost: 18,
+  hues: 19,
 } as const;
-const SUMS = 19;
+const SUMS = 20;
 
 /**
  * A choice of options with what it comes to under the objective of {@link TERMS}. One thing's option is changed at a
@@ -57,6 +58,9 @@ export class Objective {
   readonly #contrast: Float64Array;
   readonly #used: Int32Array;
   readonly #cells = new Int32Array(THIRDS * THIRDS);
+  /** How many large things have each hue, and how many hues they are to have. */
+  readonly #hues = new Int32Array(HUES);
+  readonly #wantedHues: number;
   #sums = new Float64Array(SUMS);
   /** The change that was weighed last: its sums, and the contrast of each thing that it touches. */
   #thing = 0;
@@ -84,6 +88,7 @@ export class Objective {
     this.#mustCome = new Uint8Array(problem.tray.length);
     for (const place of problem.must) this.#mustCome[place] = 1;
     this.#wanted = moodTargets(problem.mood);
+    this.#wantedHues = Math.min(problem.largeHues, share.filter((own) => own > LARGE).length);
     this.#contrast = new Float64Array(things.length);
     this.#changed = new Float64Array(things.length);
     this.#touched = new Int32Array(things.length);
@@ -95,10 +100,10 @@ export class Objective {
   /** Sets every thing's option. */
   setAll(chosen: ArrayLike<number>): void {
     const { things, options, borders, alike, apart, colours, must, share } = this.#problem;
-    const { first, local, voice, values, light, square, chroma, warm, offCentre, root, cell } = this.#packed;
+    const { first, local, voice, values, hue, light, square, chroma, warm, offCentre, root, cell } = this.#packed;
     this.chosen.set(chosen);
-    const [sums, cells, used, contrast] = [this.#sums, this.#cells, this.#used, this.#contrast];
-    for (const each of [sums, cells, used, contrast]) each.fill(0);
+    const [sums, cells, hues, used, contrast] = [this.#sums, this.#cells, this.#hues, this.#used, this.#contrast];
+    for (const each of [sums, cells, hues, used, contrast]) each.fill(0);
     for (let i = 0; i < things.length; i++) {
       const at = first[i] + this.chosen[i];
       sums[SUM.locals] += local[at];
@@ -108,6 +113,7 @@ export class Objective {
       sums[SUM.chroma] += chroma[at];
       sums[SUM.warm] += warm[at];
       sums[SUM.voices + voice[at]] += share[i];
+      if (hue[at] >= 0) hues[hue[at]]++;
       for (const pencil of options[i][this.chosen[i]].pencils) used[pencil]++;
       if (voice[at] !== ACCENT) continue;
       sums[SUM.tilt] += root[i] * offCentre[i];
@@ -124,6 +130,7 @@ export class Objective {
     sums[SUM.unlike] = alike.filter(([p, q]) => colourOf(p) !== colourOf(q)).length;
     sums[SUM.pencils] = used.filter((times) => times > 0).length;
     sums[SUM.missing] = must.filter((place) => used[place] === 0).length;
+    sums[SUM.hues] = hues.filter((things) => things > 0).length;
     sums[SUM.cells] = cells.filter((accents) => accents > 0).length;
     this.#turn++;
     sums[SUM.foremost] = this.#foremost();
@@ -138,7 +145,7 @@ export class Objective {
 
   /** What the choice would come to if one thing had another option; nothing changes until it is {@link take}n. */
   weigh(thing: number, option: number): number {
-    const { first, voice, offCentre, root, cell, colour } = this.#packed;
+    const { first, voice, hue, offCentre, root, cell, colour } = this.#packed;
     const was = first[thing] + this.chosen[thing];
     const is = first[thing] + option;
     this.#thing = thing;
@@ -157,6 +164,10 @@ export class Objective {
       next[SUM.accents] += root[thing];
       if (this.#cells[cell[thing]] === 0) next[SUM.cells]++;
     }
+    if (hue[was] !== hue[is]) {
+      if (hue[was] >= 0 && this.#hues[hue[was]] === 1) next[SUM.hues]--;
+      if (hue[is] >= 0 && this.#hues[hue[is]] === 0) next[SUM.hues]++;
+    }
     this.#exchangePencils(next, was, is);
     if (colour[was] !== colour[is]) this.#recolour(next, thing, colour[was], colour[is]);
     return (this.#weighed = this.#valueOf(next, thing, is));
@@ -164,12 +175,14 @@ export class Objective {
 
   /** Takes the change that was weighed last. */
   take(): void {
-    const { first, voice, cell, colour, pencil, pencils, beside, other } = this.#packed;
+    const { first, voice, hue, cell, colour, pencil, pencils, beside, other } = this.#packed;
     const thing = this.#thing;
     const was = first[thing] + this.chosen[thing];
     const is = first[thing] + this.#option;
     for (let k = pencil[was]; k < pencil[was + 1]; k++) this.#used[pencils[k]]--;
     for (let k = pencil[is]; k < pencil[is + 1]; k++) this.#used[pencils[k]]++;
+    if (hue[was] >= 0) this.#hues[hue[was]]--;
+    if (hue[is] >= 0) this.#hues[hue[is]]++;
     this.#cells[cell[thing]] += Number(voice[is] === ACCENT) - Number(voice[was] === ACCENT);
     if (colour[was] !== colour[is]) {
       this.#contrast[thing] = this.#changed[thing];
@@ -196,6 +209,7 @@ export class Objective {
     terms[TERM.shares] = this.#sharesLack(this.#sums);
     terms[TERM.values] = this.#valuesLack(this.#sums);
     terms[TERM.accents] = this.#accentsLack(this.#sums);
+    terms[TERM.hues] = this.#huesLack(this.#sums);
     terms[TERM.pencils] = this.#pencilsTerm(this.#sums);
     terms[TERM.alike] = this.#alikeTerm(this.#sums);
     terms[TERM.mood] = this.#moodLack(this.#sums);
@@ -212,6 +226,7 @@ export class Objective {
       WEIGHT.shares * this.#sharesLack(sums) +
       WEIGHT.values * this.#valuesLack(sums) +
       WEIGHT.accents * this.#accentsLack(sums) +
+      WEIGHT.hues * this.#huesLack(sums) +
       WEIGHT.pencils * this.#pencilsTerm(sums) +
       WEIGHT.alike * this.#alikeTerm(sums) +
       WEIGHT.mood * this.#moodLack(sums) +
@@ -358,6 +373,10 @@ export class Objective {
     if (places === 0) return 0.6;
     const spread = places === 1 ? 0.6 : Math.min(1, 0.15 * Math.max(0, places - 4));
     return 0.6 * spread + (0.4 * Math.abs(sums[SUM.tilt])) / Math.max(1e-9, sums[SUM.accents]);
+  }
+
+  #huesLack(sums: Float64Array): number {
+    return this.#wantedHues > 0 ? Math.max(0, 1 - sums[SUM.hues] / this.#wantedHues) : 0;
   }
 
   #pencilsTerm(sums: Float64Array): number {

@@ -1,6 +1,13 @@
+import { type Lab, oklchOfLab } from '../colour/index.ts';
 import { valueClass } from './values.ts';
 import { type Option } from './options.ts';
 import { type Problem, likesOf } from './problem.ts';
+
+/** Hues that are told apart. */
+export const HUES = 12;
+/** A thing above this share of the area is large, and a colour below this CIELAB chroma is grey to the eye. */
+export const LARGE = 0.02;
+const GREY = 10;
 
 /** A problem's options and borders one after the other in arrays, which a search reads several times faster. */
 export interface Packed {
@@ -12,6 +19,8 @@ export interface Packed {
   clear: Float64Array;
   /** Whether the body is light, middle or dark, times the thing's share of the area. */
   values: readonly [Float64Array, Float64Array, Float64Array];
+  /** Hue of the body by twelfths of OKLCH, where the thing is large and not grey; -1 otherwise. */
+  hue: Int8Array;
   /** L* of the body, its square, its chroma and its warmth, each times the thing's share of the area. */
   light: Float64Array;
   square: Float64Array;
@@ -63,6 +72,7 @@ export function pack(problem: Problem, local: (thing: number, option: Option) =>
     voice: Uint8Array.from(every, ({ voice }) => voice),
     clear: Float64Array.from(every, ({ chroma }) => chroma),
     values: [0, 1, 2].map((k) => byArea(({ body }) => valueClass(body)[k])) as unknown as Packed['values'],
+    hue: Int8Array.from(options.flatMap((own, i) => own.map(({ body }) => (share[i] > LARGE ? hueOf(body) : -1)))),
     light: byArea(({ body }) => body[0]),
     square: byArea(({ body }) => body[0] ** 2),
     chroma: byArea(({ chroma }) => chroma),
@@ -80,6 +90,10 @@ export function pack(problem: Problem, local: (thing: number, option: Option) =>
     root: share.map(Math.sqrt),
     cell: Int32Array.from(things, ({ at }) => cellAt(at.y) * across + cellAt(at.x)),
   };
+}
+
+function hueOf(body: Lab): number {
+  return Math.hypot(body[1], body[2]) < GREY ? -1 : Math.round((HUES * oklchOfLab(body).h) / 360) % HUES;
 }
 
 /** Where each row begins when rows are put one after the other, and where the last one ends. */

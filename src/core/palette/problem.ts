@@ -3,7 +3,7 @@ import { type PencilOnPaper } from '../tray/index.ts';
 import { type FamilyBook } from './families.ts';
 import { Bodies, type Option, Ways } from './options.ts';
 import { type PageSummary, type PageThing } from './page.ts';
-import { handsOf } from './schemes/index.ts';
+import { handsOf, schemeById } from './schemes/index.ts';
 import { plannedValues } from './values.ts';
 import { FREE_MOOD, type Mood, USUAL_SHARES, type Wishes } from './wishes.ts';
 
@@ -31,6 +31,8 @@ export interface Problem {
   clearness: number;
   /** Shares of light, middle and dark by area that it is to have; 1 in all. */
   values: readonly [number, number, number];
+  /** How many hues are to be seen on large things. */
+  largeHues: number;
   /** Shares of the area wished for, by voice; 1 in all. */
   shares: readonly [number, number, number];
 }
@@ -91,6 +93,7 @@ export function compileProblem(
     tray: book.tray,
     mood,
     clearness: 1 + 0.6 * (mood.clear ?? plot.clear ?? 0),
+    largeHues: schemeById(wishes.scheme).largeHues,
     values: plannedValues(mood.light ?? plot.light ?? 0),
     shares: [shares[0] / whole, shares[1] / whole, shares[2] / whole],
   };

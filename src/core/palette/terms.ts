@@ -49,6 +49,12 @@ export const TERMS = [
     says: 'how far the shares of light, middle and dark are from what such a ground asks for',
   },
   {
+    id: 'hues',
+    name: 'many hues',
+    weight: 2,
+    says: 'how many hues large things lack that such a scheme is to show',
+  },
+  {
     id: 'natural',
     name: 'natural colours kept',
     weight: 4,

@@ -5,4 +5,5 @@ export const analogous: Scheme = {
   name: 'analogous',
   says: 'Three neighbours on the wheel: quiet, and easy to blend.',
   hands: [0, -30, 30],
+  largeHues: 0,
 };

@@ -5,4 +5,5 @@ export const complementary: Scheme = {
   name: 'complementary',
   says: 'The anchor and its opposite: each makes the other stand out.',
   hands: [0, 180],
+  largeHues: 0,
 };

@@ -5,4 +5,5 @@ export const doubleSplit: Scheme = {
   name: 'double split',
   says: 'The two beside the anchor and the two beside its opposite: rich, with the plain pair left out.',
   hands: [-30, 30, 150, 210],
+  largeHues: 4,
 };

@@ -5,4 +5,5 @@ export const oneHue: Scheme = {
   name: 'one hue in values',
   says: 'A single hue from dark to light: calm, carried by value alone.',
   hands: [0],
+  largeHues: 0,
 };

@@ -5,4 +5,6 @@ export interface Scheme {
   says: string;
   /** Degrees from the anchor on the wheel in use, the ruling one first. */
   hands: readonly number[];
+  /** How many hues are to be seen on large things at the least; 0 where few are the point. */
+  largeHues: number;
 }

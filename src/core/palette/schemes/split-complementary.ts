@@ -5,4 +5,5 @@ export const splitComplementary: Scheme = {
   name: 'split-complementary',
   says: 'The anchor and the two beside its opposite: contrast with less strain.',
   hands: [0, 150, 210],
+  largeHues: 4,
 };

@@ -5,4 +5,5 @@ export const square: Scheme = {
   name: 'square',
   says: 'Four a quarter of the wheel apart: the liveliest; keep three of them quiet.',
   hands: [0, 90, 180, 270],
+  largeHues: 4,
 };

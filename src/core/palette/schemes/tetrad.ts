@@ -5,4 +5,5 @@ export const tetrad: Scheme = {
   name: 'tetrad',
   says: 'Two pairs of opposites, sixty degrees apart: four voices, one of which should lead.',
   hands: [0, 60, 180, 240],
+  largeHues: 4,
 };

@@ -5,4 +5,5 @@ export const triad: Scheme = {
   name: 'triad',
   says: 'Three a third of the wheel apart: lively and balanced.',
   hands: [0, 120, 240],
+  largeHues: 4,
 };

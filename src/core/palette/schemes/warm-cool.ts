@@ -5,4 +5,5 @@ export const warmCool: Scheme = {
   name: 'warm against cool',
   says: 'Two neighbours on one side of the wheel against two on the other: near and far, lit and shaded.',
   hands: [0, 40, 180, 220],
+  largeHues: 4,
 };
