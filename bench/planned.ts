@@ -15,7 +15,7 @@ import {
   inkShareOf,
 } from '../src/core/lineart/index.ts';
 import { type Proposal, type Wishes, proposePalettes } from '../src/core/palette/index.ts';
-import { type PreviewSource, type ToneTable } from '../src/core/preview/index.ts';
+import { type PreviewSource, type ToneStack } from '../src/core/preview/index.ts';
 import { proposeThings, readPage } from '../src/core/things/index.ts';
 import { onPaper } from '../src/core/tray/index.ts';
 import { demoPageById, demoPencils, markOf } from '../src/demo/index.ts';
@@ -142,7 +142,7 @@ export function sourceOf(
     ...{ glows: plan.glows, vanishing: plan.horizon.vanishing },
     opticsOf: (id) => ({ optics: pencilOptics(asTrayPencil(byId.get(id)!)), key: id }),
   };
-  const built = new Map<string, ToneTable[]>();
+  const built = new Map<string, ToneStack>();
   const { width, height, pixelsPerMm } = geometry;
   return {
     ...{ width, height, pixelsPerMm, labels: geometry.grown, fields },

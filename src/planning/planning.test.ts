@@ -14,7 +14,7 @@ import { type Direction, familyOf } from '../core/recipe/index.ts';
 import { ASSUMED_RATES, sequence, validateSequence } from '../core/bench/index.ts';
 import { LAYDOWN_MODEL, declaredFit, paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
-import { type ToneTable } from '../core/preview/index.ts';
+import { type ToneStack } from '../core/preview/index.ts';
 import {
   asTrayPencil,
   benchPlanFrom,
@@ -131,7 +131,7 @@ describe('layers that are laid', () => {
 describe('tables of regions', () => {
   const things = plan.things.map(({ id, regionIds }) => ({ id, regionIds, recipe: recipes.get(id)! }));
   const optics = new Map(pencils.map((each) => [each.id, pencilOptics(asTrayPencil(each))]));
-  const tablesFor = (upTo: Record<string, number>, built = new Map<string, ToneTable[]>()) =>
+  const tablesFor = (upTo: Record<string, number>, built = new Map<string, ToneStack>()) =>
     regionTables(
       things,
       regions,
@@ -143,7 +143,7 @@ describe('tables of regions', () => {
     );
 
   it('are shared by like regions and built once', () => {
-    const built = new Map<string, ToneTable[]>();
+    const built = new Map<string, ToneStack>();
     const tables = tablesFor({}, built);
     expect(tables[1]).to.equal(tables[2]);
     expect(tables[1]).to.not.equal(tables[3]);

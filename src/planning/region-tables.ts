@@ -1,7 +1,6 @@
-import { type Lamp } from '../core/colour/index.ts';
 import { type PencilOptics } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
-import { type ToneTable, toneTables } from '../core/preview/index.ts';
+import { type Looking, type ToneStack, type ToneTable, toneStack } from '../core/preview/index.ts';
 import { type Recipe, layersFor } from '../core/recipe/index.ts';
 import { type KeyedGround } from './grounds.ts';
 
@@ -14,10 +13,10 @@ export interface LaidThing {
 
 /**
  * The tone table that each region is painted by, at its id; null where nothing lies on bare paper. Like regions share a table,
- * and tables are kept in `built` for the next time.
+ * and stacks are kept in `built` for the next time.
  * @param upTo layers laid so far by thing id; things that are not named have all of theirs
  * @param grounded ids of the regions that hold something before anything is laid
- * @param lamp to see it by; default daylight
+ * @param looking the lamp to see it by, and how finely
  * @param opticsOf the optics of a pencil, and a key that changes when they do
  */
 export function regionTables(
@@ -27,19 +26,21 @@ export function regionTables(
   opticsOf: (pencil: string) => { optics: PencilOptics; key: string },
   groundOf: (regionId: number) => KeyedGround,
   grounded: Iterable<number>,
-  built: Map<string, ToneTable[]>,
-  lamp?: Lamp,
+  built: Map<string, ToneStack>,
+  looking: Looking = {},
 ): (ToneTable | null)[] {
+  const { lamp, every = 1 } = looking;
   const widthOf = new Map(regions.map((region) => [region.id, region.usableWidthMm]));
   const tables: (ToneTable | null)[] = new Array(regions.length + 1).fill(null);
-  const tablesFor = (key: string, build: () => ToneTable[]) => {
-    let all = built.get(key);
-    if (!all) built.set(key, (all = build()));
-    return all;
+  const stackFor = (key: string, build: () => ToneStack) => {
+    let stack = built.get(key);
+    // What was worked out more finely serves as well.
+    if (!stack || stack.every > every) built.set(key, (stack = build()));
+    return stack;
   };
   for (const id of grounded) {
     const { ground, key } = groundOf(id);
-    tables[id] = tablesFor(`${key} ${lamp?.id ?? ''}`, () => toneTables([], new Map(), ground, lamp))[0];
+    tables[id] = stackFor(`${key} ${lamp?.id ?? ''}`, () => toneStack([], new Map(), ground, looking)).after(0);
   }
   for (const { id, regionIds, recipe } of things) {
     if (!recipe) continue;
@@ -50,8 +51,8 @@ export function regionTables(
       const layers = layersFor(recipe, widthOf.get(regionId) ?? 0);
       const { ground, key: groundKey } = groundOf(regionId);
       const key = JSON.stringify([lamp?.id, layers, groundKey, layers.map(({ pencil }) => pencils.get(pencil)!.key)]);
-      const all = tablesFor(key, () => toneTables(layers, optics, ground, lamp));
-      tables[regionId] = all[layers.filter((layer) => laid.includes(layer)).length];
+      const stack = stackFor(key, () => toneStack(layers, optics, ground, looking));
+      tables[regionId] = stack.after(layers.filter((layer) => laid.includes(layer)).length);
     }
   }
   return tables;

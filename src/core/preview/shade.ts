@@ -20,11 +20,11 @@ export interface Shade {
  */
 export function shadeOf(ground: Ground, lamp?: Lamp): Shade {
   const whole = seen(ground);
-  const between = (part: Float64Array) =>
-    stepsOf(
-      part.map((value, i) => Math.sqrt(value * whole[i])),
-      lamp,
-    );
+  const between = (part: Float64Array) => {
+    const mixed = new Float64Array(part.length);
+    for (let i = 0; i < mixed.length; i++) mixed[i] = Math.sqrt(part[i] * whole[i]);
+    return stepsOf(mixed, lamp);
+  };
   return {
     covered: between(ground.covered),
     bare: between(ground.bare),

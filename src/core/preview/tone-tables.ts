@@ -36,52 +36,68 @@ function drawnBy(layer: Layer | undefined): Drawn {
   return own ?? (layer.stroke === 'stippling' ? 'round' : 'slanted');
 }
 
+/** How a stack is looked at. */
+export interface Looking {
+  /** The lamp to see it by; default daylight. */
+  lamp?: Lamp;
+  /** Every how many steps of a field are worked out, the ones between looking alike; default every one. */
+  every?: number;
+}
+
+/** The looks of a stack. */
+export interface ToneStack {
+  /** Every how many steps of a field were worked out. */
+  every: number;
+  /** The look once so many layers are laid; it is made when it is first asked for. */
+  after(laid: number): ToneTable;
+}
+
 /**
- * Builds the look of a stack of layers at every value of the fields that it looks at, one table for each prefix: none
- * laid, the first laid, and so on. Places where the same is laid are worked out once.
+ * Lays a stack of layers at every value of the fields that it looks at. Places where the same is laid are worked out
+ * once.
  * @param layers in the order in which they are laid
  * @param optics the pencils by id
- * @param lamp to see it by; default daylight
- * @returns layers.length + 1 tables
  * @throws RangeError when a pencil has no optics, or for layers that look at more than two fields
  */
-export function toneTables(
+export function toneStack(
   layers: readonly Layer[],
   optics: ReadonlyMap<string, PencilOptics>,
   ground: Ground,
-  lamp?: Lamp,
-): ToneTable[] {
+  { lamp, every = 1 }: Looking = {},
+): ToneStack {
   const fields = fieldsOf(layers);
   const size = TONE_STEPS * (fields.length > 1 ? SECOND_STEPS : 1);
   const grounds: Ground[] = [ground];
-  const looks = [shadeOf(ground, lamp)];
+  /** Which of the grounds lies at each step, after each number of layers. */
+  const states = [new Uint32Array(size)];
   const known = new Map<number, number>();
-  const now = new Uint32Array(size);
-  const tables = [tableOf(undefined)];
-  layers.forEach((layer, i) => {
+  for (const layer of layers) {
     known.clear();
-    const shares = sharesOf(layer, fields);
+    const shares = sharesOf(layer, fields, every);
+    const before = states.at(-1)!;
+    const now = before.slice();
     for (let step = 0; step < size; step++) {
       if (shares[step] === 0) continue;
-      const key = now[step] * (SHARES + 1) + shares[step];
+      const key = before[step] * (SHARES + 1) + shares[step];
       let next = known.get(key);
       if (next === undefined) {
         const passes = passesOf(layer, optics, shares[step] / SHARES);
-        next = grounds.push(groundAfterPasses(grounds[now[step]], passes)) - 1;
-        looks.push(shadeOf(grounds[next], lamp));
+        next = grounds.push(groundAfterPasses(grounds[before[step]], passes)) - 1;
         known.set(key, next);
       }
       now[step] = next;
     }
-    tables[i + 1] = tableOf(layer);
-  });
-  return tables;
+    states.push(now);
+  }
+  const looks = new Array<Shade | undefined>(grounds.length);
+  const tables = new Array<ToneTable | undefined>(states.length);
+  return { every, after: (laid) => (tables[laid] ??= tableOf(states[laid], layers[laid - 1])) };
 
-  function tableOf(last: Layer | undefined): ToneTable {
+  function tableOf(now: Uint32Array, last: Layer | undefined): ToneTable {
     const light = new Uint16Array(6 * size);
     const specks = new Uint8Array(size);
     for (let step = 0; step < size; step++) {
-      const look: Shade = looks[now[step]];
+      const look = (looks[now[step]] ??= shadeOf(grounds[now[step]], lamp));
       light.set(look.covered, 6 * step);
       light.set(look.bare, 6 * step + 3);
       specks[step] = look.specks;
@@ -90,16 +106,34 @@ export function toneTables(
   }
 }
 
+/**
+ * The look of a stack after each of its layers: none laid, the first laid, and so on.
+ * @returns layers.length + 1 tables
+ * @throws RangeError as {@link toneStack} does
+ */
+export function toneTables(...of: Parameters<typeof toneStack>): ToneTable[] {
+  const stack = toneStack(...of);
+  return Array.from({ length: of[0].length + 1 }, (_, laid) => stack.after(laid));
+}
+
 /** Which of {@link SHARES} of a layer's pressure arrive at each step: a zone goes by each of its fields by itself. */
-function sharesOf({ zone }: Layer, [first, second]: readonly Field[]): Uint16Array {
-  const along = (field: Field | undefined, steps: number) =>
-    Float64Array.from({ length: field ? steps : 1 }, (_, step) =>
-      [zone, ...(zone.and ? [zone.and] : [])]
-        .filter((span) => span.field === field)
-        .reduce((share, span) => share * shareInSpan(span, valueAtStep(field!, step, steps)), 1),
-    );
+function sharesOf({ zone }: Layer, [first, second]: readonly Field[], every: number): Uint16Array {
+  const spans = zone.and ? [zone, zone.and] : [zone];
+  const along = (field: Field | undefined, steps: number) => {
+    const shares = new Float64Array(field ? steps : 1).fill(1);
+    for (const span of spans) {
+      if (span.field !== field) continue;
+      for (let step = 0; step < steps; step++) {
+        const middle = Math.min(steps - 1, step - (step % every) + (every >> 1));
+        shares[step] *= shareInSpan(span, valueAtStep(field, middle, steps));
+      }
+    }
+    return shares;
+  };
   const [across, down] = [along(first, TONE_STEPS), along(second, SECOND_STEPS)];
-  return Uint16Array.from({ length: across.length * down.length }, (_, step) =>
-    Math.round(SHARES * across[step % TONE_STEPS] * down[Math.floor(step / TONE_STEPS)]),
-  );
+  const shares = new Uint16Array(across.length * down.length);
+  for (let step = 0; step < shares.length; step++) {
+    shares[step] = Math.round(SHARES * across[step % TONE_STEPS] * down[Math.floor(step / TONE_STEPS)]);
+  }
+  return shares;
 }

@@ -47,24 +47,25 @@ export function usePreview(
 ): HTMLCanvasElement | null {
   const desk = useDesk();
   const { page } = desk;
-  const asked = usePreviewRequest(upTo, others);
+  const { request, shows } = usePreviewRequest(upTo, others);
   const key = page?.key ?? '';
   const step = stepFor(desk);
-  const at = (every: number) => ({ ...asked!, step: every, first: every > step });
+  const at = (every: number) => ({ ...request, step: every, first: every > step });
   const looks = [step * FIRST_LOOK, step].map((every) => () => pageWorker.preview(key, at(every)));
-  const whole = usePixels(asked ? looks : [], [key, asked, step]);
-  useLightAhead(asked === null && others === undefined, key, step * FIRST_LOOK);
-  const close = usePixels(asked && fine && step > 1 ? [() => pageWorker.preview(key, at(1))] : [], [key, asked], true);
+  const whole = usePixels(shows ? looks : [], [key, request, step]);
+  useReadAhead(!shows && others === undefined, key, request, step * FIRST_LOOK);
+  const close = usePixels(shows && fine && step > 1 ? [() => pageWorker.preview(key, at(1))] : [], [key, request], true);
   return close ?? whole;
 }
 
-/** While nothing is laid yet, lets the light be worked out that the first picture of a palette will need. */
-function useLightAhead(wanted: boolean, key: string, step: number): void {
-  const { formed: things } = useDesk();
-  const lighting = useLighting();
+/** While nothing is laid yet, lets all be worked out that the first picture of a palette will need. */
+function useReadAhead(wanted: boolean, key: string, request: Asked, step: number): void {
+  const { pencilById, use } = useDesk();
   useEffect(() => {
-    if (wanted && key && things.length > 0) void pageWorker.readAhead(key, things, lighting, step);
-  }, [wanted, key, things, lighting, step]);
+    if (!wanted || !key || request.things.length === 0) return;
+    const pencils = [...pencilById.values()].map((pencil) => use.trayPencil(pencil));
+    void pageWorker.readAhead(key, { ...request, pencils, step, first: true });
+  }, [wanted, key, request, step, pencilById, use]);
 }
 
 /**
@@ -79,28 +80,30 @@ export function useCloseUp(
   pixels: number,
 ): HTMLCanvasElement | null {
   const desk = useDesk();
-  const asked = usePreviewRequest(upTo);
+  const { request, shows } = usePreviewRequest(upTo);
   const key = desk.page?.key ?? '';
-  const ask = () => pageWorker.closeUp(key, { ...asked!, step: 1, first: false }, { x, y }, sideMm, pixels);
-  return usePixels(asked ? [ask] : [], [key, asked, x, y, sideMm, pixels], true);
+  const ask = () => pageWorker.closeUp(key, { ...request, step: 1, first: false }, { x, y }, sideMm, pixels);
+  return usePixels(shows ? [ask] : [], [key, request, x, y, sideMm, pixels], true);
 }
 
 /** The page as a PNG, its progress and how to stop it. */
 export function usePagePicture(upTo: Readonly<Record<string, number>>) {
   const desk = useDesk();
-  const asked = usePreviewRequest(upTo);
+  const { request, shows } = usePreviewRequest(upTo);
   const key = desk.page?.key ?? '';
   const { now, start, cancel } = useJob<Blob>(pageWorker, 'working out the light');
   const make = (dpi: number) =>
-    start((jobId, report) => pageWorker.picture(jobId, key, { ...asked!, step: 1, first: false }, dpi, report));
-  return { now, make: (dpi: number) => (asked ? make(dpi) : Promise.resolve(null)), cancel };
+    start((jobId, report) => pageWorker.picture(jobId, key, { ...request, step: 1, first: false }, dpi, report));
+  return { now, make: (dpi: number) => (shows ? make(dpi) : Promise.resolve(null)), cancel };
 }
 
-/** What a preview of the sheet is asked with; null where there is nothing to show. */
+type Asked = Omit<PreviewRequest, 'step' | 'first'>;
+
+/** What a preview of the sheet is asked with, and whether there is anything to show. */
 function usePreviewRequest(
   upTo: Readonly<Record<string, number>>,
   others?: ReadonlyMap<string, Recipe> | null,
-): Omit<PreviewRequest, 'step' | 'first'> | null {
+): { request: Asked; shows: boolean } {
   const desk = useDesk();
   const { page, grounds, pencilById, use } = desk;
   const things = desk.formed;
@@ -108,7 +111,7 @@ function usePreviewRequest(
   const lighting = useLighting();
   const lamp = useAppSelector((state) => state.atTheDesk.lamp);
   const { vanishing } = desk.sheet.plan.horizon;
-  const request = useMemo((): Omit<PreviewRequest, 'step' | 'first'> => {
+  const request = useMemo((): Asked => {
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
       things: things.map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null })),
@@ -122,7 +125,7 @@ function usePreviewRequest(
       upTo,
     };
   }, [things, lighting, vanishing, lamp, use, grounds, recipes, pencilById, upTo]);
-  return page !== null && others !== null && (recipes.size > 0 || grounds.size > 0) ? request : null;
+  return { request, shows: page !== null && others !== null && (recipes.size > 0 || grounds.size > 0) };
 }
 
 /** What glows is judged at so many times fewer pixels across and down. */

@@ -25,7 +25,7 @@ import {
   readSeen,
 } from '../../core/lineart/index.ts';
 import { type PageReading, type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
-import { type PrintedInk, type ToneTable, pieceOf, renderPreview, zoneShare } from '../../core/preview/index.ts';
+import { type PrintedInk, type ToneStack, pieceOf, renderPreview, zoneShare } from '../../core/preview/index.ts';
 import { type Recipe, type Zone } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
 import { type LaidPage, laidOnInk, laidOnPaper } from '../../planning/index.ts';
@@ -94,6 +94,8 @@ const VEIL_GREY = 226;
 /** Grey of a zone that is shown by itself. */
 const ZONE_GREY = 150;
 const MM_PER_INCH = 25.4;
+/** A first look tells so many times fewer tones apart. */
+const FIRST_EVERY = 4;
 /** Rows of a picture that are painted at a time. */
 const STRIP = 256;
 /** Lines of equal value on the way from shadow to highlight. */
@@ -101,7 +103,7 @@ const ISOLINES = 7;
 
 const pages = new Map<string, OpenPage>();
 const optics = new Map<string, PencilOptics>();
-const tables = new Map<string, ToneTable[]>();
+const tables = new Map<string, ToneStack>();
 
 const api = {
   cancel: cancelJob,
@@ -234,9 +236,14 @@ const api = {
     return transfer({ width, height, data }, [data.buffer]);
   },
 
-  /** Works out the light of a first look before anything is laid, so that the first palette is seen the sooner. */
-  readAhead(key: string, things: readonly FormedThing[], lighting: Lighting, step: number) {
-    litPage(openPage(key), things, lighting, step, true);
+  /**
+   * Paints the page before anything is laid on it: light, grain and pencils are ready then, and the first palette is seen
+   * at once.
+   */
+  async readAhead(key: string, request: PreviewRequest) {
+    request.pencils.forEach(opticsOf);
+    const { source } = await sourceOn(openPage(key), request);
+    renderPreview(source);
   },
 
   /** What will come out on the page, printed lines and all; a first look leaves out what pencils lay over the lines. */
@@ -367,6 +374,7 @@ function laidOn({ regions }: OpenPage, request: PreviewRequest): LaidPage {
     grounds: new Map(grounds),
     glows: lighting.glows,
     lamp: request.lamp === null ? undefined : lampById(request.lamp),
+    every: request.first ? FIRST_EVERY : 1,
     opticsOf: (id) => ({ optics: opticsOf(byId.get(id)!), key: JSON.stringify(byId.get(id)) }),
   };
 }
