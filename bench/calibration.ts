@@ -37,7 +37,12 @@ async function fittingOwn(): Promise<void> {
     const [off, apart]: [number[], number[]] = [[], []];
     let ms = 0;
     for (const { colour, type, opacity } of own) {
-      const truth = { laydown: 0.75 + 0.6 * random(), scatter: 0.6 + 1.5 * random(), fills: 1, masstone: labOfHex(colour) };
+      const truth = {
+        laydown: 0.75 + 0.6 * random(),
+        scatter: 0.6 + 1.5 * random(),
+        fills: 1,
+        masstone: labOfHex(colour),
+      };
       const declared = { masstone: truth.masstone, type, opacity: opacity ?? undefined };
       const optics = fittedOptics(declared, truth, whiteBook, found);
       const patches = [...PATCHES.map((patch) => [patch, 'paper'] as const), ['firm', 'bar'] as const];

@@ -34,7 +34,7 @@ describe('one pass of a clear red oil pencil on a smooth white page', () => {
     ['whisper', 0.725, 0.062, [85.3, 11.4, 7.5]],
     ['light', 0.51, 0.133, [75.8, 22.8, 12.1]],
     ['medium', 0.292, 0.262, [65.0, 36.7, 18.7]],
-    ['firm', 0.092, 0.460, [55.9, 49.8, 26.9]],
+    ['firm', 0.092, 0.46, [55.9, 49.8, 26.9]],
     ['burnish', 0.019, 0.607, [53.1, 54.2, 30.5]],
   ];
   for (const [pressure, specks, filled, lab] of CHECK) {

@@ -152,7 +152,10 @@ describe('the objective', () => {
 });
 
 describe('turning all hues', () => {
-  /** The problem with every hue turned, and with differences that favour no hue: plain distances in CIELAB. */
+  /**
+   * The problem with every hue turned, and with nothing that favours a hue: differences are plain distances in CIELAB, and
+   * hues are not counted, since the twelfths of the circle that they are counted in do not turn.
+   */
   const turned = (problem: Problem, by: number): Problem => {
     const [cos, sin] = [Math.cos((by * Math.PI) / 180), Math.sin((by * Math.PI) / 180)];
     const turnedBody = ([l, a, b]: Lab): Lab => [l, a * cos - b * sin, a * sin + b * cos];
@@ -166,7 +169,7 @@ describe('turning all hues', () => {
     const bodies = new Array<Lab>(problem.colours);
     for (const own of options) for (const { colour, body } of own) bodies[colour] = body;
     const apart = Float32Array.from(bodies.flatMap((p) => bodies.map((q) => Math.hypot(...p.map((x, k) => x - q[k])))));
-    return { ...problem, options, apart };
+    return { ...problem, options, apart, largeHues: 0 };
   };
 
   it('turns the answer: every choice is judged as before, and the best of all is the same one', () => {

@@ -88,7 +88,9 @@ export class Objective {
     this.#mustCome = new Uint8Array(problem.tray.length);
     for (const place of problem.must) this.#mustCome[place] = 1;
     this.#wanted = moodTargets(problem.mood);
-    this.#wantedHues = Math.min(problem.largeHues, share.filter((own) => own > LARGE).length);
+    // Where few things are large, some of them still have to agree.
+    const large = share.filter((own) => own > LARGE).length;
+    this.#wantedHues = Math.min(problem.largeHues, Math.ceil(large / 2));
     this.#contrast = new Float64Array(things.length);
     this.#changed = new Float64Array(things.length);
     this.#touched = new Int32Array(things.length);

@@ -233,6 +233,24 @@ describe('what a palette is judged by', () => {
     expect(sound('chroma')).to.be.above(quietSky('chroma'));
   });
 
+  it('hues on large things: the fewer the further off, where the scheme is of many; of two hands none are asked for', () => {
+    const things = page.map((thing) => ({ ...thing, areaMm2: 100, natural: null, alike: null }));
+    const lackOf = (scheme: string, ...places: number[]) => {
+      const triad = compileProblem({ things, borders }, book, { anchor: 60, scheme }, plot);
+      const hueOf = ({ body }: (typeof triad.options)[number][number]) => Math.round(oklchOfLab(body).h / 30) % 12;
+      const clear = triad.options.map((own) =>
+        own.flatMap((option, at) =>
+          Math.hypot(option.body[1], option.body[2]) > 15 ? [{ at, hue: hueOf(option) }] : [],
+        ),
+      );
+      const hues = [...new Set(clear[0].map(({ hue }) => hue))];
+      const chosen = clear.map((own, i) => own.find(({ hue }) => hue === hues[places[i] % hues.length])?.at ?? 0);
+      return new Objective(triad, chosen).terms()[TERM.hues];
+    };
+    expect(lackOf('triad', 0, 0, 0, 0)).to.be.above(lackOf('triad', 0, 1, 1, 1));
+    expect(lackOf('complementary', 0, 0, 0, 0)).to.equal(0);
+  });
+
   it('light, middle and dark: further off when a dark ground turns pale where a deep one is planned', () => {
     const deep = compileProblem(
       { things: page, borders },

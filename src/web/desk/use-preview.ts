@@ -54,7 +54,11 @@ export function usePreview(
   const looks = [step * FIRST_LOOK, step].map((every) => () => pageWorker.preview(key, at(every)));
   const whole = usePixels(shows ? looks : [], [key, request, step]);
   useReadAhead(!shows && others === undefined, key, request, step * FIRST_LOOK);
-  const close = usePixels(shows && fine && step > 1 ? [() => pageWorker.preview(key, at(1))] : [], [key, request], true);
+  const close = usePixels(
+    shows && fine && step > 1 ? [() => pageWorker.preview(key, at(1))] : [],
+    [key, request],
+    true,
+  );
   return close ?? whole;
 }
 

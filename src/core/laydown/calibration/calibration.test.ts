@@ -19,7 +19,16 @@ import {
 const asDeclared = declaredFit(whiteBook);
 const heavyHand: PaperFit = {
   ...asDeclared,
-  ...{ rough: 0.9, stray: 0.8, tooth: 1.1, spread: 0.85, hand: { light: 1.4, medium: 1.2 }, crush: 0.8, slope: 0.4, tinted: 0.2 },
+  ...{
+    rough: 0.9,
+    stray: 0.8,
+    tooth: 1.1,
+    spread: 0.85,
+    hand: { light: 1.4, medium: 1.2 },
+    crush: 0.8,
+    slope: 0.4,
+    tinted: 0.2,
+  },
 };
 const CARD: [PatchReading['patch'], PatchReading['on']][] = [
   ['light', 'paper'],
@@ -38,7 +47,11 @@ const TRUE = [
 ];
 
 /** A pencil laid by the layer model itself, read with noise. */
-function readPencil({ colour, laydown, scatter, fills }: (typeof TRUE)[number], found: PaperFit, noise = 0): ReadPencil {
+function readPencil(
+  { colour, laydown, scatter, fills }: (typeof TRUE)[number],
+  found: PaperFit,
+  noise = 0,
+): ReadPencil {
   const random = seededRandom(Math.round(1000 * laydown));
   const declared = { masstone: labOfHex(colour), type: 'oil', opacity: 0.25 };
   const optics = fittedOptics(declared, { laydown, scatter, fills, masstone: declared.masstone }, whiteBook, found);

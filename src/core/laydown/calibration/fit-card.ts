@@ -357,7 +357,12 @@ class Card {
   private opticsOf(numbers: readonly number[], i: number): PencilOptics {
     const [laydown, scatter, fills] = this.own(numbers, i).map(Math.exp);
     const masstone = fullOf(this.pencils[i]);
-    return fittedOptics(this.pencils[i].declared, { laydown, scatter, fills, masstone }, this.paper, this.paperOf(numbers));
+    return fittedOptics(
+      this.pencils[i].declared,
+      { laydown, scatter, fills, masstone },
+      this.paper,
+      this.paperOf(numbers),
+    );
   }
 
   private pencilErrors(numbers: readonly number[], i: number, optics: PencilOptics): number[] {

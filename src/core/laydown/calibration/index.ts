@@ -9,7 +9,15 @@ export {
   type ReadPencil,
 } from './readings.ts';
 export { type PaperFit, SHARED_NUMBERS, type SharedNumber, declaredFit, fittedPaper } from './paper-fit.ts';
-export { type CardFit, type PencilFit, fitCard, fitPencil, fittedOptics, fittedPencil, predictedPatch } from './fit-card.ts';
+export {
+  type CardFit,
+  type PencilFit,
+  fitCard,
+  fitPencil,
+  fittedOptics,
+  fittedPencil,
+  predictedPatch,
+} from './fit-card.ts';
 export { type TrialReading, handFromTrials, pencilFromTrial } from './fit-trials.ts';
 export { type TypicalPencil, carriedFit, typicalPencil } from './carry.ts';
 export { BELIEFS, type Belief, type BeliefGround, beliefOfAll, beliefOn, sureDifference } from './belief.ts';

@@ -71,10 +71,15 @@ export function declaredFit({ rough, stray = 1, tooth, spread = 1, crush = 1, ha
 }
 
 /** What is found of a paper as the numbers that are sought; the other way round from {@link paperFrom}. */
-export function sharedOf(paper: Paper, { rough, stray, tooth, spread, crush, hand, slope, tinted }: PaperFit): number[] {
+export function sharedOf(
+  paper: Paper,
+  { rough, stray, tooth, spread, crush, hand, slope, tinted }: PaperFit,
+): number[] {
   const beside = { rough: rough / paper.rough, stray, tooth: tooth / paper.tooth, spread, crush };
   const numbers = { ...beside, light: hand.light ?? 1, medium: hand.medium ?? 1, firm: hand.firm ?? 1 };
-  return SHARED_NUMBERS.map((name) => (name === 'slope' ? slope : name === 'tinted' ? tinted : Math.log(numbers[name])));
+  return SHARED_NUMBERS.map((name) =>
+    name === 'slope' ? slope : name === 'tinted' ? tinted : Math.log(numbers[name]),
+  );
 }
 
 /** A paper from the numbers that are sought. A lighter press is never taken to be harder than a firmer one. */
