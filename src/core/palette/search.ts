@@ -22,13 +22,13 @@ const BORROWS = 0.12;
 const LIKENESS = 0.08;
 /** So many moves put a pencil away wherever it is in use; each weighs many options. */
 const PUTS_AWAY = 0.002;
-/** A search cools down within so many moves for each thing; then it warms up a little from its best, and every so often fully. */
+/** A search cools down within so many moves for each thing; then it warms up a little from its best or, every so often, fully from anywhere. */
 const MOVES_TO_COOL = 450;
-const FULLY = 4;
+const FULLY = 2;
 
 /**
  * Starts with the greedy answer (largest thing first) and goes on by simulated annealing (S. Kirkpatrick et al., 1983),
- * warming up again from its best or from where it stands. A move gives one thing another option, or the colour
+ * warming up again from its best or from an answer at random, since no heat crosses every valley. A move gives one thing another option, or the colour
  * of another thing; or lets two exchange their colours; or takes a pencil out of every family that has it.
  * @param random numbers in 0..1
  */
@@ -65,7 +65,10 @@ export function startSearch(problem: Problem, random: () => number): Search {
   function warmUp() {
     since = 0;
     top = first;
-    if (++rounds % FULLY === 0) return;
+    if (++rounds % FULLY === 0) {
+      now.setAll(problem.options.map((own) => Math.floor(random() * own.length)));
+      return;
+    }
     top *= 0.05 + 0.3 * random();
     now.setAll(best.chosen);
   }
