@@ -169,6 +169,7 @@ export const PaperFit = z.object({
   tooth: z.number().positive().max(10),
   spread: z.number().positive().max(3),
   crush: z.number().positive().max(5).default(1),
+  yuleNielsen: z.number().min(0.5).max(12).default(2),
   slope: z.number().min(-3).max(4),
   tinted: z.number().min(-2).max(3).default(0),
   hand: z.partialRecord(z.enum(PRESSURES), z.number().positive().max(10)),

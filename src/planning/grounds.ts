@@ -23,8 +23,8 @@ export interface KeyedGround {
 }
 
 /** One text for papers that look alike and take pencil alike in the same hand. */
-export function paperKey({ tint, rough, stray, tooth, spread, crush, hand }: Paper): string {
-  return JSON.stringify([tint, rough, stray, tooth, spread, crush, hand]);
+export function paperKey({ tint, rough, stray, tooth, spread, crush, yuleNielsen, hand }: Paper): string {
+  return JSON.stringify([tint, rough, stray, tooth, spread, crush, yuleNielsen, hand]);
 }
 
 /** Looks up the ground of a region; like grounds are worked out once. */

@@ -35,6 +35,7 @@ const found = fc.record({
   tooth: factor(0.4, 2),
   spread: factor(0.5, 1.5),
   crush: factor(0.1, 2),
+  yuleNielsen: factor(1, 6),
   slope: factor(-1.5, 2),
   tinted: factor(-0.5, 1.5),
   hand: fc.record({ light: factor(0.1, 2), medium: factor(0.1, 2), firm: factor(0.2, 1.2) }, { requiredKeys: [] }),

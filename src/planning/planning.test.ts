@@ -237,7 +237,16 @@ describe('a paper as the swatches of a tray say that it is', () => {
   const fit = { laydown: 1.2, scatter: 3, fills: 1.1, masstone: [40, 10, 20] as const, apart: 1.9, doubtful: [] };
   const found = {
     ...declaredFit(paperById('white-book')),
-    ...{ rough: 0.4, tooth: 1.2, spread: 0.7, crush: 0.6, slope: 0.8, tinted: 0.2, hand: { light: 0.6 } },
+    ...{
+      rough: 0.4,
+      tooth: 1.2,
+      spread: 0.7,
+      crush: 0.6,
+      yuleNielsen: 2.4,
+      slope: 0.8,
+      tinted: 0.2,
+      hand: { light: 0.6 },
+    },
   };
   const onWhite = {
     paper: 'white-book',

@@ -259,6 +259,7 @@ describe('trays', () => {
         spread: 0.7,
         slope: 0.8,
         crush: 0.6,
+        yuleNielsen: 2.4,
         tinted: 0.3,
         hand: { light: 0.6 },
       },

@@ -25,6 +25,8 @@ export interface Ground {
   stray: number;
   spread: number;
   crush: number;
+  /** Yule and Nielsen's n of its specks: 1 where light comes out where it came in, more where it spreads in the paper. */
+  yuleNielsen: number;
   /** Share of a pencil's pass that stays on it: 1 on paper, little on printed ink. */
   takes: number;
   /** How hard the person presses who lays on it. */
@@ -54,7 +56,7 @@ const INK_TAKES = 0.0048;
 /** Bare paper, nothing laid. */
 export function bareGround(paper: Paper): Ground {
   const bare = spectrumOfLab(labOfHex(paper.tint));
-  const { rough, tooth, stray = 1, spread = 1, crush = 1, hand = {} } = paper;
+  const { rough, tooth, stray = 1, spread = 1, crush = 1, yuleNielsen = 2, hand = {} } = paper;
   return {
     bare,
     rough,
@@ -62,6 +64,7 @@ export function bareGround(paper: Paper): Ground {
     stray,
     spread,
     crush,
+    yuleNielsen,
     takes: 1,
     hand,
     covered: bare,
@@ -80,12 +83,20 @@ export function bareGround(paper: Paper): Ground {
 export function inkGround(paper: Paper): Ground {
   return { ...bareGround({ ...paper, tint: PRINTED_BLACK }), takes: INK_TAKES };
 }
-/** What the eye sees of a ground: bare and covered parts mixed after Yule and Nielsen with n = 2 (J. Yule, W. Nielsen, 1951). */
+/**
+ * What is seen of specks between a film at one wavelength, mixed by area after Yule and Nielsen (J. Yule, W. Nielsen, The
+ * penetration of light into paper and its effect on halftone reproduction, 1951).
+ */
+export function specked(specks: number, bare: number, covered: number, n: number): number {
+  if (n === 2) return (specks * Math.sqrt(bare) + (1 - specks) * Math.sqrt(covered)) ** 2;
+  return (specks * bare ** (1 / n) + (1 - specks) * covered ** (1 / n)) ** n;
+}
+
+/** What the eye sees of a ground, 36 bands. */
 export function seen(ground: Ground): Spectrum {
   const out = new Float64Array(BANDS);
   for (let i = 0; i < BANDS; i++) {
-    const root = ground.specks * Math.sqrt(ground.bare[i]) + (1 - ground.specks) * Math.sqrt(ground.covered[i]);
-    out[i] = root * root;
+    out[i] = specked(ground.specks, ground.bare[i], ground.covered[i], ground.yuleNielsen);
   }
   return out;
 }

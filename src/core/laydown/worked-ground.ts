@@ -37,18 +37,19 @@ export function workedGround(paper: Paper, lab: Lab, toothLeft: ToothLeft): Grou
     state = { ...state, specks, filled, mass };
   }
   const paperGround = bareGround(paper);
+  const n = paperGround.yuleNielsen;
   const { filled, mass } = state;
   // What covers the paper is what makes paper and cover together look as they do; see `seen`. A place darker than
   // so much bare paper allows shows less of it.
   const whole = spectrumOfLab(lab);
   const specks = whole.reduce(
-    (most, value, i) => Math.min(most, 0.95 * Math.sqrt(value / paperGround.bare[i])),
+    (most, value, i) => Math.min(most, 0.95 * (value / paperGround.bare[i]) ** (1 / n)),
     state.specks,
   );
   const covered = new Float64Array(BANDS);
   for (let i = 0; i < BANDS; i++) {
-    const root = (Math.sqrt(whole[i]) - specks * Math.sqrt(paperGround.bare[i])) / (1 - specks);
-    covered[i] = Math.min(1, root) ** 2;
+    const root = (whole[i] ** (1 / n) - specks * paperGround.bare[i] ** (1 / n)) / (1 - specks);
+    covered[i] = Math.min(1, root) ** n;
   }
   return { ...paperGround, covered, specks, filled, mass };
 }

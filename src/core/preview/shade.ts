@@ -14,15 +14,16 @@ export interface Shade {
  * How to paint a ground so that its mean in light is the colour that the layer model says is seen. Light that enters the
  * paper through a bare speck leaves it through the film beside, and the other way round; with Yule and Nielsen's n of 2
  * it comes out anywhere, so that specks are seen as the root of bare times whole, and the film as the root of film times
- * whole (F. Clapper, J. Yule, The effect of multiple internal reflections on the densities of half-tone prints, 1953).
+ * whole; with another n as bare and whole to the powers of 1/n and 1 - 1/n (F. Clapper, J. Yule, The effect of multiple internal reflections on the densities of half-tone prints, 1953).
  * Specks between dark pigment are therefore no longer white.
  * @param lamp to see it by; default daylight
  */
 export function shadeOf(ground: Ground, lamp?: Lamp): Shade {
   const whole = seen(ground);
+  const n = ground.yuleNielsen;
   const between = (part: Float64Array) => {
     const mixed = new Float64Array(part.length);
-    for (let i = 0; i < mixed.length; i++) mixed[i] = Math.sqrt(part[i] * whole[i]);
+    for (let i = 0; i < mixed.length; i++) mixed[i] = part[i] ** (1 / n) * whole[i] ** (1 - 1 / n);
     return stepsOf(mixed, lamp);
   };
   return {

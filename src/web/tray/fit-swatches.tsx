@@ -79,6 +79,7 @@ const SHARED_WORDS: Readonly<Record<SharedNumber, string>> = {
   tooth: 'its tooth',
   spread: 'how pigment spreads',
   crush: 'how a hard press crushes tooth',
+  yuleNielsen: 'how light spreads in it',
   light: 'your light press',
   medium: 'your medium press',
   firm: 'your firm press',

@@ -26,6 +26,7 @@ const heavyHand: PaperFit = {
     spread: 0.85,
     hand: { light: 1.4, medium: 1.2 },
     crush: 0.8,
+    yuleNielsen: 2.2,
     slope: 0.4,
     tinted: 0.2,
   },

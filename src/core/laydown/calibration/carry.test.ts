@@ -21,6 +21,7 @@ const found: PaperFit = {
     spread: 0.7,
     hand: { light: 0.6, firm: 0.9 },
     crush: 0.7,
+    yuleNielsen: 2.2,
     slope: 0.5,
     tinted: 0.1,
   },

@@ -10,6 +10,8 @@ export interface PaperFit {
   tooth: number;
   spread: number;
   crush: number;
+  /** Yule and Nielsen's n of specks on it. */
+  yuleNielsen: number;
   /**
    * How hard this person presses beside what a pressure's name means; never harder at a lighter name. A whisper is on no
    * card and taken to be as the light press is.
@@ -31,6 +33,7 @@ export const SHARED_NUMBERS = [
   'tooth',
   'spread',
   'crush',
+  'yuleNielsen',
   'light',
   'medium',
   'firm',
@@ -50,6 +53,7 @@ const SHARED_SOUGHT: Readonly<Record<SharedNumber, { sure: number; least: number
   tooth: { sure: 0.3, least: -1.2, most: 1.5, soft: 0 },
   spread: { sure: 0.4, least: -0.9, most: 0.6, soft: -0.3 },
   crush: { sure: 0.4, least: -2.5, most: 1, soft: 0 },
+  yuleNielsen: { sure: 0.2, least: -0.7, most: 0.9, soft: 0 },
   light: { sure: 0.9, least: -2, most: 1, soft: -0.8 },
   medium: { sure: 0.9, least: -2, most: 0.8, soft: -0.6 },
   firm: { sure: 0.9, least: -2, most: 0.3, soft: -0.3 },
@@ -61,21 +65,30 @@ export const SOUGHT = SHARED_NUMBERS.map((name) => SHARED_SOUGHT[name]);
 const NEAR_BOUND = 0.02;
 
 /** A paper as it was found to take pencil, in the hand that was found. */
-export function fittedPaper(paper: Paper, { rough, stray, tooth, spread, crush, hand }: PaperFit): Paper {
-  return { ...paper, rough, stray, tooth, spread, crush, hand };
+export function fittedPaper(paper: Paper, { rough, stray, tooth, spread, crush, yuleNielsen, hand }: PaperFit): Paper {
+  return { ...paper, rough, stray, tooth, spread, crush, yuleNielsen, hand };
 }
 
 /** A paper as it is declared, as a fit that found nothing else. */
-export function declaredFit({ rough, stray = 1, tooth, spread = 1, crush = 1, hand = {} }: Paper): PaperFit {
-  return { rough, stray, tooth, spread, crush, hand, slope: 0, tinted: 0, model: LAYDOWN_MODEL, atBound: [] };
+export function declaredFit(paper: Paper): PaperFit {
+  const { rough, stray = 1, tooth, spread = 1, crush = 1, yuleNielsen = 2, hand = {} } = paper;
+  const found = { rough, stray, tooth, spread, crush, yuleNielsen, hand };
+  return { ...found, slope: 0, tinted: 0, model: LAYDOWN_MODEL, atBound: [] };
 }
 
 /** What is found of a paper as the numbers that are sought; the other way round from {@link paperFrom}. */
 export function sharedOf(
   paper: Paper,
-  { rough, stray, tooth, spread, crush, hand, slope, tinted }: PaperFit,
+  { rough, stray, tooth, spread, crush, yuleNielsen, hand, slope, tinted }: PaperFit,
 ): number[] {
-  const beside = { rough: rough / paper.rough, stray, tooth: tooth / paper.tooth, spread, crush };
+  const beside = {
+    rough: rough / paper.rough,
+    stray,
+    tooth: tooth / paper.tooth,
+    spread,
+    crush,
+    yuleNielsen: yuleNielsen / 2,
+  };
   const numbers = { ...beside, light: hand.light ?? 1, medium: hand.medium ?? 1, firm: hand.firm ?? 1 };
   return SHARED_NUMBERS.map((name) =>
     name === 'slope' ? slope : name === 'tinted' ? tinted : Math.log(numbers[name]),
@@ -84,7 +97,7 @@ export function sharedOf(
 
 /** A paper from the numbers that are sought. A lighter press is never taken to be harder than a firmer one. */
 export function paperFrom(paper: Paper, numbers: readonly number[]): PaperFit {
-  const [rough, stray, tooth, spread, crush, light, medium, firm] = numbers.map(Math.exp);
+  const [rough, stray, tooth, spread, crush, nielsen, light, medium, firm] = numbers.map(Math.exp);
   const pressed = { firm: PRESS.firm * firm, medium: PRESS.medium * medium, light: PRESS.light * light };
   pressed.medium = Math.min(pressed.medium, pressed.firm);
   pressed.light = Math.min(pressed.light, pressed.medium);
@@ -95,6 +108,7 @@ export function paperFrom(paper: Paper, numbers: readonly number[]): PaperFit {
     tooth: paper.tooth * tooth,
     spread,
     crush,
+    yuleNielsen: 2 * nielsen,
     hand: { whisper: soft, light: soft, medium: pressed.medium / PRESS.medium, firm: pressed.firm / PRESS.firm },
     slope: numbers[SHARED_NUMBERS.indexOf('slope')],
     tinted: numbers[SHARED_NUMBERS.indexOf('tinted')],

@@ -25,6 +25,8 @@ export interface Paper {
   spread?: number;
   /** How much of the tooth a hard press crushes beside what its pencil's type does; 1 for papers as they are declared. */
   crush?: number;
+  /** Yule and Nielsen's n of specks on it; 2 for papers as they are declared. */
+  yuleNielsen?: number;
   /** How hard the person presses who lays on it, where that was found; as each pressure's name means by default. */
   hand?: Hand;
   /** One line on how it behaves. */
