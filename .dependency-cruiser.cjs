@@ -6,8 +6,23 @@ const only = (name, from, allowed) => ({
   to: { path: '^src/', pathNot: allowed },
 });
 
+/** Where running code begins. */
+const ENTRIES = [
+  '^src/web/main\\.tsx$',
+  '^src/web/workers/[^/]+\\.worker\\.ts$',
+  '^src/server/main\\.ts$',
+  '^(bench|e2e|scripts)/',
+];
+
 module.exports = {
   forbidden: [
+    {
+      name: 'no-orphans',
+      comment: 'What nothing that runs leads to, but tests at most, is dead. Workers are entries of their own.',
+      severity: 'error',
+      from: { path: ENTRIES },
+      to: { path: '^src/', pathNot: '(\\.test\\.ts|/test/.*|/main\\.tsx?)$', reachable: false },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     only('core-stands-alone', '^src/core/', '^src/core/'),
     only('contracts-know-core', '^src/contracts/', '^src/(contracts|core)/'),

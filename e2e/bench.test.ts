@@ -6,7 +6,7 @@ import { type Browser, type Download, type Page } from 'playwright-core';
 import { BenchState, type Notebook, type RecordEntry, type SheetState } from '../src/contracts/index.ts';
 import { movedTo, validateSequence } from '../src/core/bench/index.ts';
 import { ownAddresses } from '../src/server/door.ts';
-import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import { goTo, pressAtTable, putInOrder } from './stages.ts';
 
 const BEGUN = 'ferry-steps-begun';
@@ -22,6 +22,8 @@ describe('the bench', function () {
   let errors: string[];
   const stored = async <T>(path: string) => (await (await fetch(`${desk.url}/api${path}`)).json()) as T;
   const bench = async () => BenchState.parse(await stored(`/sheets/${BEGUN}/bench`));
+  const planNow = async () => (await bench()).plan!.id;
+  const orderNow = async () => (await bench()).plan!.order.join();
   before(async () => {
     desk = await openDesk();
     browser = await openBrowser();
@@ -64,9 +66,12 @@ describe('the bench', function () {
       expect(used.length).to.be.above(2);
       const sheet = page.getByTestId('sheet');
       await sheet.focus();
-      const at = page.getByText(new RegExp(`^Region ${first},`));
-      for (let i = 0; i < 2 * first && (await at.count()) === 0; i++) await page.keyboard.press('ArrowRight');
-      await at.waitFor();
+      const label = page.getByText(/^Region \d+,/);
+      const pointedAt = async () => Number(/^Region (\d+)/.exec((await label.allInnerTexts())[0] ?? '')?.[1] ?? 0);
+      for (let now = await pointedAt(); now !== first;) {
+        await page.keyboard.press('ArrowRight');
+        now = await until('the keys come to another region', pointedAt, (next) => next !== now);
+      }
       await page.keyboard.press('Enter');
       await page.getByRole('heading', { name: `What I used here: ${used[0].thing}` }).waitFor();
       const rows = await page.getByTestId('used-here').getByRole('listitem').allInnerTexts();
@@ -153,10 +158,7 @@ describe('the bench', function () {
       expect(validateSequence(after.steps, after.order, after.openThings)).to.deep.equal([]);
       expect([...after.order].sort()).to.deep.equal([...before.order].sort());
       await page.getByRole('button', { name: 'Undo', exact: true }).click();
-      for (let i = 0; i < 40 && (await bench()).plan!.order.join() !== before.order.join(); i++) {
-        await page.waitForTimeout(100);
-      }
-      expect((await bench()).plan!.order).to.deep.equal(before.order);
+      await until('the order as it was', orderNow, (order) => order === before.order.join());
     });
 
     it('does the same by keys, and says why a thing cannot go where it is put', async () => {
@@ -179,7 +181,7 @@ describe('the bench', function () {
       await page.getByText('was changed since this order was made').waitFor();
       const before = (await bench()).plan!.id;
       await putInOrder(page);
-      for (let i = 0; i < 120 && (await bench()).plan!.id === before; i++) await page.waitForTimeout(250);
+      await until('another order', planNow, (id) => id !== before);
       const { plan } = await bench();
       expect(plan!.madeFor!.rules).to.include('behind-first');
       expect(validateSequence(plan!.steps, plan!.order, plan!.openThings)).to.deep.equal([]);
@@ -293,9 +295,8 @@ describe('the bench', function () {
       const { trayId } = await stored<SheetState>(`/sheets/${BEGUN}`);
       const fits = await stored<{ learnt: Record<string, number> }[]>(`/trays/${trayId}/fits`);
       if (isLearnt) expect(Math.max(...Object.values(fits[0].learnt))).to.be.above(1);
-      for (let i = 0; i < 60 && isAnew && (await bench()).plan!.id === before; i++) await page.waitForTimeout(250);
+      await until('an order for what is left', planNow, (id) => (id !== before) === isAnew);
       const { plan, finished } = await bench();
-      expect(plan!.id !== before).to.equal(isAnew);
       // What is finished is not in the new order.
       const done = new Set(
         finished.flatMap((each) => each.regionIds.map((id) => `${each.thingId}/${each.layerId} ${id}`)),
@@ -348,7 +349,11 @@ describe('the bench', function () {
       expect(repair.layerId).to.match(/^repair-/);
       expect(validateSequence(plan!.steps, plan!.order, plan!.openThings)).to.deep.equal([]);
       await pressAtTable(page, 'Space');
-      for (let i = 0; i < 40 && (await bench()).done.length === 0; i++) await page.waitForTimeout(100);
+      await until(
+        'the repair is done',
+        async () => (await bench()).done.length,
+        (done) => done > 0,
+      );
       const record = await stored<RecordEntry[]>(`/sheets/${BEGUN}/record`);
       expect(record.at(-1)).to.include({ thingId: repair.thingId, purpose: repair.purpose });
       await pressAtTable(page, 'n');
@@ -381,11 +386,12 @@ describe('the bench', function () {
       page.setDefaultTimeout(100_000);
       await page.goto(url);
       await page.getByTestId('kept').filter({ hasText: 'Saved' }).waitFor();
-      for (let i = 0; i < 40 && (await bench()).plan!.order.length - (await bench()).done.length > left - 2; i++) {
-        await page.waitForTimeout(250);
-      }
-      const { plan, done } = await bench();
-      expect(plan!.order.length - done.length).to.equal(left - 2);
+      const leftNow = async () => {
+        const { plan, done } = await bench();
+        return plan!.order.length - done.length;
+      };
+      await until('two steps less are left', leftNow, (steps) => steps === left - 2);
+      const { done } = await bench();
       await page.getByText(`step ${done.length + 1} of`).waitFor();
     });
 

@@ -107,6 +107,22 @@ export function openBrowser(): Promise<Browser> {
 
 /** How long a journey waits for something to appear, ms. */
 const PATIENCE = 100_000;
+/** Between two looks, ms. */
+const LOOK_AGAIN = 100;
+
+/**
+ * Looks again and again until what it sees is so; where it never is, says what was waited for and what was seen last.
+ * @param look at the server or the screen
+ */
+export async function until<T>(what: string, look: () => Promise<T>, isSo: (seen: T) => boolean): Promise<T> {
+  const began = Date.now();
+  for (;;) {
+    const seen = await look();
+    if (isSo(seen)) return seen;
+    if (Date.now() - began > PATIENCE) throw new Error(`${what}: not so in ${PATIENCE / 1000} s, but ${String(seen)}.`);
+    await new Promise((resolve) => setTimeout(resolve, LOOK_AGAIN));
+  }
+}
 
 /** A page of 1280 x 800 that fails the test on any error of its own. */
 export async function openPage(browser: Browser, url: string): Promise<{ page: Page; errors: string[] }> {

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import sharp from 'sharp';
 import { type Plan } from '../src/contracts/index.ts';
-import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import { goTo, savedSheet, takePalette, untilBare, untilColoured } from './stages.ts';
 
 /** The sheets of the booklet that want an effect of their own, and layers that are changed by hand. */
@@ -139,10 +139,12 @@ describe('layers of a sheet', () => {
       await page.getByText(/It leaves \d+% of the tooth/).waitFor();
       expect((await layersOf('Enamel tiles').nth(1).innerText()).split('\n').at(1)).to.equal(first.split('\n').at(1));
       await page.getByRole('button', { name: 'Move layer 2 earlier or later' }).focus();
+      // What is read aloud tells when the list has taken each key.
+      const aloud = async () => (await page.locator('[aria-live=assertive]').allInnerTexts()).join();
       await page.keyboard.press('Space');
-      await page.waitForTimeout(200);
+      const lifted = await until('lifted', aloud, (said) => said.includes('was moved over droppable area'));
       await page.keyboard.press('ArrowUp');
-      await page.waitForTimeout(200);
+      await until('moved', aloud, (said) => said !== lifted);
       await page.keyboard.press('Space');
       const own = await plan();
       expect(own.layers.edits[idOf(own, 'Enamel tiles')].order).to.have.length(before);

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import { BenchState, type SheetState } from '../src/contracts/index.ts';
-import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import { colouredShare, goTo, nameFromKey, openFerrySteps, putInOrder, takePalette, untilColoured } from './stages.ts';
 
 /** How the desk behaves around the journey: small screens, large text, two tabs, a server that goes away, keys alone. */
@@ -155,17 +155,19 @@ describe('the desk in every room', () => {
       const { page: other } = await openPage(browser, `${desk.url}/sheets/ferry-steps/light`);
       await at('/sheets/ferry-steps/light');
       await other.getByText('From a side').click();
-      await other.getByRole('status').getByText('Saved').waitFor();
-      await page.waitForTimeout(400);
+      await until(
+        'what the other changed',
+        async () => (await stored<SheetState>('/sheets/ferry-steps')).plan.light.kind,
+        (kind) => kind === 'direction',
+      );
       await page.getByRole('list', { name: 'Forms of things' }).getByText('Brass bell').click();
       await page.getByRole('radio', { name: /^flat/ }).click();
       await page.getByText('changed elsewhere').waitFor();
       await page.getByText('from the upper left').waitFor();
       await page.getByRole('radio', { name: /^flat/ }).click();
-      await page.waitForTimeout(600);
-      const { plan } = await stored<SheetState>('/sheets/ferry-steps');
-      expect(plan.light.kind).to.equal('direction');
-      expect(Object.values(plan.forms)).to.include('flat');
+      const plan = async () => (await stored<SheetState>('/sheets/ferry-steps')).plan;
+      const { light } = await until('both changes', plan, ({ forms }) => Object.values(forms).includes('flat'));
+      expect(light.kind).to.equal('direction');
       await other.close();
     });
   });
@@ -232,9 +234,10 @@ describe('the desk in every room', () => {
       await page.keyboard.type('Upper row');
       await page.keyboard.press('Enter');
       await page.getByRole('list', { name: 'Things' }).getByText('Upper row').waitFor();
-      await page.waitForTimeout(300);
       const id = page.url().match(/sheets\/([^/]+)/)![1];
-      expect((await stored<SheetState>(`/sheets/${id}`)).plan.things[0].regionIds).to.deep.equal([1, 2]);
+      const things = async () => (await stored<SheetState>(`/sheets/${id}`)).plan.things;
+      const [thing] = await until('a thing that is stored', things, (all) => all.length > 0);
+      expect(thing.regionIds).to.deep.equal([1, 2]);
     });
 
     it('things, stages and pencils are found by typing', async () => {
@@ -262,8 +265,11 @@ describe('the desk in every room', () => {
         .getByRole('button', { name: /show its places/ })
         .first()
         .focus();
-      await page.waitForTimeout(800);
-      expect(await colouredShare(page)).to.be.below(0.9 * before);
+      await until(
+        'fewer colours',
+        () => colouredShare(page),
+        (share) => share < 0.9 * before,
+      );
     });
   });
 });

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import sharp from 'sharp';
 import { RegionsMeta, SheetState } from '../src/contracts/index.ts';
-import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import { goTo, nameFromKey, openFerrySteps, putInOrder, takePalette } from './stages.ts';
 
 describe('the Sheet stage', function () {
@@ -31,10 +31,11 @@ describe('the Sheet stage', function () {
   };
   /** Waits until the regions shown are those of the plan as it now stands. */
   const foundAnew = async (before: string | null) => {
-    for (let i = 0; i < 600; i++) {
-      if ((await state()).regionsFrom !== before) break;
-      await page.waitForTimeout(200);
-    }
+    await until(
+      'regions found anew',
+      async () => (await state()).regionsFrom,
+      (from) => from !== before,
+    );
     await page.getByText(/found,/).waitFor();
   };
   const at = async (x: number, y: number) => {

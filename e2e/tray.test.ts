@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import type { Pencil } from '../src/contracts/index.ts';
 import { deltaE2000, labOfHex } from '../src/core/colour/index.ts';
-import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 
 describe('trays', () => {
   let desk: TestDesk;
@@ -40,8 +40,7 @@ describe('trays', () => {
         );
       await page.waitForFunction(() => document.querySelectorAll('li canvas').length >= 12);
       // They are painted as they come into view.
-      for (let i = 0; i < 40 && Math.min(...(await tonesOfEach())) <= 60; i++) await page.waitForTimeout(250);
-      for (const count of await tonesOfEach()) expect(count).to.be.above(60);
+      await until('tones of each strip', tonesOfEach, (counts) => counts.every((count) => count > 60));
     });
 
     it('narrows by set and by where pencils are, and says how many', async () => {
@@ -164,8 +163,7 @@ describe('trays', () => {
           });
       const white = await strip();
       await choose('Paper', 'on brown kraft card');
-      for (let i = 0; i < 100 && (await strip()) === white; i++) await page.waitForTimeout(300);
-      expect(await strip()).to.not.equal(white);
+      await until('a strip on kraft', strip, (now) => now !== white);
     });
 
     it('copies a single pencil to "My pencils" once, as one’s own', async () => {

@@ -86,7 +86,7 @@ export const deskApi = createApi({
         invalidatesTags: ['shelf'],
         async onQueryStarted(_arg, { dispatch, queryFulfilled }) {
           const { data } = await queryFulfilled.catch(() => ({ data: null }));
-          if (data) dispatch(deskApi.util.upsertQueryData('sheet', data.id, withChangesUnderWay(data)));
+          if (data) void dispatch(deskApi.util.upsertQueryData('sheet', data.id, withChangesUnderWay(data)));
         },
       });
     const benchMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown }) =>
@@ -95,7 +95,7 @@ export const deskApi = createApi({
         invalidatesTags: ['shelf', 'record'],
         async onQueryStarted({ sheetId }, { dispatch, queryFulfilled }) {
           const { data } = await queryFulfilled.catch(() => ({ data: null }));
-          if (data) dispatch(deskApi.util.upsertQueryData('bench', sheetId, data));
+          if (data) void dispatch(deskApi.util.upsertQueryData('bench', sheetId, data));
         },
       });
     return {
@@ -250,7 +250,7 @@ export const deskApi = createApi({
         query: ({ sheetId, note }) => ({ url: `/sheets/${sheetId}/notes`, method: 'POST', body: note }),
         async onQueryStarted({ sheetId }, { dispatch, queryFulfilled }) {
           const { data } = await queryFulfilled.catch(() => ({ data: null }));
-          if (data) dispatch(deskApi.util.upsertQueryData('notebook', sheetId, data));
+          if (data) void dispatch(deskApi.util.upsertQueryData('notebook', sheetId, data));
         },
       }),
       references: build.query<Reference[], string>({
