@@ -143,8 +143,12 @@ describe('layers of a sheet', () => {
       const aloud = async () => (await page.locator('[aria-live=assertive]').allInnerTexts()).join();
       await page.keyboard.press('Space');
       const lifted = await until('lifted', aloud, (said) => said.includes('was moved over droppable area'));
-      await page.keyboard.press('ArrowUp');
-      await until('moved', aloud, (said) => said !== lifted);
+      // It is uppermost then: another press moves it no further.
+      const movedUp = async () => {
+        await page.keyboard.press('ArrowUp');
+        return aloud();
+      };
+      await until('moved', movedUp, (said) => said !== lifted);
       await page.keyboard.press('Space');
       const own = await plan();
       expect(own.layers.edits[idOf(own, 'Enamel tiles')].order).to.have.length(before);

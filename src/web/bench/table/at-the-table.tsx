@@ -170,7 +170,7 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
                 look="strong"
                 large
                 className={clsx('flex-1', table.isTaken && 'opacity-60')}
-                aria-busy={table.isTaken}
+                aria-busy={table.isTaken || undefined}
                 onClick={(press) => markDone(press)}
                 aria-keyshortcuts="Space"
               >
