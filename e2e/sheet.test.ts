@@ -63,7 +63,7 @@ describe('the Sheet stage', function () {
     await page.getByRole('button', { name: 'Keep 2 answers' }).press('Enter');
     await foundAnew(regionsFrom);
     // The keys go back to the sheet, not to nowhere.
-    expect(await page.evaluate(() => document.activeElement?.id)).to.equal('the-sheet');
+    await page.waitForFunction(() => document.activeElement?.id === 'the-sheet');
     expect((await state()).plan.finding.mends.map(({ kind }) => kind)).to.deep.equal(['cut', 'open']);
     await page.getByRole('button', { name: /^Undo/ }).click();
     await foundAnew((await state()).regionsFrom);
@@ -74,7 +74,8 @@ describe('the Sheet stage', function () {
     await page.getByRole('button', { name: /^Look at \d+ gaps, \d+ open$/ }).press('Enter');
     const asked = page.getByRole('region', { name: 'Gaps in the outlines' });
     await asked.waitFor();
-    expect(await asked.evaluate((element) => element === document.activeElement)).to.equal(true);
+    const hasKeys = () => asked.evaluate((element) => element === document.activeElement);
+    await until('the keys are on what is asked', hasKeys, (has) => has);
     const ring = page.getByTestId('ring').locator('circle').first();
     const first = await ring.getAttribute('cx');
     for (let k = 0; k < 4 && (await ring.getAttribute('cx')) === first; k++) await page.keyboard.press('ArrowRight');
@@ -82,7 +83,7 @@ describe('the Sheet stage', function () {
     await page.keyboard.press('Escape');
     await asked.waitFor({ state: 'detached' });
     await ring.waitFor({ state: 'detached' });
-    expect(await page.evaluate(() => document.activeElement?.id)).to.equal('the-sheet');
+    await page.waitForFunction(() => document.activeElement?.id === 'the-sheet');
     expect((await state()).plan.finding.mends).to.deep.equal([]);
   });
 
