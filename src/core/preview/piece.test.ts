@@ -13,13 +13,18 @@ const table = toneTables(recipe.layers, new Map([['blue', blue]]), bareGround(wh
 const side = 120;
 /** Twelve mm of a page: a coloured half with a line of half a mm down its middle, and a bare half. */
 const page: PreviewSource = {
-  ...{ width: side, height: side, pixelsPerMm: 10, paper: rgbOfLab(labOfHex(whiteBook.tint)), grainMm: 0.1 },
+  width: side,
+  height: side,
+  pixelsPerMm: 10,
+  paper: rgbOfLab(labOfHex(whiteBook.tint)),
+  grainMm: 0.1,
   labels: Uint16Array.from({ length: side * side }, (_, i) => (i % side < 60 ? 1 : 2)),
   fields: fieldsOfTone(new Uint8Array(side * side).fill(90)),
   tables: [null, table, null],
   ink: {
     share: Uint8Array.from({ length: side * side }, (_, i) => (i % side >= 28 && i % side < 33 ? 255 : 0)),
-    ...{ reflects: 0.0115, tables: null },
+    reflects: 0.0115,
+    tables: null,
   },
 };
 
@@ -38,6 +43,15 @@ describe('a piece of a page', () => {
       for (let x = 0; x < width; x++) dark += Number(LIGHTS[data[4 * x + 2]] < 0.08);
       expect(dark / pixelsPerMm, `${pixelsPerMm} a mm`).to.be.within(0.4, 0.62);
     }
+  });
+
+  it('has light that goes evenly, however coarsely it was worked out', () => {
+    const tone = Uint8Array.from({ length: 24 * 24 }, (_, i) => 10 * (i % 24));
+    const lit = { width: 24, height: 24, pixelsPerMm: 2, fields: fieldsOfTone(tone) };
+    const { fields, width } = pieceOf(page, { left: 3, top: 5, widthMm: 6, heightMm: 1 }, 30, lit);
+    const steps = Array.from({ length: width - 1 }, (_, x) => fields.tone[x + 1] - fields.tone[x]);
+    expect(Math.max(...steps)).to.be.at.most(1);
+    expect(Math.min(...steps)).to.be.at.least(0);
   });
 
   it('without a pixel is refused', () => {
