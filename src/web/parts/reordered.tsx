@@ -1,14 +1,29 @@
 import {
+  type CollisionDetection,
   DndContext,
   type DragEndEvent,
   KeyboardSensor,
   PointerSensor,
-  closestCenter,
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { type ReactNode } from 'react';
+
+/**
+ * The row whose upper or lower edge lies nearest to the same edge of the one that is moved. Rows differ in height, and the
+ * middle of a tall one never comes near that of a short one above it.
+ */
+const nearestEdge: CollisionDetection = ({ collisionRect, droppableRects, droppableContainers }) =>
+  droppableContainers
+    .flatMap((droppableContainer) => {
+      const { id } = droppableContainer;
+      const rect = droppableRects.get(id);
+      if (!rect) return [];
+      const [upper, lower] = [rect.top - collisionRect.top, rect.bottom - collisionRect.bottom].map(Math.abs);
+      return [{ id, data: { droppableContainer, value: Math.min(upper, lower) } }];
+    })
+    .sort((p, q) => p.data.value - q.data.value);
 
 interface Props {
   /** Of the rows, from top to bottom. */
@@ -28,7 +43,7 @@ export function Reordered({ ids, onMove, children }: Props) {
     if (over && active.id !== over.id) onMove(String(active.id), String(over.id));
   };
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+    <DndContext sensors={sensors} collisionDetection={nearestEdge} onDragEnd={drop}>
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
         {children}
       </SortableContext>
