@@ -1,15 +1,15 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type {
-  AddPencils,
-  AddReadings,
-  CopyResult,
-  NewSwatch,
+import {
+  type AddPencils,
+  type AddReadings,
+  type CopyResult,
+  type NewSwatch,
   NewTrayFit,
-  ReadOn,
-  Swatch,
-  Tool,
-  TrayFit,
+  type ReadOn,
+  type Swatch,
+  type Tool,
+  type TrayFit,
 } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
@@ -57,11 +57,10 @@ export async function listReadOn(db: Querying, trayId: string): Promise<ReadOn> 
 export async function listFits(db: Querying, trayId: string): Promise<TrayFit[]> {
   const rows = await db.select().from(trayFits).where(eq(trayFits.trayId, trayId)).orderBy(asc(trayFits.paper));
   return rows.map(({ paper, content, at }) => ({
-    // Fits of before trials were kept have learnt nothing; those of the first edition did not say which they are.
-    ...{ learnt: {} },
-    ...content,
-    fit: { ...{ stray: 1, model: 1, atBound: [] }, ...content.fit },
-    ...{ paper, at: at.toISOString() },
+    // Those of earlier editions lack what was not sought then.
+    ...NewTrayFit.parse(content),
+    paper,
+    at: at.toISOString(),
   }));
 }
 
