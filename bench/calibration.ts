@@ -94,7 +94,10 @@ async function photographedCards(): Promise<void> {
       });
       const sorted = [...off].sort((a, b) => a - b);
       rows.push({
-        ...{ pencils: count, lamp: quality, found: quad ? 'yes' : 'no', patches: read.length },
+        pencils: count,
+        lamp: quality,
+        found: quad ? 'yes' : 'no',
+        patches: read.length,
         'off, median deltaE': sorted[sorted.length >> 1],
         'off, nine of ten': sorted[Math.floor(0.9 * (sorted.length - 1))],
         'doubted though well laid': read.filter(({ doubt }) => doubt).length,

@@ -67,7 +67,10 @@ async function speed(): Promise<void> {
 
   const labs = Float64Array.from({ length: 300_000 }, (_, i) => (i % 3 ? 160 * random() - 80 : 100 * random()));
   const objects = Array.from({ length: 100_000 }, (_, i) => ({
-    ...{ mode: 'lab65' as const, l: labs[3 * i], a: labs[3 * i + 1], b: labs[3 * i + 2] },
+    mode: 'lab65' as const,
+    l: labs[3 * i],
+    a: labs[3 * i + 1],
+    b: labs[3 * i + 2],
   }));
   const from: Lab = [50, 20, -30];
   const theirFrom = { mode: 'lab65' as const, l: 50, a: 20, b: -30 };
@@ -81,7 +84,9 @@ async function speed(): Promise<void> {
     { what: 'culori', ...theirs },
     {
       what: 'times as fast',
-      ...{ cold: theirs.cold / ours.cold, warm: theirs.warm / ours.warm, best: theirs.best / ours.best },
+      cold: theirs.cold / ours.cold,
+      warm: theirs.warm / ours.warm,
+      best: theirs.best / ours.best,
     },
   ]);
 }

@@ -54,7 +54,9 @@ const labelOf = ({ colour, type, opacity }: DemoPencil): Label => ({
   opacity: opacity ?? { wax: 0.6, oil: 0.2, pastel: 0.78 }[type] ?? 0.38,
 });
 const declaredOf = ({ colour, type, opacity }: DemoPencil): ReadPencil['declared'] => ({
-  ...{ masstone: labOfHex(colour), type, opacity: opacity ?? undefined },
+  masstone: labOfHex(colour),
+  type,
+  opacity: opacity ?? undefined,
 });
 
 /** How far what a fit foretells lies from what three makers lay that share nothing with the model. */

@@ -17,8 +17,11 @@ export async function benchLight(): Promise<void> {
   const drawn = new Map(DEMO_PAGES[0].things.map((thing) => [thing.name, thing]));
   const plain = ferryThings(map).then((things) =>
     [...things].reverse().map(({ id, name, regions }) => ({
-      ...{ id, regionIds: regions.map((region) => region.id), sources: [] },
-      ...{ form: drawn.get(name)?.form ?? 'raised', material: drawn.get(name)?.material ?? null },
+      id,
+      regionIds: regions.map((region) => region.id),
+      sources: [],
+      form: drawn.get(name)?.form ?? 'raised',
+      material: drawn.get(name)?.material ?? null,
     })),
   );
   const things = await plain;
@@ -58,7 +61,10 @@ function ballAgainstFormula() {
   );
   const box = { left: 0, top: 0, right: side, bottom: side };
   const page = {
-    ...{ width: side, height: side, pixelsPerMm: 1, distance },
+    width: side,
+    height: side,
+    pixelsPerMm: 1,
+    distance,
     grown: Uint16Array.from({ length: side * side }, (_, i) => Number(inside(i))),
     regions: [{ id: 1, box } as never],
   };

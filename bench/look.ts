@@ -118,8 +118,15 @@ function grains(): void {
 /** Three light layers of a blue all over a paper, with or without strokes to be seen. */
 function tableOf(paper: Paper, strokes: boolean): ToneTable {
   const layer: Layer = {
-    ...{ id: 'only', role: 'mid', pencil: 'blue', pressure: 'light', passes: 3, point: 'normal' },
-    ...{ stroke: 'small circles', fromWidthMm: 0, purpose: '' },
+    id: 'only',
+    role: 'mid',
+    pencil: 'blue',
+    pressure: 'light',
+    passes: 3,
+    point: 'normal',
+    stroke: 'small circles',
+    fromWidthMm: 0,
+    purpose: '',
     zone: { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 6 },
   };
   const [, table] = toneTables([layer], new Map([['blue', BLUE]]), bareGround(paper));
@@ -132,8 +139,14 @@ function paintedSquare(paper: Paper, strokes: boolean, pixelsPerMm: number): Uin
     FIELDS.map((field) => [field, new Uint8Array(side * side).fill(128)]),
   ) as PageFields;
   return renderPreview({
-    ...{ width: side, height: side, pixelsPerMm, fields, labels: new Uint16Array(side * side).fill(1) },
-    ...{ paper: rgbOfLab(labOfHex(paper.tint)), grainMm: paper.grainMm, tables: [null, tableOf(paper, strokes)] },
+    width: side,
+    height: side,
+    pixelsPerMm,
+    fields,
+    labels: new Uint16Array(side * side).fill(1),
+    paper: rgbOfLab(labOfHex(paper.tint)),
+    grainMm: paper.grainMm,
+    tables: [null, tableOf(paper, strokes)],
   }).data;
 }
 
@@ -253,7 +266,8 @@ function linesOf(page: OpenedPage, plan: OpenedPage['plan'], tray: readonly Benc
     const inkless: PreviewSource = { ...source, ink: null };
     rows.push({
       page: page.name,
-      ...{ how, size },
+      how,
+      size,
       ...lineFacts(
         renderPreview(source).data,
         renderPreview(bare).data,

@@ -28,10 +28,20 @@ export function pageOfSteps(things: number, pencils: number, seed: number): Step
     return order.map((pencil, l): Step => {
       const id = `thing${t}/layer${l}`;
       return {
-        ...{ id, thingId: `thing${t}`, layerId: `layer${l}`, pencil: `p${pencil}`, regionIds: [t + 1] },
-        ...{ pressure: 'light', passes: 1, stroke: 'small circles', point: 'normal', purpose: '', value: 50 },
+        id,
+        thingId: `thing${t}`,
+        layerId: `layer${l}`,
+        pencil: `p${pencil}`,
+        regionIds: [t + 1],
+        pressure: 'light',
+        passes: 1,
+        stroke: 'small circles',
+        point: 'normal',
+        purpose: '',
+        value: 50,
         zone: { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 2 },
-        ...{ minutes: 0.5 + 2 * random(), after: l > 0 ? [`thing${t}/layer${l - 1}`] : [] },
+        minutes: 0.5 + 2 * random(),
+        after: l > 0 ? [`thing${t}/layer${l - 1}`] : [],
       };
     });
   }).flat();

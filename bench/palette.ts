@@ -113,7 +113,11 @@ async function howGood(pages: readonly { name: string; page: PageSummary }[]): P
     const short = sum(({ proposal }) => proposal.objective);
     const long = sum(({ longer }) => longer.objective);
     rows.push({
-      ...{ page: name, things: page.things.length, random, greedy: first, '2 s': short },
+      page: name,
+      things: page.things.length,
+      random,
+      greedy: first,
+      '2 s': short,
       [`${LONG_MS / 1000} s`]: long,
       '2 s over long, %': 100 * (short / long - 1),
     });

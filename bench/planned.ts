@@ -138,14 +138,23 @@ export function sourceOf(
   const geometry = coarsePage(open, step);
   const { fields } = lightOfPage(geometry, things, lightingOf(plan));
   const laid: LaidPage = {
-    ...{ things, regions: map.regions, upTo: {}, paper: page.paper, grounds: new Map() },
-    ...{ glows: plan.glows, vanishing: plan.horizon.vanishing },
+    things,
+    regions: map.regions,
+    upTo: {},
+    paper: page.paper,
+    grounds: new Map(),
+    glows: plan.glows,
+    vanishing: plan.horizon.vanishing,
     opticsOf: (id) => ({ optics: pencilOptics(asTrayPencil(byId.get(id)!)), key: id }),
   };
   const built = new Map<string, ToneStack>();
   const { width, height, pixelsPerMm } = geometry;
   return {
-    ...{ width, height, pixelsPerMm, labels: geometry.grown, fields },
+    width,
+    height,
+    pixelsPerMm,
+    labels: geometry.grown,
+    fields,
     ...laidOnPaper(laid, built),
     ink: laidOnInk(laid, coarseInkShare(ink, step), built),
   };

@@ -63,9 +63,15 @@ async function madeUp(): Promise<void> {
     }
     const mean = (sum: number) => sum / SEEDS.length;
     rows.push({
-      ...{ things, pencils, 'thing by thing': mean(sums.inTurn), greedy: mean(sums.greedy) },
-      ...{ 'after 1 s': mean(sums.second), 'after 5 s': mean(sums.five), 'lower bound': mean(sums.bound) },
-      ...{ 'over the bound, %': 100 * (sums.five / sums.bound - 1), faults: sums.faults },
+      things,
+      pencils,
+      'thing by thing': mean(sums.inTurn),
+      greedy: mean(sums.greedy),
+      'after 1 s': mean(sums.second),
+      'after 5 s': mean(sums.five),
+      'lower bound': mean(sums.bound),
+      'over the bound, %': 100 * (sums.five / sums.bound - 1),
+      faults: sums.faults,
     });
   }
   printTable('Pick-ups on pages made up, any number of things open', rows);
@@ -79,8 +85,12 @@ async function soonEnough(): Promise<void> {
       const steps = placed(pageOfSteps(things, pencils, 1));
       const [second, minute] = [await within(1000, steps, openThings), await within(60_000, steps, openThings)];
       rows.push({
-        ...{ things, 'things open': openThings, 'first order, ms': await firstOrder(steps, openThings) },
-        ...{ 'after 1 s': second.cost, 'after 60 s': minute.cost, 'more, %': 100 * (second.cost / minute.cost - 1) },
+        things,
+        'things open': openThings,
+        'first order, ms': await firstOrder(steps, openThings),
+        'after 1 s': second.cost,
+        'after 60 s': minute.cost,
+        'more, %': 100 * (second.cost / minute.cost - 1),
         'cancel heard after, ms': await cancelHeard(steps, openThings),
       });
     }

@@ -46,7 +46,9 @@ export async function openDesk({ fresh = false, env = {} }: DeskOptions = {}): P
   };
   return {
     url: `http://localhost:${port}`,
-    ...{ folder, kill, start },
+    folder,
+    kill,
+    start,
     async restart(options) {
       await kill();
       await start(options);

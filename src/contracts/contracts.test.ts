@@ -103,7 +103,11 @@ describe('the plan of a sheet', () => {
       families: { 'thing-a': { dark: 'pencil-1', mid: 'pencil-2', light: 'pencil-3' } },
     };
     expect(Plan.parse(before).families['thing-a']).to.deep.equal({
-      ...{ pencils: ['pencil-1', 'pencil-2', 'pencil-3'], blender: null, depth: null, accent: null, neutral: null },
+      pencils: ['pencil-1', 'pencil-2', 'pencil-3'],
+      blender: null,
+      depth: null,
+      accent: null,
+      neutral: null,
     });
   });
 
@@ -256,7 +260,14 @@ describe('what is decided about the regions of a sheet', () => {
 describe('regions', () => {
   it('are refused without any, with sizes that are none, and with ids out of range', () => {
     const region = {
-      ...{ id: 1, areaMm2: 4, usableWidthMm: 1, axisDegrees: 0, lengthMm: 3, breadthMm: 2, holes: 0, shape: 'ball' },
+      id: 1,
+      areaMm2: 4,
+      usableWidthMm: 1,
+      axisDegrees: 0,
+      lengthMm: 3,
+      breadthMm: 2,
+      holes: 0,
+      shape: 'ball',
       pole: { x: 1, y: 1 },
       centroid: { x: 1, y: 1 },
       box: { left: 0, top: 0, right: 2, bottom: 2 },
@@ -331,24 +342,21 @@ describe('what was kept before', () => {
 
   it('of steps is read with the way of their zone beside its ends', () => {
     const older = {
-      ...{
-        id: 'thing-a/base',
-        thingId: 'thing-a',
-        layerId: 'base',
-        pencil: 'pencil-K1',
-        regionIds: [1],
-        pressure: 'light',
-      },
-      ...{
-        passes: 1,
-        stroke: 'small circles',
-        point: 'normal',
-        purpose: 'Base coat.',
-        minutes: 3,
-        value: 60,
-        after: [],
-      },
-      ...{ zone: { field: 'tone', from: 0, to: 0.4, softnessMm: 1 }, halfWidthMm: 2.5 },
+      id: 'thing-a/base',
+      thingId: 'thing-a',
+      layerId: 'base',
+      pencil: 'pencil-K1',
+      regionIds: [1],
+      pressure: 'light',
+      passes: 1,
+      stroke: 'small circles',
+      point: 'normal',
+      purpose: 'Base coat.',
+      minutes: 3,
+      value: 60,
+      after: [],
+      zone: { field: 'tone', from: 0, to: 0.4, softnessMm: 1 },
+      halfWidthMm: 2.5,
     };
     expect(Step.parse(older).zone).to.deep.equal({ ...older.zone, overMm: 2.5 });
     expect(Step.safeParse({ ...older, halfWidthMm: undefined }).success).to.equal(false);

@@ -95,8 +95,13 @@ export const PaperFacts = z.object({
 export type PaperFacts = z.infer<typeof PaperFacts>;
 
 export const UNKNOWN_PAPER: PaperFacts = {
-  ...{ weightGsm: null, bound: null, printedOnBothSides: null, waterSafe: null, inkRuns: null },
-  ...{ paleOutlines: null, testNote: '' },
+  weightGsm: null,
+  bound: null,
+  printedOnBothSides: null,
+  waterSafe: null,
+  inkRuns: null,
+  paleOutlines: null,
+  testNote: '',
 };
 
 export const Page = z.object({ widthMm: Millimetres, heightMm: Millimetres, paper: z.string().max(40) });
@@ -204,10 +209,19 @@ export const Layer = z.object({
 /** What a person changed in one layer. */
 export const LayerEdit = z
   .object({
-    ...{ pencil: Id, pressure: z.enum(PRESSURES), passes: Passes },
-    ...{ from: Share, to: Share, softnessMm: Softness, hardTo: z.boolean() },
-    ...{ stroke: z.enum(STROKES), direction: z.enum(DIRECTIONS).nullable(), point: z.enum(POINTS) },
-    ...{ tool: z.string().max(40).nullable(), dryMinutes: DryMinutes, purpose: Purpose },
+    pencil: Id,
+    pressure: z.enum(PRESSURES),
+    passes: Passes,
+    from: Share,
+    to: Share,
+    softnessMm: Softness,
+    hardTo: z.boolean(),
+    stroke: z.enum(STROKES),
+    direction: z.enum(DIRECTIONS).nullable(),
+    point: z.enum(POINTS),
+    tool: z.string().max(40).nullable(),
+    dryMinutes: DryMinutes,
+    purpose: Purpose,
   })
   .partial();
 

@@ -97,7 +97,9 @@ export const RegionsMeta = z.object({
       z.object({ kind: z.literal('fleck'), at: Point, areaMm2: z.number() }),
       z.object({
         kind: z.literal('gap'),
-        ...{ at: Point, from: Point, to: Point },
+        at: Point,
+        from: Point,
+        to: Point,
         gapeMm: z.number().min(0),
         closed: z.boolean(),
       }),

@@ -94,12 +94,16 @@ describe('reflections that are drawn on The Ferry Steps', () => {
     const pairs = (of: Plan) =>
       Object.fromEntries(reflectionsOf(of, map).map(({ reflection, of: original }) => [reflection, original]));
     expect(pairs(plan)).to.include({
-      ...{ 'lantern-reflections': 'paper-lanterns', 'hull-reflection': 'hull' },
-      ...{ 'window-reflections': 'lit-windows', 'mast-reflection': 'mast-and-spars' },
+      'lantern-reflections': 'paper-lanterns',
+      'hull-reflection': 'hull',
+      'window-reflections': 'lit-windows',
+      'mast-reflection': 'mast-and-spars',
     });
     const nameless = { ...plan, things: plan.things.map((thing) => ({ ...thing, name: 'thing' })) };
     expect(pairs(nameless)).to.deep.equal({
-      ...{ 'hull-reflection': 'hull', 'cabin-reflection': 'cabin', 'window-reflections': 'cabin' },
+      'hull-reflection': 'hull',
+      'cabin-reflection': 'cabin',
+      'window-reflections': 'cabin',
     });
   });
 });
@@ -195,14 +199,15 @@ describe('recipes of the booklet', function () {
         ].map((id) => [id, effects.get(id)]),
       ),
     ).to.deep.equal({
-      ...{ 'brass-bell': 'polished-metal', cabochons: 'domed-gem', 'cut-stones': 'cut-gem', pearls: 'pearl' },
-      ...{
-        'hare-body': 'fur',
-        'near-snow': 'snow',
-        'dusk-sky': 'long-gradient',
-        'still-water': 'still-water',
-        crate: 'wood',
-      },
+      'brass-bell': 'polished-metal',
+      cabochons: 'domed-gem',
+      'cut-stones': 'cut-gem',
+      pearls: 'pearl',
+      'hare-body': 'fur',
+      'near-snow': 'snow',
+      'dusk-sky': 'long-gradient',
+      'still-water': 'still-water',
+      crate: 'wood',
     });
     for (const page of DEMO_PAGES) {
       for (const { recipe, family } of checked(page, page.paper, wax, 'bare')) {

@@ -85,7 +85,10 @@ export async function seedDemo(desk: DemoDesk): Promise<boolean> {
 /** A swatch card of the first pencils of each set. */
 function demoCards(pencils: readonly DemoPencil[]): (NewCard & { number: number })[] {
   return [...new Set(pencils.map(({ set }) => set))].map((set, i) => ({
-    ...{ id: `demo-card-${i + 1}`, number: i + 1, paper: 'white-book', emptyRows: 0 },
+    id: `demo-card-${i + 1}`,
+    number: i + 1,
+    paper: 'white-book',
+    emptyRows: 0,
     pencilIds: pencils
       .filter((pencil) => pencil.set === set)
       .slice(0, ROWS_ON_A_PAGE)
@@ -107,13 +110,20 @@ async function begin(desk: DemoDesk, pencils: readonly DemoPencil[]): Promise<vo
 function sheetOf(page: DemoPage): DemoSheet {
   const { id, title, widthMm, heightMm, paper } = page;
   return {
-    ...{ id, title, widthMm, heightMm, paper },
+    id,
+    title,
+    widthMm,
+    heightMm,
+    paper,
     trayId: DEMO_TRAY,
     file: `${id}.svg`,
     pictureFile: `${id}.png`,
     keyFile: `${id}.key.png`,
     things: page.things.map(({ name, form, focus = false, natural = null, material = null }) => ({
-      ...{ name, focus, natural, material },
+      name,
+      focus,
+      natural,
+      material,
       mark: markOf(page, name.toLowerCase()),
       form: knownForm(form),
     })),

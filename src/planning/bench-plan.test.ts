@@ -26,14 +26,27 @@ import {
 } from './index.ts';
 
 const region = (id: number, x: number): Region => ({
-  ...{ id, usableWidthMm: 9, areaMm2: 120, axisDegrees: 0, lengthMm: 12, breadthMm: 10, holes: 0, shape: 'irregular' },
-  ...{ pole: { x, y: 20 }, centroid: { x, y: 20 }, box: { left: x - 5, top: 15, right: x + 5, bottom: 25 } },
+  id,
+  usableWidthMm: 9,
+  areaMm2: 120,
+  axisDegrees: 0,
+  lengthMm: 12,
+  breadthMm: 10,
+  holes: 0,
+  shape: 'irregular',
+  pole: { x, y: 20 },
+  centroid: { x, y: 20 },
+  box: { left: x - 5, top: 15, right: x + 5, bottom: 25 },
 });
 const regions = [1, 2, 3].map((id) => region(id, 20 * id));
 const page = { regions, neighbours: [{ a: 1, b: 2, lengthMm: 8 }] };
 const pencil = (id: string, colour: string) =>
   ({
-    ...{ id, code: id.toUpperCase(), colour, ownName: '', name: id },
+    id,
+    code: id.toUpperCase(),
+    colour,
+    ownName: '',
+    name: id,
     type: 'wax',
     opacity: null,
     hardness: 0.2,
@@ -141,11 +154,14 @@ describe('a pencil that takes another’s place', () => {
 
 describe('the log of the table', () => {
   const entry = (stepId: string, kind: LogEntry['kind'], minutes = 3): LogEntry => ({
-    ...{ id: `${stepId} ${kind}`, planId: 'plan-one', stepId, kind, usedPencil: null, cameOut: null },
-    ...{
-      startedAt: '2026-11-26T19:00:00.000Z',
-      finishedAt: new Date(Date.UTC(2026, 10, 26, 19, minutes)).toISOString(),
-    },
+    id: `${stepId} ${kind}`,
+    planId: 'plan-one',
+    stepId,
+    kind,
+    usedPencil: null,
+    cameOut: null,
+    startedAt: '2026-11-26T19:00:00.000Z',
+    finishedAt: new Date(Date.UTC(2026, 10, 26, 19, minutes)).toISOString(),
     pausedSeconds: 30,
   });
 

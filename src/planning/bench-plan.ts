@@ -61,7 +61,8 @@ export function openSteps(
     return optics.get(id);
   };
   const steps = makeSteps(things, {
-    ...{ valueOf, rates },
+    valueOf,
+    rates,
     pointsOf({ pencil, pressure, passes }, areaMm2) {
       const known = opticsOf(pencil);
       const hardness = pencils.get(pencil)?.hardness ?? undefined;
@@ -126,8 +127,14 @@ export function benchPlanFrom(
     steps: steps.map((step) => ({ ...step, regionIds: [...step.regionIds], after: [...step.after] })),
     order: [...order.order],
     sittings: order.sittings.map((sitting) => ({ steps: [...sitting.steps], minutes: sitting.minutes })),
-    ...{ pickUps, minutes, lowerBound, sharpenings, smearCm2, leftOut: [...leftOut] },
-    ...{ ratesFrom: rates.learntFrom, pickUpSeconds: rates.pickUpSeconds },
+    pickUps,
+    minutes,
+    lowerBound,
+    sharpenings,
+    smearCm2,
+    leftOut: [...leftOut],
+    ratesFrom: rates.learntFrom,
+    pickUpSeconds: rates.pickUpSeconds,
     madeFor: wishedOf(sheet.plan),
     pencils: used.flatMap((pencilId) => {
       const pencil = pencilById.get(pencilId);

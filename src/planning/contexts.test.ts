@@ -15,8 +15,14 @@ import {
 } from './index.ts';
 
 const region = (id: number, left: number, top: number, right: number, bottom: number): Region => ({
-  ...{ id, usableWidthMm: Math.min(right - left, bottom - top), areaMm2: (right - left) * (bottom - top) },
-  ...{ axisDegrees: 0, lengthMm: 10, breadthMm: 5, holes: 0, shape: 'irregular' as const },
+  id,
+  usableWidthMm: Math.min(right - left, bottom - top),
+  areaMm2: (right - left) * (bottom - top),
+  axisDegrees: 0,
+  lengthMm: 10,
+  breadthMm: 5,
+  holes: 0,
+  shape: 'irregular' as const,
   pole: { x: (left + right) / 2, y: (top + bottom) / 2 },
   centroid: { x: (left + right) / 2, y: (top + bottom) / 2 },
   box: { left, top, right, bottom },
@@ -39,7 +45,11 @@ const page = {
 };
 const pencil = (code: string, colour: string, more: Partial<Pencil> = {}) =>
   ({
-    ...{ id: `pencil-${code}`, code, colour, ownName: '', name: code },
+    id: `pencil-${code}`,
+    code,
+    colour,
+    ownName: '',
+    name: code,
     type: 'wax',
     opacity: null,
     ...more,
@@ -112,7 +122,9 @@ describe('what a recipe is fitted to', () => {
   it('settles the effect that a thing gets as long as nobody chooses', () => {
     const effects = proposedEffects(glowing, page, pencils);
     expect(Object.fromEntries(effects)).to.deep.equal({
-      ...{ lamp: 'light-source', hut: 'polished-metal', water: 'still-water' },
+      lamp: 'light-source',
+      hut: 'polished-metal',
+      water: 'still-water',
       sky: 'warm-glow',
     });
     expect(deriveRecipes(glowing, page, pencils).get('sky')!.effect).to.equal('warm-glow');
@@ -144,7 +156,8 @@ describe('a reflection that is drawn', () => {
   it('needs no name where two or more lie across one line from what is as wide above it', () => {
     const box = (id: number, left: number, right: number, top: number, bottom: number): Region => ({
       ...regions[0],
-      ...{ id, box: { left, right, top, bottom } },
+      id,
+      box: { left, right, top, bottom },
     });
     const hull = { id: 'hull', regions: [box(1, 10, 60, 40, 60)], inWater: false };
     const mast = { id: 'mast', regions: [box(2, 70, 76, 20, 62)], inWater: false };

@@ -59,7 +59,11 @@ export function paperInUse(
   const fit = here ?? newest[0];
   if (!fit) {
     return {
-      ...{ paper: declared, fit: null, found: declaredFit(declared), carried: false, trayPencil: asTrayPencil },
+      paper: declared,
+      fit: null,
+      found: declaredFit(declared),
+      carried: false,
+      trayPencil: asTrayPencil,
       beliefIn: (pencil) => beliefOn(readOnce.has(pencil.id) ? 'read once' : 'declared'),
     };
   }
@@ -68,7 +72,10 @@ export function paperInUse(
   const typical = typicalOf(pencils, fit);
   const own = ownFits([...(here ? [here] : []), ...newest]);
   return {
-    ...{ paper, fit, found, carried: fit !== here },
+    paper,
+    fit,
+    found,
+    carried: fit !== here,
     trayPencil(pencil) {
       const mine = own.get(pencil.id);
       if (!mine) {

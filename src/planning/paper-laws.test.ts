@@ -59,7 +59,10 @@ describe('whatever swatches of a tray say', () => {
   const named = (some: { colour: string; type: string; opacity: number | null; leadMm: number | null }[]) =>
     some.map((pencil, i) => ({ ...pencil, id: `pencil-${i}`, code: `K${i}` }) as Pencil);
   const fitOf = (paper: string, fit: TrayFit['fit'], own: readonly object[]): TrayFit => ({
-    ...{ paper, at: '2026-01-01T00:00:00.000Z', learnt: {}, fit },
+    paper,
+    at: '2026-01-01T00:00:00.000Z',
+    learnt: {},
+    fit,
     pencils: own.map((each, i) => ({
       pencilId: `pencil-${i}`,
       fit: { ...(each as TrayFit['pencils'][number]['fit']), doubtful: [] },

@@ -37,14 +37,21 @@ import {
 } from './index.ts';
 
 const region = (id: number, usableWidthMm: number, areaMm2: number): Region => ({
-  ...{ id, usableWidthMm, areaMm2, axisDegrees: 0, lengthMm: 10, breadthMm: 5, holes: 0, shape: 'irregular' as const },
+  id,
+  usableWidthMm,
+  areaMm2,
+  axisDegrees: 0,
+  lengthMm: 10,
+  breadthMm: 5,
+  holes: 0,
+  shape: 'irregular' as const,
   pole: { x: 50, y: 50 },
   centroid: { x: 50, y: 50 },
   box: { left: 40, top: 40, right: 60, bottom: 60 },
 });
 const regions = [region(1, 6, 60), region(2, 6, 60), region(3, 20, 900), region(4, 1, 3)];
 const pencil = (code: string, colour: string, ownName = '') =>
-  ({ ...{ id: `pencil-${code}`, code, colour, ownName, name: `lead ${code}` }, type: 'wax', opacity: null }) as Pencil;
+  ({ id: `pencil-${code}`, code, colour, ownName, name: `lead ${code}`, type: 'wax', opacity: null }) as Pencil;
 const pencils = [pencil('K1', '#5e3a26'), pencil('K2', '#c6913a', 'bell'), pencil('K3', '#f2c21d')];
 const byId = new Map(pencils.map((each) => [each.id, each]));
 const family = familyOf(['pencil-K1', 'pencil-K2', 'pencil-K3']);
@@ -237,16 +244,14 @@ describe('a paper as the swatches of a tray say that it is', () => {
   const fit = { laydown: 1.2, scatter: 3, fills: 1.1, masstone: [40, 10, 20] as const, apart: 1.9, doubtful: [] };
   const found = {
     ...declaredFit(paperById('white-book')),
-    ...{
-      rough: 0.4,
-      tooth: 1.2,
-      spread: 0.7,
-      crush: 0.6,
-      yuleNielsen: 2.4,
-      slope: 0.8,
-      tinted: 0.2,
-      hand: { light: 0.6 },
-    },
+    rough: 0.4,
+    tooth: 1.2,
+    spread: 0.7,
+    crush: 0.6,
+    yuleNielsen: 2.4,
+    slope: 0.8,
+    tinted: 0.2,
+    hand: { light: 0.6 },
   };
   const onWhite = {
     paper: 'white-book',

@@ -20,7 +20,12 @@ export function rearranged(
   const { pickUps, sharpenings, smearCm2 } = overheadOf(order.map((step) => stepOf.get(step)!));
   return {
     ...plan,
-    ...{ id, order, pickUps, sharpenings, smearCm2, lowerBound: Math.min(plan.lowerBound, pickUps) },
+    id,
+    order,
+    pickUps,
+    sharpenings,
+    smearCm2,
+    lowerBound: Math.min(plan.lowerBound, pickUps),
     sittings: left,
     minutes: left.reduce((sum, { minutes }) => sum + minutes, 0),
     steps: plan.steps

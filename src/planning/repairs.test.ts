@@ -15,8 +15,17 @@ import { familyOf } from '../core/recipe/index.ts';
 import { benchPlanFrom, deriveRecipes, isOutOfDate, openSteps, repairsFor, thingBeside, withInstead } from './index.ts';
 
 const region = (id: number, x: number, areaMm2: number): Region => ({
-  ...{ id, usableWidthMm: 9, areaMm2, axisDegrees: 0, lengthMm: 12, breadthMm: 10, holes: 0, shape: 'irregular' },
-  ...{ pole: { x, y: 20 }, centroid: { x, y: 20 }, box: { left: x - 5, top: 15, right: x + 5, bottom: 25 } },
+  id,
+  usableWidthMm: 9,
+  areaMm2,
+  axisDegrees: 0,
+  lengthMm: 12,
+  breadthMm: 10,
+  holes: 0,
+  shape: 'irregular',
+  pole: { x, y: 20 },
+  centroid: { x, y: 20 },
+  box: { left: x - 5, top: 15, right: x + 5, bottom: 25 },
 });
 /** Two lanterns of two panes each, and a rope beside the second. */
 const page = {

@@ -36,7 +36,10 @@ export function summariseSheet(
     const largest = toColour.reduce((p, q) => (q.areaMm2 > p.areaMm2 ? q : p));
     return [
       {
-        ...{ id, name, focus, areaMm2: area },
+        id,
+        name,
+        focus,
+        areaMm2: area,
         widthMm: usualWidth({ regions: toColour }),
         at: {
           x: mean(({ centroid }) => centroid.x) / plan.page.widthMm,

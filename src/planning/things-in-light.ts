@@ -27,7 +27,9 @@ export function formedThings(plan: Plan, { regions, neighbours }: PlannedPage): 
   const forms = deriveForms(plan, regions);
   const sources = sourcesOf(plan.things, { regions, neighbours }, lightingOf(plan));
   return plan.things.map(({ id, regionIds, material }) => ({
-    ...{ id, regionIds, material },
+    id,
+    regionIds,
+    material,
     form: forms.get(id) ?? 'raised',
     sources: sources.get(id) ?? [],
     ...finishOf(plan.layers.effects[id]),

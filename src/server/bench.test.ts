@@ -6,29 +6,44 @@ import { SHEET, emptyDesk, oil as pencil, withRegions } from './test/desk.ts';
 
 describe('the bench', () => {
   const step = (layerId: string, after: string[]) => ({
-    ...{
-      id: `thing-a/${layerId}`,
-      thingId: 'thing-a',
-      layerId,
-      pencil: 'pencil-K1',
-      regionIds: [1],
-      pressure: 'light',
-      passes: 1,
-      after,
-    },
-    ...{ stroke: 'small circles', point: 'normal', purpose: 'Base coat.', minutes: 3, value: 60, halfWidthMm: 2 },
+    id: `thing-a/${layerId}`,
+    thingId: 'thing-a',
+    layerId,
+    pencil: 'pencil-K1',
+    regionIds: [1],
+    pressure: 'light',
+    passes: 1,
+    after,
+    stroke: 'small circles',
+    point: 'normal',
+    purpose: 'Base coat.',
+    minutes: 3,
+    value: 60,
+    halfWidthMm: 2,
     zone: { field: 'tone', from: 0, to: 1, softnessMm: 0 },
   });
   const plan = (id = 'plan-one', order = ['thing-a/base', 'thing-a/shadow']): NewBenchPlan =>
     ({
-      ...{ id, planRevision: 0, model: 'test', openThings: 2, order, pickUps: 1, minutes: 6, lowerBound: 1 },
+      id,
+      planRevision: 0,
+      model: 'test',
+      openThings: 2,
+      order,
+      pickUps: 1,
+      minutes: 6,
+      lowerBound: 1,
       steps: [step('base', []), step('shadow', ['thing-a/base'])] as unknown as NewBenchPlan['steps'],
       sittings: [{ steps: order, minutes: 6 }],
       pencils: [{ id: 'pencil-K1', code: 'K1', name: 'kelp', colour: '#4c5a2e' }],
       things: [{ id: 'thing-a', name: 'Roof' }],
     }) as NewBenchPlan;
   const entry = (id: string, stepId: string, kind = 'done', planId = 'plan-one') => ({
-    ...{ id, planId, stepId, kind, startedAt: '2026-05-01T19:00:00.000Z', finishedAt: '2026-05-01T19:04:00.000Z' },
+    id,
+    planId,
+    stepId,
+    kind,
+    startedAt: '2026-05-01T19:00:00.000Z',
+    finishedAt: '2026-05-01T19:04:00.000Z',
   });
 
   async function textsOf(book: Uint8Array): Promise<string[]> {

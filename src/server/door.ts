@@ -62,7 +62,11 @@ export function doorkeeper(door: Door | null): RequestHandler[] {
   };
   if (!door) return [own];
   const session = cookieSession({
-    ...{ name: 'harmonie', keys: [door.key], httpOnly: true, sameSite: 'strict', maxAge: 30 * DAY_MS },
+    name: 'harmonie',
+    keys: [door.key],
+    httpOnly: true,
+    sameSite: 'strict',
+    maxAge: 30 * DAY_MS,
   });
   const known = (request: Request, _response: Response, next: NextFunction) => {
     const free = isHere(request) || request.path === '/door' || request.path === '/health';

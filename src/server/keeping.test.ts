@@ -56,7 +56,10 @@ describe('pictures by their content', () => {
 
 describe('two tabs at once', () => {
   const change = (id: string, label: string) => ({
-    ...{ id, label, stage: 'light', baseRevision: 0 },
+    id,
+    label,
+    stage: 'light',
+    baseRevision: 0,
     change: { light: { kind: 'direction', azimuthDegrees: label.length, heightDegrees: 45 } },
   });
 

@@ -280,7 +280,12 @@ describe('trays', () => {
     const { api } = await emptyDesk();
     await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1'), pencil('K2')] });
     const swatch = (id: string, over: string | null, paper = 'white-book') => ({
-      ...{ id, over, paper, patch: 'medium', ground: 'paper', lab: [60, 5, 20] },
+      id,
+      over,
+      paper,
+      patch: 'medium',
+      ground: 'paper',
+      lab: [60, 5, 20],
     });
     const add = (body: object) => api.post('/api/trays/my-pencils/pencils/pencil-K1/swatches').send(body);
     await add(swatch('patch-1', null));
@@ -298,8 +303,13 @@ describe('trays', () => {
     const { api } = await emptyDesk();
     await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1'), pencil('K2')] });
     const reading = (code: string, paper: string, over: string | null = null) => ({
-      ...{ id: `${code}-${paper}-${over}`, pencilId: `pencil-${code}`, over, paper },
-      ...{ patch: 'medium', ground: 'paper', lab: [60, 5, 20] },
+      id: `${code}-${paper}-${over}`,
+      pencilId: `pencil-${code}`,
+      over,
+      paper,
+      patch: 'medium',
+      ground: 'paper',
+      lab: [60, 5, 20],
     });
     const add = (...readings: object[]) => api.post('/api/trays/my-pencils/swatches').send({ readings });
     const both = [reading('K1', 'white-book', 'pencil-K2'), reading('K2', 'white-book')];
@@ -317,7 +327,10 @@ describe('trays', () => {
     const { api } = await emptyDesk();
     await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1'), pencil('K2')] });
     const card = (id: string, codes: string[], emptyRows = 0) => ({
-      ...{ id, paper: 'white-book', emptyRows, pencilIds: codes.map((code) => `pencil-${code}`) },
+      id,
+      paper: 'white-book',
+      emptyRows,
+      pencilIds: codes.map((code) => `pencil-${code}`),
     });
     const add = (body: object) => api.post('/api/trays/my-pencils/cards').send(body);
     await add(card('card-1', ['K2', 'K1']));
@@ -341,7 +354,11 @@ describe('trays', () => {
     const { api } = await emptyDesk();
     await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1')] });
     const trial = (more: object = {}) => ({
-      ...{ id: 'trial-1', title: 'Under the lamp', paper: 'white-book', seen: null, taught: null },
+      id: 'trial-1',
+      title: 'Under the lamp',
+      paper: 'white-book',
+      seen: null,
+      taught: null,
       steps: [
         { pencil: 'pencil-K1', pressure: 'light' },
         { tool: 'solvent', pressure: 'light' },
@@ -365,8 +382,13 @@ describe('trays', () => {
       api.post('/api/trays/my-pencils/pencils').send({
         pencils: codes.map(pencil),
         readings: readOf.map((code) => ({
-          ...{ id: `patch-of-${code}`, pencilId: `pencil-${code}`, over: null, paper: 'white-book' },
-          ...{ patch: 'full', ground: 'paper', lab: [40, 5, 20] },
+          id: `patch-of-${code}`,
+          pencilId: `pencil-${code}`,
+          over: null,
+          paper: 'white-book',
+          patch: 'full',
+          ground: 'paper',
+          lab: [40, 5, 20],
         })),
       });
     const read = async () => (await api.get('/api/trays/my-pencils/swatches/white-book')).body.length;
@@ -435,7 +457,9 @@ describe('recipe cards', () => {
     id: 'recipe-1',
     name: 'Brass by hand',
     card: {
-      ...{ effect: 'polished-metal', school: 'base-coat-first', pencils: 4 },
+      effect: 'polished-metal',
+      school: 'base-coat-first',
+      pencils: 4,
       edits: { layers: { shadow: { pencil: 'family-0', pressure: 'firm', softnessMm: 0.1 } }, without: ['streak'] },
     },
   };

@@ -63,7 +63,13 @@ describe('sheets on the shelf', () => {
     const read = (name: string) => new TextDecoder().decode(files[name]);
     const { contents } = JSON.parse(read('contents.json')) as { contents: { name: string; sha256: string }[] };
     expect(contents.map(({ name }) => name)).to.have.members([
-      ...['original.png', 'page.png', 'plan.json', 'record.json', 'things.csv', 'regions.csv', 'regions.svg'],
+      'original.png',
+      'page.png',
+      'plan.json',
+      'record.json',
+      'things.csv',
+      'regions.csv',
+      'regions.svg',
     ]);
     for (const { name, sha256 } of contents)
       expect(createHash('sha256').update(files[name]).digest('hex')).to.equal(sha256);

@@ -36,7 +36,11 @@ export async function acrossThePage(
   const stretch = new Stretch(whole, [...whole.chains.keys()], start, end);
   const kept = stretch.among;
   const found = await beam(stretch, {
-    ...{ width: WIDTH.whole, shake: 0, random, most: whole.pencil.length, pause },
+    width: WIDTH.whole,
+    shake: 0,
+    random,
+    most: whole.pencil.length,
+    pause,
   });
   if (!found) return null;
   let runs = found;
@@ -58,7 +62,11 @@ export async function acrossThePage(
     const size = Math.min(runs.length, WINDOW.least + Math.floor(random() * (WINDOW.most - WINDOW.least + 1)));
     const from = Math.floor(random() * (runs.length - size + 1));
     const again = await beam(new Stretch(whole, kept, before[from], before[from + size]), {
-      ...{ width: WIDTH.window, shake: SHAKE, random, most: size, pause },
+      width: WIDTH.window,
+      shake: SHAKE,
+      random,
+      most: size,
+      pause,
     });
     if (!again) return;
     runs = [...runs.slice(0, from), ...again, ...runs.slice(from + size)];

@@ -6,16 +6,19 @@ import { cutSittings } from './cut-sittings.ts';
 import { type Step, makeSteps, minutesFor, priceOfOpen, sequence, validateSequence } from './index.ts';
 
 const step = (thingId: string, layerId: string, pencil: string, after: string[] = [], minutes = 2): Step => ({
-  ...{ id: `${thingId}/${layerId}`, thingId, layerId, pencil, after, minutes },
-  ...{
-    regionIds: [1],
-    pressure: 'light',
-    passes: 1,
-    stroke: 'small circles',
-    point: 'normal',
-    purpose: 'Test.',
-    value: 50,
-  },
+  id: `${thingId}/${layerId}`,
+  thingId,
+  layerId,
+  pencil,
+  after,
+  minutes,
+  regionIds: [1],
+  pressure: 'light',
+  passes: 1,
+  stroke: 'small circles',
+  point: 'normal',
+  purpose: 'Test.',
+  value: 50,
   zone: { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 2 },
 });
 
@@ -68,16 +71,16 @@ function fewestPickUps(steps: readonly Step[]): number {
 }
 
 const region = (id: number, usableWidthMm: number, areaMm2: number) => ({
-  ...{
-    id,
-    usableWidthMm,
-    areaMm2,
-    pole: { x: 0, y: 0 },
-    centroid: { x: 0, y: 0 },
-    axisDegrees: 0,
-    ...{ breadthMm: 2, holes: 0, shape: 'irregular' as const },
-    lengthMm: 1,
-  },
+  id,
+  usableWidthMm,
+  areaMm2,
+  pole: { x: 0, y: 0 },
+  centroid: { x: 0, y: 0 },
+  axisDegrees: 0,
+  breadthMm: 2,
+  holes: 0,
+  shape: 'irregular' as const,
+  lengthMm: 1,
   box: { left: 0, top: 0, right: 1, bottom: 1 },
 });
 

@@ -51,7 +51,12 @@ function withOnly({ chains, pencil, pencils, thing, place }: Problem, group: Rea
     .map((chain) => chain.filter((step) => group.has(pencil[step])))
     .filter(({ length }) => length > 0);
   return {
-    ...{ pencil, pencils, thing, place, chains: left, needs: Array.from(pencil, () => []) },
+    pencil,
+    pencils,
+    thing,
+    place,
+    chains: left,
+    needs: Array.from(pencil, () => []),
     needsOf: left.map(() => []),
     runsLeft: left.map((chain) => runsFrom(chain, pencil, pencils)),
   };

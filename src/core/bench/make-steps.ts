@@ -50,8 +50,14 @@ export function makeSteps(things: readonly PlannedThing[], facts: StepFacts): St
         steps.push({
           ...how,
           id: parts.length === 1 ? `${thingId}/${layerId}` : `${thingId}/${layerId}~${k + 1}`,
-          ...{ thingId, layerId, regionIds: own.map(({ id }) => id), minutes: minutesOf(own), coveredMm2 },
-          ...{ value: facts.valueOf(layer.pencil), box: boxAround(own), soft: facts.isSoft?.(layer) ?? false },
+          thingId,
+          layerId,
+          regionIds: own.map(({ id }) => id),
+          minutes: minutesOf(own),
+          coveredMm2,
+          value: facts.valueOf(layer.pencil),
+          box: boxAround(own),
+          soft: facts.isSoft?.(layer) ?? false,
           // A tool works what is laid: it wears no point.
           wear: layer.tool ? 0 : (facts.pointsOf?.(layer, coveredMm2) ?? 0),
           after: last ? [last.id] : [],

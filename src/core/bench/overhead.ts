@@ -129,7 +129,8 @@ function underHand({ left, top, right, bottom }: Box, hand: Handedness): Box {
   const [x, y] = [(left + right) / 2, (top + bottom) / 2];
   return {
     ...(hand === 'right' ? { left: x, right: x + HAND.beside } : { left: x - HAND.beside, right: x }),
-    ...{ top: y - HAND.above, bottom: y + HAND.below },
+    top: y - HAND.above,
+    bottom: y + HAND.below,
   };
 }
 

@@ -30,7 +30,8 @@ export async function priceOfOpen(
   for (const [k, openThings] of limits.entries()) {
     const things = openThings === 1 ? '1 thing' : `${openThings} things`;
     const part: Run = {
-      ...{ cancelled: () => run.cancelled(), now: () => run.now() },
+      cancelled: () => run.cancelled(),
+      now: () => run.now(),
       progress: (share) => run.progress((k + share) / limits.length, `trying it with ${things} open`),
     };
     const found = await sequence(steps, { ...options, openThings }, part);

@@ -38,7 +38,12 @@ export function problemOf(steps: readonly Step[]): Problem {
   );
   const ordered = chains.map((chain) => Int32Array.from(chain));
   return {
-    ...{ pencil: pencils.of, pencils: pencils.count, thing: things.of, place, chains: ordered, needs },
+    pencil: pencils.of,
+    pencils: pencils.count,
+    thing: things.of,
+    place,
+    chains: ordered,
+    needs,
     needsOf: chains.map((chain) => chain.flatMap((step) => needs[step])),
     runsLeft: ordered.map((chain) => runsFrom(chain, pencils.of, pencils.count)),
   };

@@ -33,8 +33,14 @@ const PRESS_TAKES: Readonly<Record<Pressure, number>> = {
   burnish: 1.3,
 };
 const STROKE_TAKES: Readonly<Record<Stroke, number>> = {
-  ...{ 'small circles': 1, 'one direction': 0.9, hatching: 0.8, 'cross-hatching': 1.1 },
-  ...{ 'following the contour': 0.95, flicks: 0.85, stippling: 1.4, scumbling: 0.8 },
+  'small circles': 1,
+  'one direction': 0.9,
+  hatching: 0.8,
+  'cross-hatching': 1.1,
+  'following the contour': 0.95,
+  flicks: 0.85,
+  stippling: 1.4,
+  scumbling: 0.8,
 };
 
 /** How a step is laid, as far as its time depends on it. */

@@ -58,16 +58,15 @@ export function withRepairs(
     const minutes = minutesFor(areaMm2, 1, { ...repair, point, regions: repair.regionIds.length }, rates);
     return {
       ...repair,
-      ...{
-        id: `${repair.thingId}/${layerId}`,
-        layerId,
-        point,
-        stroke: 'small circles',
-        zone: ANYWHERE,
-        minutes,
-        after,
-      },
-      ...{ value: valueOf(repair.pencil), box: boxAround(repair.regionIds.flatMap((id) => regions.get(id) ?? [])) },
+      id: `${repair.thingId}/${layerId}`,
+      layerId,
+      point,
+      stroke: 'small circles',
+      zone: ANYWHERE,
+      minutes,
+      after,
+      value: valueOf(repair.pencil),
+      box: boxAround(repair.regionIds.flatMap((id) => regions.get(id) ?? [])),
     };
   };
   const before: Step[] = [];

@@ -101,7 +101,10 @@ describe('what lies on the table', () => {
 
   it('are the pencils in the order in which they are picked up, tools apart, and what to sharpen first', () => {
     expect(layOutFor(sitting)).to.deep.equal({
-      ...{ pencils: ['gold', 'umber'], tools: ['colourless-blender'], sharpen: ['umber'], sheetUnderHand: false },
+      pencils: ['gold', 'umber'],
+      tools: ['colourless-blender'],
+      sharpen: ['umber'],
+      sheetUnderHand: false,
     });
   });
 

@@ -27,7 +27,9 @@ const white = bareGround(whiteBook);
 const chroma = (lab: Lab) => Math.hypot(lab[1], lab[2]);
 const pass = (of: typeof blue, pressure: Pressure): Pass => ({ pencil: of, pressure });
 const tool = (id: string, pressure: Pressure | number = 'burnish', colour?: Lab): ToolPass => ({
-  ...{ tool: id, pressure, colour },
+  tool: id,
+  pressure,
+  colour,
 });
 const lay = (...passes: (Pass | ToolPass)[]) => layPasses(white, passes);
 const three = (of: typeof blue): Pass[] => [pass(of, 'light'), pass(of, 'light'), pass(of, 'light')];

@@ -98,7 +98,8 @@ describe('a glow', () => {
     const bun = thing('bun', [labelAt(page, 270, 200)], 'ball');
     const wall = thing('wall', [labelAt(page, 60, 60)], 'flat');
     const { glow, lit } = pageFields(page, [lamp, bun, wall], {
-      ...{ ...soft, glows: [{ thingId: 'lamp', at: null, reachMm: 26, strength: 1 }] },
+      ...soft,
+      glows: [{ thingId: 'lamp', at: null, reachMm: 26, strength: 1 }],
     });
     expect(at(page, lit, 180, 100)).to.equal(at(page, glow, 180, 100));
     expect(at(page, lit, 216, 200)).to.be.above(0.7 * at(page, glow, 216, 200));

@@ -77,7 +77,10 @@ function anyOf(body: Uint16Array): Uint8Array {
 /** The middle of each part and the box that holds it, pixels of the window. */
 function partsOf(body: Uint16Array, width: number, count: number) {
   const parts = Array.from({ length: count }, (_, k) => ({
-    ...{ id: k + 1, n: 0, x: 0, y: 0 },
+    id: k + 1,
+    n: 0,
+    x: 0,
+    y: 0,
     box: { left: Infinity, top: Infinity, right: 0, bottom: 0 },
   }));
   for (let o = 0; o < body.length; o++) {

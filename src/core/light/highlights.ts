@@ -80,8 +80,10 @@ export function layHighlights(
       {
         regionIds: form.over === 'region' ? [regionIds[id - 1]] : regionIds,
         at: { x: (box.left + x + 0.5) / perMm, y: (box.top + y + 0.5) / perMm },
-        ...{ lengthMm: (2 * long) / perMm, widthMm: (2 * half) / perMm },
-        ...{ degrees: (Math.atan2(sin, cos) * 180) / Math.PI, edge },
+        lengthMm: (2 * long) / perMm,
+        widthMm: (2 * half) / perMm,
+        degrees: (Math.atan2(sin, cos) * 180) / Math.PI,
+        edge,
       },
     ];
   });

@@ -41,11 +41,19 @@ export function lightOfPage(
   const { arriving, source } = arrivingOn(page, things, lighting);
   const glow = glowOf(page, things, lighting);
   const surface = {
-    ...{ tone: new Uint8Array(size), along: new Uint8Array(size), out: new Uint8Array(size) },
-    ...{ lit: glow.slice(), turn: new Uint8Array(size).fill(FACING), reflected: new Uint8Array(size), arriving, glow },
+    tone: new Uint8Array(size),
+    along: new Uint8Array(size),
+    out: new Uint8Array(size),
+    lit: glow.slice(),
+    turn: new Uint8Array(size).fill(FACING),
+    reflected: new Uint8Array(size),
+    arriving,
+    glow,
     shadow: castShadows(page, orderOf, takes, lighting.main),
-    ...{ shade: shadeOf(lighting.main), side: sideOf(lighting.main) },
-    ...{ glowFrom: gradientOf(page, glow), reflectedFrom: gradientOf(page, arriving) },
+    shade: shadeOf(lighting.main),
+    side: sideOf(lighting.main),
+    glowFrom: gradientOf(page, glow),
+    reflectedFrom: gradientOf(page, arriving),
   };
   const named = new Set(things.flatMap(({ regionIds }) => regionIds));
   const rest = page.regions.flatMap(({ id }) => (named.has(id) ? [] : [id]));

@@ -65,8 +65,10 @@ export function widened(
 ): Box {
   const inside = (value: number, least: number, most: number) => Math.min(most, Math.max(least, Math.round(value)));
   return {
-    ...{ left: inside(left - by, 0, width - 1), top: inside(top - by, 0, height - 1) },
-    ...{ right: inside(right + by, 1, width), bottom: inside(bottom + by, 1, height) },
+    left: inside(left - by, 0, width - 1),
+    top: inside(top - by, 0, height - 1),
+    right: inside(right + by, 1, width),
+    bottom: inside(bottom + by, 1, height),
   };
 }
 

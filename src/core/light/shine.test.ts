@@ -121,7 +121,8 @@ describe('a highlight', () => {
   it('lies along a tube, one for each region of its own', async () => {
     const page = await bar(false);
     const [{ lengthMm, widthMm, degrees }] = lightOfPage(page, [thing('neck', [1], 'tube', 'glass')], {
-      ...{ main: from(270, 45), glows: [] },
+      main: from(270, 45),
+      glows: [],
     }).highlights;
     expect(lengthMm / widthMm).to.be.above(3);
     expect(Math.abs(degrees) % 180).to.be.closeTo(0, 2);

@@ -110,8 +110,16 @@ function newSums(count: number): Sums {
   const box = new Int32Array(4 * (count + 1));
   for (let id = 0; id <= count; id++) box[4 * id] = box[4 * id + 1] = 2 ** 30;
   return {
-    ...{ n: sum(), x: sum(), y: sum(), xx: sum(), yy: sum(), xy: sum(), box },
-    ...{ widest: sum(), poleX: new Int32Array(count + 1), poleY: new Int32Array(count + 1) },
+    n: sum(),
+    x: sum(),
+    y: sum(),
+    xx: sum(),
+    yy: sum(),
+    xy: sum(),
+    box,
+    widest: sum(),
+    poleX: new Int32Array(count + 1),
+    poleY: new Int32Array(count + 1),
   };
 }
 

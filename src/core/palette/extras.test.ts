@@ -6,16 +6,19 @@ import { onPaper } from '../tray/index.ts';
 import { extrasFor } from './index.ts';
 
 const COLOURS = {
-  ...{ night: '#22315f', blue: '#4f6bb0', sky: '#b5d4ea', black: '#26221f', rust: '#c8642a', ochre: '#c6913a' },
-  ...{
-    cream: '#f3e7b9',
-    pink: '#f2c6c0',
-    coolGrey: '#7d848c',
-    warmGrey: '#8a8078',
-    plum: '#5b3a86',
-    mauve: '#8a5aa0',
-    lilac: '#cfc0e8',
-  },
+  night: '#22315f',
+  blue: '#4f6bb0',
+  sky: '#b5d4ea',
+  black: '#26221f',
+  rust: '#c8642a',
+  ochre: '#c6913a',
+  cream: '#f3e7b9',
+  pink: '#f2c6c0',
+  coolGrey: '#7d848c',
+  warmGrey: '#8a8078',
+  plum: '#5b3a86',
+  mauve: '#8a5aa0',
+  lilac: '#cfc0e8',
 };
 const tray = onPaper(
   Object.entries(COLOURS).map(([id, hex]) => ({ id, code: id, masstone: labOfHex(hex), type: 'wax' })),

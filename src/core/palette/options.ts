@@ -203,7 +203,12 @@ export class Ways {
     const { c, h } = oklchOfLab(body);
     const turned = Math.abs(turnBetween(wheel.angleOf(h), hands[hand]));
     return {
-      ...{ part, hand, family, body, miss, rough },
+      part,
+      hand,
+      family,
+      body,
+      miss,
+      rough,
       voice: voiceOf(hand, hands.length, part),
       pencils: family ? pencilsOf(family).flatMap((id) => placeOf.get(id) ?? []) : [],
       colour: bodies.rowOf(family ? bodyOf(family) : `laid ${body.join()}`, body),

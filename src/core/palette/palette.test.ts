@@ -35,8 +35,15 @@ const byId = new Map(tray.map((pencil) => [pencil.id, pencil]));
 const painters = wheelById('painters');
 
 const thing = (id: string, areaMm2: number, more: Partial<PageThing> = {}): PageThing => ({
-  ...{ id, name: id, areaMm2, widthMm: 12, at: { x: 0.5, y: 0.5 } },
-  ...{ focus: false, natural: null, laid: null, alike: null },
+  id,
+  name: id,
+  areaMm2,
+  widthMm: 12,
+  at: { x: 0.5, y: 0.5 },
+  focus: false,
+  natural: null,
+  laid: null,
+  alike: null,
   ...more,
 });
 const page: PageSummary = {

@@ -27,8 +27,15 @@ const tray = onPaper(
 const book = new FamilyBook(tray, whiteBook);
 const plot: Plot = { ruler: 0, says: '' };
 const thing = (id: string, more: Partial<PageThing> = {}): PageThing => ({
-  ...{ id, name: id, areaMm2: 100, widthMm: 6, at: { x: 0.5, y: 0.5 } },
-  ...{ focus: false, natural: null, laid: null, alike: null },
+  id,
+  name: id,
+  areaMm2: 100,
+  widthMm: 6,
+  at: { x: 0.5, y: 0.5 },
+  focus: false,
+  natural: null,
+  laid: null,
+  alike: null,
   ...more,
 });
 const problemOf = (things: PageThing[], wishes: Partial<Wishes> = {}, more: Partial<PageSummary> = {}) =>

@@ -84,7 +84,11 @@ export function compileProblem(
   const shares = wishes.shares ?? USUAL_SHARES;
   const whole = shares[0] + shares[1] + shares[2] || 1;
   return {
-    ...{ things: page.things, wheel, hands, options, must },
+    things: page.things,
+    wheel,
+    hands,
+    options,
+    must,
     share: Float64Array.from(page.things, ({ areaMm2 }) => areaMm2 / area),
     borders: borders.map(({ front, behind, lengthMm }) => ({ front, behind, weight: lengthMm / length })),
     alike: pairsAlike(page.things),

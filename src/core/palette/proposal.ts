@@ -75,7 +75,10 @@ export function describe(
       ...part,
       thingId: problem.things[i].id,
       hand: problem.hands[hand],
-      ...{ voice, family, body, miss },
+      voice,
+      family,
+      body,
+      miss,
     })),
     objective,
     scores: SHOWN.filter((id) => has[id] !== false).map((id) => ({

@@ -17,12 +17,21 @@ function patch(of: Course | null) {
   const side = 132;
   const size = side * side;
   const { data } = renderPreview({
-    ...{ width: side, height: side, pixelsPerMm: 11, labels: new Uint16Array(size).fill(1) },
-    ...{ fields: fieldsOfTone(new Uint8Array(size)), paper: [255, 255, 255], grainMm: 0.004, courses: [null, of] },
+    width: side,
+    height: side,
+    pixelsPerMm: 11,
+    labels: new Uint16Array(size).fill(1),
+    fields: fieldsOfTone(new Uint8Array(size)),
+    paper: [255, 255, 255],
+    grainMm: 0.004,
+    courses: [null, of],
     tables: [
       null,
       {
-        ...{ fields: ['tone'], light: LIGHT, specks: new Uint8Array(64).fill(128), drawn: 'slanted' },
+        fields: ['tone'],
+        light: LIGHT,
+        specks: new Uint8Array(64).fill(128),
+        drawn: 'slanted',
       },
     ],
   });

@@ -20,7 +20,8 @@ const source: PreviewSource = {
   pixelsPerMm: 10,
   labels: Uint16Array.from({ length: 4000 }, (_, i) => (i % 80 < 40 ? 1 : 2)),
   fields: fieldsOfTone(Uint8Array.from({ length: 4000 }, (_, i) => (i % 80) * 3)),
-  ...{ paper, grainMm: whiteBook.grainMm },
+  paper,
+  grainMm: whiteBook.grainMm,
   tables: [null, tables.at(-1)!, null],
 };
 const whole = renderPreview(source);
@@ -34,7 +35,10 @@ describe('a preview', () => {
         (_: unknown, i: number) =>
           field[step * Math.floor(i / width) * 80 + step * (i % width)];
       const { data } = renderPreview({
-        ...{ ...source, width, height, pixelsPerMm: 10 / step },
+        ...source,
+        width,
+        height,
+        pixelsPerMm: 10 / step,
         labels: Uint16Array.from({ length: width * height }, at(source.labels)),
         fields: fieldsOfTone(Uint8Array.from({ length: width * height }, at(source.fields.tone))),
       });
@@ -105,7 +109,12 @@ describe('strokes in the grain', () => {
     const [, table] = toneTables(own, optics, bareGround(whiteBook));
     const size = 120;
     const { data } = renderPreview({
-      ...{ width: size, height: size, pixelsPerMm: 11, paper, grainMm: 0.005, tables: [null, table] },
+      width: size,
+      height: size,
+      pixelsPerMm: 11,
+      paper,
+      grainMm: 0.005,
+      tables: [null, table],
       labels: new Uint16Array(size * size).fill(1),
       fields: fieldsOfTone(new Uint8Array(size * size).fill(20)),
     });

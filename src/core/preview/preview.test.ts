@@ -31,7 +31,12 @@ function square(
 ) {
   const cells = side * side;
   return renderPreview({
-    ...{ width: side, height: side, pixelsPerMm, paper: rgb, grainMm, ink },
+    width: side,
+    height: side,
+    pixelsPerMm,
+    paper: rgb,
+    grainMm,
+    ink,
     labels: new Uint16Array(cells).fill(1),
     fields: fieldsOfTone(new Uint8Array(cells).fill(tone)),
     tables: [null, table],

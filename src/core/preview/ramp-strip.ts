@@ -22,7 +22,13 @@ export function rampStrip(
   );
   const labels = new Uint16Array(width * height).fill(1);
   return renderPreview({
-    ...{ width, height, pixelsPerMm: 8, labels, paper, grainMm, tables: [null, table] },
+    width,
+    height,
+    pixelsPerMm: 8,
+    labels,
+    paper,
+    grainMm,
+    tables: [null, table],
     fields: fields as PageFields,
   });
 }

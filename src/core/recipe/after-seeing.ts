@@ -112,7 +112,11 @@ function closing({ layers }: Recipe, laid: number): RecipeEdits {
   const last = layers[laid - 1];
   const again: Layer = {
     ...last,
-    ...{ id: `${last.id}-again`.slice(0, 40), pressure: 'light', passes: 1, stroke: 'small circles', point: 'sharp' },
+    id: `${last.id}-again`.slice(0, 40),
+    pressure: 'light',
+    passes: 1,
+    stroke: 'small circles',
+    point: 'sharp',
     purpose: 'Once more, lightly in small circles, to close what looks patchy.',
   };
   const ids = layers.map(({ id }) => id);

@@ -29,7 +29,9 @@ export function cardOf(recipe: Recipe, family: Family, edits: RecipeEdits): Card
   };
   const share = (id: string, mm: number) => mm / (runs.get(id) ?? 1);
   return {
-    ...{ effect: recipe.effect, school: recipe.school, pencils: family.pencils.length },
+    effect: recipe.effect,
+    school: recipe.school,
+    pencils: family.pencils.length,
     edits: mapped(edits, placeOf, share),
   };
 }

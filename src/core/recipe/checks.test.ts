@@ -15,8 +15,17 @@ import {
 } from './index.ts';
 
 const HEX: Record<string, string> = {
-  ...{ soot: '#2b2521', russet: '#7a4a2a', ochre: '#c6913a', lemon: '#f2d24a', white: '#fbfbf8' },
-  ...{ night: '#22315f', blue: '#4f6bb0', sky: '#b5d4ea', orange: '#e0802a', mint: '#9fd8b0', dusk: '#8fa6d8' },
+  soot: '#2b2521',
+  russet: '#7a4a2a',
+  ochre: '#c6913a',
+  lemon: '#f2d24a',
+  white: '#fbfbf8',
+  night: '#22315f',
+  blue: '#4f6bb0',
+  sky: '#b5d4ea',
+  orange: '#e0802a',
+  mint: '#9fd8b0',
+  dusk: '#8fa6d8',
 };
 const optics = new Map(
   Object.entries(HEX).map(([id, hex]) => [id, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]),
@@ -47,8 +56,15 @@ const kinds = (fault: Fault) => found(fault).map(({ kind }) => kind);
 
 /** A layer of one's own over all of a shape. */
 const own = (id: string, pencil: string, rest: Partial<Layer> = {}): Layer => ({
-  ...{ id, pencil, role: 'mid', pressure: 'light', passes: 1, stroke: 'small circles', point: 'normal' },
-  ...{ purpose: 'Of one’s own.', fromWidthMm: 0 },
+  id,
+  pencil,
+  role: 'mid',
+  pressure: 'light',
+  passes: 1,
+  stroke: 'small circles',
+  point: 'normal',
+  purpose: 'Of one’s own.',
+  fromWidthMm: 0,
   zone: { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 6 },
   ...rest,
 });
@@ -88,7 +104,8 @@ const FAULTS: Record<string, { seeded: Fault; nearMiss: Fault }> = {
   'still-wet': { seeded: { edits: wash(5) }, nearMiss: { edits: wash(20) } },
   'smooth-metal': {
     seeded: {
-      ...{ effect: 'polished-metal', family: gold },
+      effect: 'polished-metal',
+      family: gold,
       edits: {
         layers: Object.fromEntries(
           ['shadow', 'middle', 'middle-2', 'light', 'deepen', 'streak'].map((id) => [
@@ -102,7 +119,8 @@ const FAULTS: Record<string, { seeded: Fault; nearMiss: Fault }> = {
   },
   'weak-glow': {
     seeded: {
-      ...{ effect: 'warm-glow', family: familyOf(['blue', 'sky']) },
+      effect: 'warm-glow',
+      family: familyOf(['blue', 'sky']),
       edits: { layers: { shadow: { pressure: 'whisper', passes: 1 }, deepen: { pressure: 'whisper' } } },
     },
     nearMiss: { effect: 'warm-glow', edits: {} },

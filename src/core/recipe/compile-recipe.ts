@@ -38,9 +38,15 @@ function withHighlight({ layers, notes }: Laid, { paperValue = 100, white }: Reg
   }
   const { to, softnessMm, overMm } = reserved.reduce((a, b) => (b.to > a.to ? b : a));
   const highlight: Layer = {
-    ...{ id: 'highlight', role: 'white', pencil: white, pressure: 'firm', passes: 2 },
+    id: 'highlight',
+    role: 'white',
+    pencil: white,
+    pressure: 'firm',
+    passes: 2,
     zone: { field, from: to, to: 1, softnessMm, overMm },
-    ...{ stroke: layers.at(-1)!.stroke, point: 'sharp', fromWidthMm: 0 },
+    stroke: layers.at(-1)!.stroke,
+    point: 'sharp',
+    fromWidthMm: 0,
     purpose: 'White for the highlight: this paper is too dark to be one.',
   };
   return { layers: [...layers, highlight], notes };

@@ -36,7 +36,10 @@ export function consequencesOf(
   const most = apart.indexOf(Math.max(...apart));
   const left = (recipe: Recipe) => Math.min(1, ...toothAfter(recipe, optics, ground));
   return {
-    ...{ colour: apart[most], where: places[most], value: are[most].lab[0] - were[most].lab[0] },
-    ...{ toothBefore: left(before), toothAfter: left(after) },
+    colour: apart[most],
+    where: places[most],
+    value: are[most].lab[0] - were[most].lab[0],
+    toothBefore: left(before),
+    toothAfter: left(after),
   };
 }

@@ -19,8 +19,16 @@ import {
 } from './index.ts';
 
 const HEX: Record<string, string> = {
-  ...{ soot: '#2b2521', russet: '#7a4a2a', ochre: '#c6913a', lemon: '#f2d24a' },
-  ...{ night: '#22315f', blue: '#4f6bb0', sky: '#b5d4ea', rose: '#f2c6c0', slate: '#71787f', silver: '#c9ccd0' },
+  soot: '#2b2521',
+  russet: '#7a4a2a',
+  ochre: '#c6913a',
+  lemon: '#f2d24a',
+  night: '#22315f',
+  blue: '#4f6bb0',
+  sky: '#b5d4ea',
+  rose: '#f2c6c0',
+  slate: '#71787f',
+  silver: '#c9ccd0',
 };
 const optics = new Map(
   Object.entries(HEX).map(([id, hex]) => [id, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]),

@@ -14,15 +14,26 @@ import {
 } from './index.ts';
 
 const HEX: Record<string, string> = {
-  ...{ soot: '#2b2521', russet: '#7a4a2a', ochre: '#c6913a', lemon: '#f2d24a', cream: '#f6ecc4', white: '#fbfbf8' },
-  ...{ night: '#22315f', blue: '#4f6bb0', sky: '#b5d4ea', slate: '#71787f', silver: '#c9ccd0', brook: '#5b86c4' },
+  soot: '#2b2521',
+  russet: '#7a4a2a',
+  ochre: '#c6913a',
+  lemon: '#f2d24a',
+  cream: '#f6ecc4',
+  white: '#fbfbf8',
+  night: '#22315f',
+  blue: '#4f6bb0',
+  sky: '#b5d4ea',
+  slate: '#71787f',
+  silver: '#c9ccd0',
+  brook: '#5b86c4',
 };
 const optics = new Map(
   Object.entries(HEX).map(([id, hex]) => [id, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]),
 );
 const context: RegionContext = {
   regions: [{ usableWidthMm: 40, areaMm2: 4000 }],
-  ...{ heightMm: 100, outMm: 50 },
+  heightMm: 100,
+  outMm: 50,
   labOf: (id) => labOfHex(HEX[id]),
 };
 const dusk = familyOf(['night', 'blue', 'sky', 'cream']);

@@ -23,7 +23,12 @@ export function worthOf({ id, role }: Pick<Layer, 'id' | 'role'>): number {
   if (id === 'unify') return 0.6;
   if (id === 'base' || id === 'light') return 0.75;
   const byRole: Partial<Record<Layer['role'], number>> = {
-    ...{ accent: 0.2, neutral: 0.25, reflected: 0.25, depth: 0.35, mid: 0.5, glow: 0.7 },
+    accent: 0.2,
+    neutral: 0.25,
+    reflected: 0.25,
+    depth: 0.35,
+    mid: 0.5,
+    glow: 0.7,
   };
   return byRole[role] ?? 1;
 }

@@ -8,8 +8,14 @@ const HARD = 0.02;
 export type FieldValues = Partial<Record<Field, FieldValue>>;
 
 const UNTOLD: Readonly<Record<Field, number>> = {
-  ...{ tone: 0.5, glow: 0, lit: 0, shadow: 0 },
-  ...{ along: 0.5, out: 0.5, turn: 0.5, reflect: 0 },
+  tone: 0.5,
+  glow: 0,
+  lit: 0,
+  shadow: 0,
+  along: 0.5,
+  out: 0.5,
+  turn: 0.5,
+  reflect: 0,
 };
 
 /**

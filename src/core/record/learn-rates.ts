@@ -61,7 +61,8 @@ function paceOf(steps: readonly TimedStep[], pickUpSeconds: number): Rates {
     POINTS.map((point) => [point, ASSUMED_RATES.minutesPerCm2[point] * factor(point)]),
   ) as Rates['minutesPerCm2'];
   return {
-    ...{ minutesPerCm2, pickUpSeconds },
+    minutesPerCm2,
+    pickUpSeconds,
     secondsPerRegion: ASSUMED_RATES.secondsPerRegion * Math.exp(all),
     learntFrom: told.length,
   };

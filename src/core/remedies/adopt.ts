@@ -15,7 +15,7 @@ export const adopt: Remedy = {
     const purpose = `A little of ${code}, in one spot: it comes back here, so that it looks meant where it ran astray.`;
     return {
       says: `Leave it, and lay a little of ${code} in ${places.map(({ name }) => name).join(' and ')} too: a colour that comes back looks meant.`,
-      ...{ apart: deltaE2000(layPasses(now, []).lab, wanted) },
+      apart: deltaE2000(layPasses(now, []).lab, wanted),
       does: places.map(({ id }) => ({ thingId: id, pencil, pressure: 'light', passes: 1, when: 'last', purpose })),
     };
   },

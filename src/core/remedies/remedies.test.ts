@@ -5,7 +5,8 @@ import { compileRecipe, familyOf } from '../recipe/index.ts';
 import { type Mistake, MISTAKES, REMEDIES, mistakeAt, remediesFor } from './index.ts';
 
 const pencil = (id: string, hex: string, type = 'wax') => ({
-  ...{ id, code: id.toUpperCase() },
+  id,
+  code: id.toUpperCase(),
   optics: pencilOptics({ masstone: labOfHex(hex), type, opacity: type === 'wax' ? 0.9 : 0.3 }),
 });
 const yellow = pencil('y1', '#f2d24a');
@@ -21,15 +22,16 @@ const laid = (passes: [typeof yellow, Pressure][]) =>
 function dragged(pressure: Pressure, rest: Partial<Mistake> = {}): Mistake {
   const before = laid([[yellow, 'medium']]);
   return {
-    ...{
-      kind: 'dragged colour',
-      before: before.ground,
-      now: laid([
-        [yellow, 'medium'],
-        [navy, pressure],
-      ]).ground,
-    },
-    ...{ wanted: before.lab, pencil: 'n1', pencils: [yellow, cream, navy], pens: [] },
+    kind: 'dragged colour',
+    before: before.ground,
+    now: laid([
+      [yellow, 'medium'],
+      [navy, pressure],
+    ]).ground,
+    wanted: before.lab,
+    pencil: 'n1',
+    pencils: [yellow, cream, navy],
+    pens: [],
     elsewhere: [
       { id: 'a', name: 'Rope coil' },
       { id: 'b', name: 'Gulls' },

@@ -122,7 +122,8 @@ export function layOutCard(rows: number, name: CardName): CardLayout {
   const laidOver = spread(rows, name.page === 0 ? LADDERS.first : LADDERS.other);
   const onBar = COLUMNS.findIndex(({ on }) => on === 'bar');
   return {
-    ...{ width, height },
+    width,
+    height,
     marks: [
       { x: 0, y: 0 },
       { x: width, y: 0 },
@@ -130,7 +131,8 @@ export function layOutCard(rows: number, name: CardName): CardLayout {
       { x: 0, y: height },
     ],
     code: codeBits(name).map((filled, i) => ({
-      ...{ filled, box: { x: CODE.x + i * CODE.step, y: CODE.y, width: CODE.side, height: CODE.side } },
+      filled,
+      box: { x: CODE.x + i * CODE.step, y: CODE.y, width: CODE.side, height: CODE.side },
     })),
     greys: Array.from({ length: GREY_STEPS }, (_, i) => ({
       box: { x: 10 + i * GREYS.step, y: GREYS.y, width: GREYS.width, height: GREYS.height },
@@ -143,7 +145,10 @@ export function layOutCard(rows: number, name: CardName): CardLayout {
       height: top(rows) - GAP.y - TOP + 2.4,
     },
     labels: Array.from({ length: rows }, (_, row) => ({
-      ...{ x: -2, y: top(row), width: LABEL_WIDTH, height: CELL.height },
+      x: -2,
+      y: top(row),
+      width: LABEL_WIDTH,
+      height: CELL.height,
     })),
     ladders: laidOver.map((row, k) => ({
       row,

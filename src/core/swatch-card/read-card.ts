@@ -160,7 +160,8 @@ function blocksOf(box: CardBox): CardBox[] {
   return Array.from({ length: BLOCKS.across * BLOCKS.down }, (_, i) => ({
     x: middle.x + (i % BLOCKS.across) * width,
     y: middle.y + Math.floor(i / BLOCKS.across) * height,
-    ...{ width, height },
+    width,
+    height,
   }));
 }
 

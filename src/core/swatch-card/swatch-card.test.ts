@@ -99,8 +99,13 @@ async function laidStraight(photo: RgbaImage): Promise<RgbaImage> {
 
 /** How much of a pencil's full colour its patches show. */
 const STRENGTH = {
-  ...{ light: 0.3, medium: 0.5, firm: 0.8, full: 1 },
-  ...{ 'light-twice': 0.4, 'light-four': 0.55, 'light-eight': 0.7 },
+  light: 0.3,
+  medium: 0.5,
+  firm: 0.8,
+  full: 1,
+  'light-twice': 0.4,
+  'light-four': 0.55,
+  'light-eight': 0.7,
 };
 
 /** The colours of a card's patches for a pencil of another colour in each row, on a paper. */

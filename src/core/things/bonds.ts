@@ -106,7 +106,9 @@ function pairOf(
   if (!a || !b) return null;
   const [p, q] = [borders.around[border.a], borders.around[border.b]];
   return {
-    ...{ a, b, border },
+    a,
+    b,
+    border,
     shareOfShorter: border.lengthPx / Math.min(p, q),
     shareOfLonger: border.lengthPx / Math.max(p, q),
     hides: (hidden.get(border.a * 65_536 + border.b) ?? 0) + (hidden.get(border.b * 65_536 + border.a) ?? 0),

@@ -115,7 +115,9 @@ export function proposeThings(
   const sizes = gathered.groups.map((ids) => ids.reduce((sum, id) => sum + areas[id], 0));
   const size = (ids: readonly number[]) => Math.max(...ids.map((id) => areas[id]));
   const among = evidence.map(({ front, behind, weight }) => ({
-    ...{ front: front - things.length, behind: behind - things.length, weight },
+    front: front - things.length,
+    behind: behind - things.length,
+    weight,
   }));
   const names = gathered.groups.map((ids) =>
     describeGuess(

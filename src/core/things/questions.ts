@@ -47,7 +47,10 @@ export function questionsAbout(
   for (const { a, b, strength } of between) {
     if (strength < MIGHT_BE_ONE) continue;
     all.push({
-      ...{ kind: 'together', a, b, key: `together ${name(a)} ${name(b)}` },
+      kind: 'together',
+      a,
+      b,
+      key: `together ${name(a)} ${name(b)}`,
       areaMm2: Math.min(areas[a], areas[b]),
     });
   }

@@ -69,7 +69,9 @@ describe('a swatch chart', () => {
 
   it('refuses a picture of a pixel and one that is all black, with a sentence', () => {
     const flat = (side: number, value: number) => ({
-      ...{ width: side, height: side, data: new Uint8ClampedArray(4 * side * side).fill(value) },
+      width: side,
+      height: side,
+      data: new Uint8ClampedArray(4 * side * side).fill(value),
     });
     expect(() => readChart(flat(1, 200), GRID, whiteBook)).to.throw(RangeError, 'too small');
     expect(() => fitGrid(flat(300, 0), 2, 3, whiteBook)).to.throw(RangeError, 'No paper shows');

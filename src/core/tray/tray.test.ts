@@ -30,7 +30,11 @@ const COLOURS = {
   white: '#f4f2ec',
 };
 const pencils = Object.entries(COLOURS).map(([code, colour]) => ({
-  ...{ id: code, code, masstone: labOfHex(colour), type: 'oil', opacity: 0.3 },
+  id: code,
+  code,
+  masstone: labOfHex(colour),
+  type: 'oil',
+  opacity: 0.3,
 }));
 const tray = layTray(pencils, whiteBook);
 const place = (code: string) => pencils.findIndex((pencil) => pencil.code === code);

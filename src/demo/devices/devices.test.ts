@@ -31,7 +31,11 @@ function printedPage(page: DemoPage): PrintedPage {
   const svg = DRAWN[page.id]().toSvg(page.title);
   const { id, title, widthMm, heightMm } = page;
   return {
-    ...{ id, title, widthMm, heightMm, says: '' },
+    id,
+    title,
+    widthMm,
+    heightMm,
+    says: '',
     print: (dpi) => rasterise(svg, Math.round((widthMm * dpi) / MM_PER_INCH)),
   };
 }

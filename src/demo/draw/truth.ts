@@ -58,7 +58,11 @@ export async function truthOf(page: DemoPage, drawing: Drawing): Promise<Truth> 
     printed: page.printed,
     regions: regions.length,
     things: page.things.map(({ name, form, focus = false, natural = null }, depth) => ({
-      ...{ name, depth, form, focus, natural },
+      name,
+      depth,
+      form,
+      focus,
+      natural,
       regions: regions.filter(({ thing }) => thing === name).map(({ at, areaMm2, closed }) => ({ at, areaMm2, closed })),
     })),
     gaps: drawing.gaps.map(({ at, mm }) => ({ at: { x: rounded(at[0]), y: rounded(at[1]) }, mm })),

@@ -135,7 +135,9 @@ function relief(under: Spectrum, rough: number): Place[] {
   return Array.from({ length: DEPTHS }, (_, k) => ({
     depth: (DEEPEST * rough * (k + 0.5)) / DEPTHS,
     touched: Array.from({ length: TOUCHES + 1 }, (__, times) => ({
-      ...{ share: times === 0 ? 1 / DEPTHS : 0, reflects: under, film: 0 },
+      share: times === 0 ? 1 / DEPTHS : 0,
+      reflects: under,
+      film: 0,
     })),
   }));
 }

@@ -20,7 +20,11 @@ export function demoPencils(): DemoPencil[] {
   return DEMO_SETS.flatMap(({ idPrefix, name: set, type, pencils }) =>
     pencils.map(([code, name, colour, opacity]) => ({
       id: `demo-${idPrefix}${code.toLowerCase()}`,
-      ...{ code, name, set, type, colour },
+      code,
+      name,
+      set,
+      type,
+      colour,
       opacity: opacity ?? null,
       ...conditionOf(type, code),
     })),

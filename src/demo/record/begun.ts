@@ -100,8 +100,15 @@ function logOf({ id: planId, order, steps }: NewBenchPlan, begun: string): LogEn
     clock += (BETWEEN_STEPS_MINUTES + minutesOf.get(stepId)! * PACES[i % PACES.length]) * 60_000;
     const finishedAt = new Date(clock).toISOString();
     return {
-      ...{ id: `${planId}-${i + 1}`, planId, stepId, kind: 'done', startedAt, finishedAt },
-      ...{ pausedSeconds: 0, usedPencil: null, cameOut: null },
+      id: `${planId}-${i + 1}`,
+      planId,
+      stepId,
+      kind: 'done',
+      startedAt,
+      finishedAt,
+      pausedSeconds: 0,
+      usedPencil: null,
+      cameOut: null,
     };
   });
 }

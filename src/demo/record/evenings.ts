@@ -123,7 +123,11 @@ function trial(n: number, title: string, at: string, kept: boolean, said: string
   const pencils = demoPencils();
   return {
     id: `demo-trial-${n}`,
-    ...{ title, at, kept, said, paper: 'white-book' },
+    title,
+    at,
+    kept,
+    said,
+    paper: 'white-book',
     passes: passes.map(([code, pressure]) => {
       const { set, colour, type } = pencils.find((pencil) => pencil.code === code)!;
       return { code, set, colour, type, pressure };

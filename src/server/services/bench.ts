@@ -11,7 +11,11 @@ import { listPencils } from './trays.ts';
 
 /** Orders of before told less of themselves. */
 const OLDER = {
-  ...{ sharpenings: 0, smearCm2: 0, leftOut: [], madeFor: null, ratesFrom: 0 },
+  sharpenings: 0,
+  smearCm2: 0,
+  leftOut: [],
+  madeFor: null,
+  ratesFrom: 0,
   pickUpSeconds: USUAL_COSTS.pickUpSeconds,
 };
 

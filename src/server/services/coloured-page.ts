@@ -84,13 +84,18 @@ async function laidColour(
   const fields = pageFields(page, things, lightingOf(plan));
   await breathe(0.6, 'laying the pencils');
   const laid: LaidPage = {
-    ...{ things, regions, upTo, glows: plan.glows, vanishing: plan.horizon.vanishing },
-    ...{ paper: paperById(plan.page.paper), grounds: groundsOf(plan, meta.seen) },
+    things,
+    regions,
+    upTo,
+    glows: plan.glows,
+    vanishing: plan.horizon.vanishing,
+    paper: paperById(plan.page.paper),
+    grounds: groundsOf(plan, meta.seen),
     opticsOf: (id) => ({ optics: pencilOptics(asTrayPencil(pencils.get(id)!)), key: id }),
   };
   const built = new Map();
   const onPaper = laidOnPaper(laid, built);
   await breathe(0.8, 'laying the pencils');
   const ink = laidOnInk(laid, inkShareOf(print), built);
-  return renderPreview({ ...{ width, height, pixelsPerMm, labels: grown, fields, ink }, ...onPaper }).data;
+  return renderPreview({ width, height, pixelsPerMm, labels: grown, fields, ink, ...onPaper }).data;
 }

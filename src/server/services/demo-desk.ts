@@ -124,7 +124,14 @@ async function addSheet(db: Database, folder: URL, sheet: DemoSheet): Promise<bo
     await tx
       .insert(sheets)
       .values({
-        ...{ id, title, trayId, origin: 'demo', originalHash, pictureHash, keyHash, keyThings: [...things] },
+        id,
+        title,
+        trayId,
+        origin: 'demo',
+        originalHash,
+        pictureHash,
+        keyHash,
+        keyThings: [...things],
         pictureWidth: width,
         pictureHeight: height,
         plan: emptyPlan({ widthMm, heightMm, paper }),

@@ -87,7 +87,8 @@ async function filledCards(db: Database): Promise<FilledCard[]> {
       const name = { card: number, page };
       if (origin === 'demo') {
         filled.push({
-          ...{ id: `card ${id} ${page} first`, title: `${title}, as first laid` },
+          id: `card ${id} ${page} first`,
+          title: `${title}, as first laid`,
           says: `${says}; one patch smeared, one forgotten`,
           look: () => swatchCard(own, paper, name, true),
         });
@@ -111,7 +112,9 @@ async function trialScraps(db: Database): Promise<FlatThing[]> {
       });
       if (layers.length < steps.length) continue;
       scraps.push({
-        ...{ id: `trial ${id}`, title: `Trial, ${title}`, says: `${layers.length} layers on a scrap of paper` },
+        id: `trial ${id}`,
+        title: `Trial, ${title}`,
+        says: `${layers.length} layers on a scrap of paper`,
         look: () => trialScrap(layers, paper),
       });
     }

@@ -74,7 +74,14 @@ function thingsCsv({ plan }: SheetState): string {
   return Papa.unparse(
     plan.things.map(({ id, name, regionIds, material, natural, focus, importance, within, guessed }, place) => ({
       'front to back': place + 1,
-      ...{ id, name, material, natural, focus, importance, 'part of': within, guessed },
+      id,
+      name,
+      material,
+      natural,
+      focus,
+      importance,
+      'part of': within,
+      guessed,
       regions: regionIds.join(' '),
     })),
   );

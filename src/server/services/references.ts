@@ -20,7 +20,12 @@ export async function listReferences(db: Querying, sheetId: string): Promise<Ref
     .where(and(eq(references.sheetId, sheetId), eq(references.pinned, true)))
     .orderBy(asc(references.at), asc(references.id));
   return rows.map(({ id, thingId, name, width, height, hash, at }) => ({
-    ...{ id, thingId, name, width, height, hash },
+    id,
+    thingId,
+    name,
+    width,
+    height,
+    hash,
     at: at.toISOString(),
   }));
 }

@@ -92,8 +92,19 @@ async function insert(
     .from(pencils)
     .where(eq(pencils.trayId, trayId));
   const rows = added.map(({ id, set, code, name, type, colour, opacity, barrel, hardness, pointMinutes }, i) => ({
-    ...{ id, set, code, name, type, colour, opacity, barrel, hardness, pointMinutes },
-    ...{ trayId, origin, place: last + 1 + i },
+    id,
+    set,
+    code,
+    name,
+    type,
+    colour,
+    opacity,
+    barrel,
+    hardness,
+    pointMinutes,
+    trayId,
+    origin,
+    place: last + 1 + i,
   }));
   const went = await tx.insert(pencils).values(rows).onConflictDoNothing().returning({ id: pencils.id });
   return { copied: went.length, there: added.length - went.length };

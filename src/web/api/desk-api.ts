@@ -103,25 +103,34 @@ export const deskApi = createApi({
       sheet: build.query<SheetState, string>({ query: (id) => `/sheets/${id}` }),
       createSheet: sheetMutation<OnSheet<{ form: FormData }>>(({ form }) => ({ url: '/sheets', body: form })),
       editSheet: sheetMutation<OnSheet<{ edit: SheetEdit }>>(({ sheetId, edit }) => ({
-        ...{ url: `/sheets/${sheetId}`, method: 'PATCH', body: edit },
+        url: `/sheets/${sheetId}`,
+        method: 'PATCH',
+        body: edit,
       })),
       copySheet: sheetMutation<OnSheet<{ id: string; title: string }>>(({ sheetId, ...body }) => ({
-        ...{ url: `/sheets/${sheetId}/copies`, body },
+        url: `/sheets/${sheetId}/copies`,
+        body,
       })),
       command: sheetMutation<OnSheet<{ command: Command }>>(({ sheetId, command }) => ({
-        ...{ url: `/sheets/${sheetId}/commands`, body: command },
+        url: `/sheets/${sheetId}/commands`,
+        body: command,
       })),
       undo: sheetMutation<OnSheet<{ baseRevision: number }>>(({ sheetId, baseRevision }) => ({
-        ...{ url: `/sheets/${sheetId}/undo`, body: { baseRevision } },
+        url: `/sheets/${sheetId}/undo`,
+        body: { baseRevision },
       })),
       redo: sheetMutation<OnSheet<{ baseRevision: number }>>(({ sheetId, baseRevision }) => ({
-        ...{ url: `/sheets/${sheetId}/redo`, body: { baseRevision } },
+        url: `/sheets/${sheetId}/redo`,
+        body: { baseRevision },
       })),
       nameFromKey: sheetMutation<OnSheet<{ id: string; baseRevision: number }>>(({ sheetId, ...body }) => ({
-        ...{ url: `/sheets/${sheetId}/name-from-key`, body },
+        url: `/sheets/${sheetId}/name-from-key`,
+        body,
       })),
       storeRegions: sheetMutation<OnSheet<{ form: FormData }>>(({ sheetId, form }) => ({
-        ...{ url: `/sheets/${sheetId}/regions`, method: 'PUT', body: form },
+        url: `/sheets/${sheetId}/regions`,
+        method: 'PUT',
+        body: form,
       })),
       regions: build.query<RegionsMeta, { sheetId: string; from: string }>({
         query: ({ sheetId }) => `/sheets/${sheetId}/regions`,
@@ -177,7 +186,9 @@ export const deskApi = createApi({
       fits: build.query<TrayFit[], string>({ query: (trayId) => `/trays/${trayId}/fits`, providesTags: ['fits'] }),
       storeFit: build.mutation<TrayFit[], OnTray<{ paper: string; fit: NewTrayFit }>>({
         query: ({ trayId, paper, fit }) => ({
-          ...{ url: `/trays/${trayId}/fits/${encodeURIComponent(paper)}`, method: 'PUT', body: fit },
+          url: `/trays/${trayId}/fits/${encodeURIComponent(paper)}`,
+          method: 'PUT',
+          body: fit,
         }),
         invalidatesTags: ['fits'],
       }),

@@ -13,7 +13,11 @@ describe('sittings in a calendar', () => {
   it('are read by another program with their local time, their length in fives, and what to lay out', () => {
     const file = calendarFile('The Ferry Steps', [
       {
-        ...{ id: 'ferry-1', day: '2026-12-03', at: '19:30', minutes: 38, title: 'The Ferry Steps, sitting 1' },
+        id: 'ferry-1',
+        day: '2026-12-03',
+        at: '19:30',
+        minutes: 38,
+        title: 'The Ferry Steps, sitting 1',
         lines: ['Lay out QS01, F-12; “Bell”', 'Sharpen first: F-12'],
       },
     ]);

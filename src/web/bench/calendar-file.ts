@@ -19,8 +19,12 @@ export function calendarFile(name: string, appointments: readonly Appointment[])
   for (const { id, day, at, minutes, title, lines } of appointments) {
     const start = parseISO(`${day}T${at}:00`);
     calendar.createEvent({
-      ...{ id, start, end: addMinutes(start, Math.ceil(minutes / 5) * 5), floating: true },
-      ...{ summary: title, description: lines.join('\n') },
+      id,
+      start,
+      end: addMinutes(start, Math.ceil(minutes / 5) * 5),
+      floating: true,
+      summary: title,
+      description: lines.join('\n'),
     });
   }
   return calendar.toString();

@@ -19,7 +19,12 @@ export interface AtTheDesk {
 }
 
 const initialState: AtTheDesk = {
-  ...{ regionIds: [], thingId: null, pointedRegionId: null, pencilId: null, views: {}, upToLayer: null },
+  regionIds: [],
+  thingId: null,
+  pointedRegionId: null,
+  pencilId: null,
+  views: {},
+  upToLayer: null,
   lamp: null,
 };
 

@@ -10,7 +10,14 @@ import { regionAt, tinyRegionsAround } from './region-at.ts';
 import { smoothed } from './region-paths.ts';
 
 const region = (id: number, usableWidthMm: number, areaMm2: number, y = 150): Region => ({
-  ...{ id, usableWidthMm, areaMm2, axisDegrees: 0, lengthMm: 10, breadthMm: 5, holes: 0, shape: 'irregular' as const },
+  id,
+  usableWidthMm,
+  areaMm2,
+  axisDegrees: 0,
+  lengthMm: 10,
+  breadthMm: 5,
+  holes: 0,
+  shape: 'irregular' as const,
   pole: { x: 50, y },
   centroid: { x: 50, y },
   box: { left: 40, top: y - 10, right: 60, bottom: y + 10 },
@@ -161,7 +168,10 @@ describe('a click among tiny regions', () => {
   });
   const strip = (id: number, usableWidthMm: number) => region(id, usableWidthMm, 10);
   const page = {
-    ...{ width, height, labels, pixelsPerMm: 10 },
+    width,
+    height,
+    labels,
+    pixelsPerMm: 10,
     regions: [strip(1, 0.4), strip(2, 0.4), strip(3, 3)],
   } as unknown as PageRegions;
 

@@ -24,10 +24,16 @@ export function Find({ sheet }: { sheet: SheetState }) {
   const { data: pencils = [] } = usePencilsQuery(sheet.trayId);
   const all: Found[] = [
     ...STAGE_LINKS.map(({ to, label }) => ({
-      ...{ key: to, label, kind: 'stage', go: () => void navigate(stageAddress(sheet.id, sheet.trayId, to)) },
+      key: to,
+      label,
+      kind: 'stage',
+      go: () => void navigate(stageAddress(sheet.id, sheet.trayId, to)),
     })),
     ...sheet.plan.things.map((thing) => ({
-      ...{ key: thing.id, label: thing.name, kind: 'thing', go: () => void dispatch(chooseThing(thing)) },
+      key: thing.id,
+      label: thing.name,
+      kind: 'thing',
+      go: () => void dispatch(chooseThing(thing)),
     })),
     ...pencils.map((pencil) => ({
       key: pencil.id,

@@ -69,7 +69,18 @@ function WithDerived({ sheet, pencils, use, picture, page, children }: DerivedPr
   const formed = useMemo(() => formedThings(plan, page ?? NO_PAGE), [plan, page]);
   const desk = useMemo(
     () => ({
-      ...{ sheet, pencils, pencilById, use, laid, picture, page, grounds, rates, hours, recipes, formed },
+      sheet,
+      pencils,
+      pencilById,
+      use,
+      laid,
+      picture,
+      page,
+      grounds,
+      rates,
+      hours,
+      recipes,
+      formed,
       pixelsPerMm: sheet.picture.width / plan.page.widthMm,
     }),
     [sheet, pencils, pencilById, use, laid, picture, page, grounds, rates, hours, recipes, formed, plan.page.widthMm],

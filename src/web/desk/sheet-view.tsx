@@ -140,7 +140,13 @@ export function SheetView({
   const painting = useMemo((): Painting | null => {
     if (!size || !view) return null;
     return {
-      ...{ picture, under: under ?? null, predicted: predicted ?? null, veil: veil ?? null, view, size, paperTint },
+      picture,
+      under: under ?? null,
+      predicted: predicted ?? null,
+      veil: veil ?? null,
+      view,
+      size,
+      paperTint,
       chosen: page ? selected.map((id) => outlineOf(page, id)) : [],
       lit: page ? lit.map((id) => outlineOf(page, id)) : [],
     };

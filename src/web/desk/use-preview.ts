@@ -119,7 +119,9 @@ function usePreviewRequest(
     const used = new Set([...recipes.values()].flatMap((recipe) => recipe.layers.map((layer) => layer.pencil)));
     return {
       things: things.map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null })),
-      ...{ lighting, vanishing, lamp },
+      lighting,
+      vanishing,
+      lamp,
       paper: use.paper,
       grounds: [...grounds],
       pencils: [...used].flatMap((id) => {

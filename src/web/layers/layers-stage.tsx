@@ -165,7 +165,11 @@ function useScrub() {
     return Object.fromEntries([...recipes].map(([id, own]) => [id, laidLayers(id, own.layers, done, plan.steps)]));
   }, [shown, most, byStep, recipes, plan]);
   return {
-    ...{ shown, most, upTo, by: byStep ? ('steps' as const) : ('layers' as const), hasSteps: plan !== null },
+    shown,
+    most,
+    upTo,
+    by: byStep ? ('steps' as const) : ('layers' as const),
+    hasSteps: plan !== null,
     onBy: setBy,
     onShow: (to: number) => (byStep ? setSteps(to) : dispatch(showUpTo(to))),
   };

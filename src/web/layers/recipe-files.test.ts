@@ -4,7 +4,9 @@ import { fileOfRecipe, readRecipeFile } from './recipe-files.ts';
 const card = {
   name: 'Brass / by hand',
   card: {
-    ...{ effect: 'polished-metal', school: 'base-coat-first', pencils: 4 },
+    effect: 'polished-metal',
+    school: 'base-coat-first',
+    pencils: 4,
     edits: { layers: { shadow: { passes: 3 } }, order: ['light', 'shadow'] },
   },
 };

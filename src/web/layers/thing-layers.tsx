@@ -134,7 +134,10 @@ function newLayer(model: Layer): Layer {
   const { field, overMm } = model.zone;
   return {
     ...model,
-    ...{ pressure: 'light', passes: 1, fromWidthMm: 0, purpose: 'A layer of your own.' },
+    pressure: 'light',
+    passes: 1,
+    fromWidthMm: 0,
+    purpose: 'A layer of your own.',
     zone: { field, overMm, from: 0, to: 0.5, softnessMm: Math.round(3 * overMm) / 10 },
   };
 }

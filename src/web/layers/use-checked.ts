@@ -30,7 +30,12 @@ export function useChecked(thing: Thing, recipe: Recipe, before: Recipe | null):
     });
     const largest = regions.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
     const request = {
-      ...{ recipe, before, regions, pencils, paper: use.paper, onGround: grounds.get(largest.id) ?? null },
+      recipe,
+      before,
+      regions,
+      pencils,
+      paper: use.paper,
+      onGround: grounds.get(largest.id) ?? null,
       beside: { ...beside, paper: { weightGsm, waterSafe, inkRuns } },
     };
     void pencilWorker.check(request, PASSAGE.width, PASSAGE.height).then((outcome) => {

@@ -66,7 +66,9 @@ export function LightStage() {
       ? []
       : [
           {
-            ...{ id: String(k), label: `Glow at ${at.x.toFixed(0)}, ${at.y.toFixed(0)} mm`, at },
+            id: String(k),
+            label: `Glow at ${at.x.toFixed(0)}, ${at.y.toFixed(0)} mm`,
+            at,
             onHold: (to: { x: number; y: number }) => holdGlow(k, { at: to }),
             onSet: (to: { x: number; y: number }) => {
               const kept = { x: on(to.x, widthMm), y: on(to.y, heightMm) };
@@ -82,12 +84,10 @@ export function LightStage() {
       ? []
       : [
           {
-            ...{
-              id: 'water',
-              look: 'water' as const,
-              label: `Water line at ${waterLineMm.toFixed(0)} mm`,
-              at: { x: 4, y: waterLineMm },
-            },
+            id: 'water',
+            look: 'water' as const,
+            label: `Water line at ${waterLineMm.toFixed(0)} mm`,
+            at: { x: 4, y: waterLineMm },
             onHold: ({ y }: { y: number }) =>
               holdHorizon({ of: sheet.plan.horizon, horizon: moveHorizon({ waterLineMm: on(y, heightMm) }) }),
             onSet: ({ y }: { y: number }) =>
@@ -100,11 +100,9 @@ export function LightStage() {
       ? []
       : [
           {
-            ...{
-              id: 'vanishing',
-              look: 'vanishing' as const,
-              label: `Vanishing point at ${vanishing.x.toFixed(0)}, ${vanishing.y.toFixed(0)} mm`,
-            },
+            id: 'vanishing',
+            look: 'vanishing' as const,
+            label: `Vanishing point at ${vanishing.x.toFixed(0)}, ${vanishing.y.toFixed(0)} mm`,
             at: vanishing,
             onHold: ({ x, y }: { x: number; y: number }) =>
               holdHorizon({

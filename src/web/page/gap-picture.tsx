@@ -20,7 +20,12 @@ export function GapPicture({ gap, closed }: { gap: Gap; closed: boolean }) {
     context.fillStyle = '#f4f3ef';
     context.fillRect(0, 0, element.width, element.height);
     context.setTransform(
-      ...[k, 0, 0, k, element.width / 2 - k * gap.at.x * pixelsPerMm, element.height / 2 - k * gap.at.y * pixelsPerMm],
+      k,
+      0,
+      0,
+      k,
+      element.width / 2 - k * gap.at.x * pixelsPerMm,
+      element.height / 2 - k * gap.at.y * pixelsPerMm,
     );
     context.globalCompositeOperation = 'multiply';
     context.drawImage(picture, 0, 0);

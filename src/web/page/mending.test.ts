@@ -6,8 +6,12 @@ import { partToTry } from './part-to-try.ts';
 import { isWithin } from '../desk/within.ts';
 
 const gap = (gapeMm: number, closed: boolean): Gap => ({
-  ...{ kind: 'gap', gapeMm, closed, at: { x: 10 * gapeMm, y: 5 } },
-  ...{ from: { x: 10 * gapeMm - 1, y: 5 }, to: { x: 10 * gapeMm + 1, y: 5 } },
+  kind: 'gap',
+  gapeMm,
+  closed,
+  at: { x: 10 * gapeMm, y: 5 },
+  from: { x: 10 * gapeMm - 1, y: 5 },
+  to: { x: 10 * gapeMm + 1, y: 5 },
 });
 
 describe('gaps to settle', () => {

@@ -24,15 +24,27 @@ const WISHES: readonly {
   shown(value: number): string;
 }[] = [
   {
-    ...{ id: 'palestInk', asks: 'How pale may a line be?', least: 0.1, most: 0.95, step: 0.05 },
+    id: 'palestInk',
+    asks: 'How pale may a line be?',
+    least: 0.1,
+    most: 0.95,
+    step: 0.05,
     shown: (value) => (Math.abs(value - 0.5) < 0.01 ? 'as the page suggests' : value < 0.5 ? 'darker' : 'paler'),
   },
   {
-    ...{ id: 'closeGapMm', asks: 'How wide a gap is looked at?', least: 0, most: 2.5, step: 0.1 },
+    id: 'closeGapMm',
+    asks: 'How wide a gap is looked at?',
+    least: 0,
+    most: 2.5,
+    step: 0.1,
     shown: (value) => (value === 0 ? 'all stay open' : `up to ${value.toFixed(1)} mm`),
   },
   {
-    ...{ id: 'minRegionMm2', asks: 'How small a region matters?', least: 0.1, most: 5, step: 0.1 },
+    id: 'minRegionMm2',
+    asks: 'How small a region matters?',
+    least: 0.1,
+    most: 5,
+    step: 0.1,
     shown: (value) => `from ${value.toFixed(1)} mm²`,
   },
 ];

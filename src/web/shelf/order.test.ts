@@ -4,16 +4,19 @@ import { Name, type SheetCard } from '../../contracts/index.ts';
 import { arranged, copyTitle } from './order.ts';
 
 const card = (title: string, more: Partial<SheetCard> = {}): SheetCard => ({
-  ...{ id: `sheet-${title}`, title, origin: 'own', widthMm: 210, heightMm: 297, paper: 'white-book' },
-  ...{
-    regions: 0,
-    things: 0,
-    steps: 0,
-    stepsDone: 0,
-    place: 'shelf',
-    pictureHash: 'x',
-    updatedAt: '2026-05-09T18:50:00Z',
-  },
+  id: `sheet-${title}`,
+  title,
+  origin: 'own',
+  widthMm: 210,
+  heightMm: 297,
+  paper: 'white-book',
+  regions: 0,
+  things: 0,
+  steps: 0,
+  stepsDone: 0,
+  place: 'shelf',
+  pictureHash: 'x',
+  updatedAt: '2026-05-09T18:50:00Z',
   ...more,
 });
 

@@ -72,8 +72,13 @@ export function lengthWords({ leadMm }: Pick<Pencil, 'leadMm'>, lengthMm: number
 function csvOf(items: readonly ShoppingItem[]): string {
   return Papa.unparse(
     items.map(({ pencil, reason, lengthMm, sheets }) => ({
-      ...{ set: pencil.set, code: pencil.code, name: pencil.name, why: WORDS[reason] },
-      ...{ 'takes mm': lengthMm.toFixed(1), 'lead left mm': pencil.leadMm ?? '', for: sheets.join(', ') },
+      set: pencil.set,
+      code: pencil.code,
+      name: pencil.name,
+      why: WORDS[reason],
+      'takes mm': lengthMm.toFixed(1),
+      'lead left mm': pencil.leadMm ?? '',
+      for: sheets.join(', '),
     })),
     { escapeFormulae: true },
   );

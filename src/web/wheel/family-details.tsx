@@ -49,8 +49,13 @@ export function FamilyDetails({
     const used = [...new Set(recipe.layers.map(({ pencil }) => pencil))].flatMap((id) => pencilById.get(id) ?? []);
     const regions = thing.regionIds.flatMap((id) => page.regions[id - 1] ?? []);
     const request = {
-      ...{ recipe, before: null, regions, pencils: used.map(use.trayPencil), paper: use.paper },
-      ...{ onGround: null, beside: {} },
+      recipe,
+      before: null,
+      regions,
+      pencils: used.map(use.trayPencil),
+      paper: use.paper,
+      onGround: null,
+      beside: {},
     };
     void pencilWorker
       .check(request, STRIP.width, STRIP.height)

@@ -18,7 +18,10 @@ export function fileOf(palette: Content, format: PaletteFormat): { name: string;
   const things = (code: string) =>
     palette.families.filter(({ codes }) => codes.includes(code)).map(({ thing }) => thing);
   const rows = palette.pencils.map(({ code, name, set, colour }) => ({
-    ...{ code, name, set, colour },
+    code,
+    name,
+    set,
+    colour,
     things: things(code).join('; '),
   }));
   return { name: `${base}.csv`, text: Papa.unparse(rows, { escapeFormulae: true }), mime: 'text/csv' };
@@ -83,8 +86,11 @@ function fromCsv(text: string, name: string): Content {
 function whole(name: string, colours: readonly { code: string; name: string; set: string; colour: string }[]): Content {
   if (colours.length === 0) throw new RangeError('This palette holds no colour.');
   const pencils = colours.slice(0, 200).map(({ code, name: own, set, colour }) => ({
-    ...{ id: null, code: code.slice(0, 24), colour },
-    ...{ name: own.slice(0, 60), set: set.slice(0, 60) },
+    id: null,
+    code: code.slice(0, 24),
+    colour,
+    name: own.slice(0, 60),
+    set: set.slice(0, 60),
   }));
   return { name, wheel: null, pencils, families: [] };
 }

@@ -32,7 +32,10 @@ export function SavedPalettes() {
       name,
       wheel,
       pencils: used.map((pencil) => ({
-        ...{ id: pencil.id, code: pencil.code, set: pencil.set, name: pencil.ownName || pencil.name },
+        id: pencil.id,
+        code: pencil.code,
+        set: pencil.set,
+        name: pencil.ownName || pencil.name,
         colour: laid.has(pencil.id) ? hexOfLab(laid.get(pencil.id)!.body) : pencil.colour,
       })),
       families: things.flatMap(({ id, name: thing }) => {

@@ -322,7 +322,8 @@ const api = {
       weight: planned.size > 0 ? (planned.get(id) ?? 0) : 1,
     }));
     return {
-      ...{ hues, values },
+      hues,
+      values,
       twice: twice.map(({ a, b, deltaE }) => ({ a: pencils[a].id, b: pencils[b].id, deltaE })),
       helpful: mostHelpful(own, other, wanted, 3).map(({ index, gain }) => ({ id: others[index].id, gain })),
     };
@@ -396,7 +397,11 @@ const api = {
     return outcomeOf(() =>
       remediesFor({
         ...mistakeAt(happened, byId, groundOf(paper, onGround)),
-        ...{ kind: happened.kind, pencil: happened.pencil, pencils: offered, pens, elsewhere },
+        kind: happened.kind,
+        pencil: happened.pencil,
+        pencils: offered,
+        pens,
+        elsewhere,
       }),
     );
   },

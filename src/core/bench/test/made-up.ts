@@ -11,8 +11,19 @@ export function step(
   facts: Partial<Step> = {},
 ): Step {
   return {
-    ...{ id: `${thingId}/${layerId}`, thingId, layerId, pencil, after, minutes: 2, regionIds: [1], pressure: 'light' },
-    ...{ passes: 1, stroke: 'small circles', point: 'normal', purpose: 'Test.', value: 50 },
+    id: `${thingId}/${layerId}`,
+    thingId,
+    layerId,
+    pencil,
+    after,
+    minutes: 2,
+    regionIds: [1],
+    pressure: 'light',
+    passes: 1,
+    stroke: 'small circles',
+    point: 'normal',
+    purpose: 'Test.',
+    value: 50,
     zone: { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 2 },
     ...facts,
   };
@@ -38,7 +49,9 @@ export const placedPage: fc.Arbitrary<Step[]> = fc
       pencils.map((pencil, l) =>
         step(`thing${t}`, `layer${l}`, `p${pencil}`, l > 0 ? [`thing${t}/layer${l - 1}`] : [], {
           ...facts,
-          ...{ regionIds: [t + 1], value: l % 2 ? 110 - facts.value : facts.value, coveredMm2: 60 },
+          regionIds: [t + 1],
+          value: l % 2 ? 110 - facts.value : facts.value,
+          coveredMm2: 60,
           box: { left: at.x, top: at.y, right: at.x + 12, bottom: at.y + 8 },
         }),
       ),
@@ -47,7 +60,16 @@ export const placedPage: fc.Arbitrary<Step[]> = fc
 
 export function region(id: number, usableWidthMm: number, areaMm2: number, at = { x: 0, y: 0 }): Region {
   return {
-    ...{ id, usableWidthMm, areaMm2, pole: at, centroid: at, axisDegrees: 0, lengthMm: 1, breadthMm: 2, holes: 0 },
-    ...{ shape: 'irregular', box: { left: at.x, top: at.y, right: at.x + 1, bottom: at.y + 1 } },
+    id,
+    usableWidthMm,
+    areaMm2,
+    pole: at,
+    centroid: at,
+    axisDegrees: 0,
+    lengthMm: 1,
+    breadthMm: 2,
+    holes: 0,
+    shape: 'irregular',
+    box: { left: at.x, top: at.y, right: at.x + 1, bottom: at.y + 1 },
   };
 }

@@ -19,17 +19,15 @@ import {
 const asDeclared = declaredFit(whiteBook);
 const heavyHand: PaperFit = {
   ...asDeclared,
-  ...{
-    rough: 0.9,
-    stray: 0.8,
-    tooth: 1.1,
-    spread: 0.85,
-    hand: { light: 1.4, medium: 1.2 },
-    crush: 0.8,
-    yuleNielsen: 2.2,
-    slope: 0.4,
-    tinted: 0.2,
-  },
+  rough: 0.9,
+  stray: 0.8,
+  tooth: 1.1,
+  spread: 0.85,
+  hand: { light: 1.4, medium: 1.2 },
+  crush: 0.8,
+  yuleNielsen: 2.2,
+  slope: 0.4,
+  tinted: 0.2,
 };
 const CARD: [PatchReading['patch'], PatchReading['on']][] = [
   ['light', 'paper'],

@@ -14,17 +14,15 @@ import {
 
 const found: PaperFit = {
   ...declaredFit(whiteBook),
-  ...{
-    rough: 0.8,
-    stray: 0.6,
-    tooth: 1.1,
-    spread: 0.7,
-    hand: { light: 0.6, firm: 0.9 },
-    crush: 0.7,
-    yuleNielsen: 2.2,
-    slope: 0.5,
-    tinted: 0.1,
-  },
+  rough: 0.8,
+  stray: 0.6,
+  tooth: 1.1,
+  spread: 0.7,
+  hand: { light: 0.6, firm: 0.9 },
+  crush: 0.7,
+  yuleNielsen: 2.2,
+  slope: 0.5,
+  tinted: 0.1,
 };
 
 describe('carrying what swatches say', () => {

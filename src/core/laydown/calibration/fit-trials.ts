@@ -84,7 +84,10 @@ function sought(sure: readonly number[], errorsAt: (logs: readonly number[]) => 
       return (i: number) => off[i];
     },
     {
-      ...{ initialValues: start, gradientDifference: 0.02, maxIterations: 25, damping: 0.01 },
+      initialValues: start,
+      gradientDifference: 0.02,
+      maxIterations: 25,
+      damping: 0.01,
       minValues: sure.map(() => -MOST),
       maxValues: sure.map(() => MOST),
     },

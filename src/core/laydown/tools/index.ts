@@ -16,8 +16,17 @@ export { type Tool } from './tool.ts';
 /** Every tool the model knows. */
 export const TOOLS: readonly Tool[] = [
   colourlessBlender,
-  ...[solvent, softTip, water, drying, eraser],
-  ...[opaquePen, metallicPen, marker, wash, paint, waxBarrier],
+  solvent,
+  softTip,
+  water,
+  drying,
+  eraser,
+  opaquePen,
+  metallicPen,
+  marker,
+  wash,
+  paint,
+  waxBarrier,
 ];
 
 /**

@@ -20,7 +20,10 @@ export function coated(ground: Ground, colour: Spectrum, covers: number, fills: 
   const mass = covers * THICK;
   return {
     ...ground,
-    ...{ covered, specks, filled: ground.filled + fills * (1 - ground.filled), mass: ground.mass + mass },
+    covered,
+    specks,
+    filled: ground.filled + fills * (1 - ground.filled),
+    mass: ground.mass + mass,
     deposits: [...ground.deposits, coat(colour, mass)],
   };
 }

@@ -17,8 +17,19 @@ import { tube } from './tube.ts';
 export { type Form, type Place } from './form.ts';
 /** Every form a thing can be given. */
 export const FORMS: readonly Form[] = [
-  ...[raised, flat, ball, tube, cone, leaf, ring],
-  ...[fold, hollow, faceted, dome, fadesDown, fadesUp],
+  raised,
+  flat,
+  ball,
+  tube,
+  cone,
+  leaf,
+  ring,
+  fold,
+  hollow,
+  faceted,
+  dome,
+  fadesDown,
+  fadesUp,
 ];
 
 /**

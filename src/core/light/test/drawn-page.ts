@@ -30,7 +30,9 @@ export const lantern = () =>
 
 export const soft: Lighting = { main: { kind: 'ambient' }, glows: [] };
 export const from = (azimuthDegrees: number, heightDegrees: number): MainLight => ({
-  ...{ kind: 'direction', azimuthDegrees, heightDegrees },
+  kind: 'direction',
+  azimuthDegrees,
+  heightDegrees,
 });
 export const thing = (
   id: string,
@@ -38,7 +40,11 @@ export const thing = (
   form = 'raised',
   material: string | null = null,
 ): FormedThing => ({
-  ...{ id, regionIds, form, material, sources: [] },
+  id,
+  regionIds,
+  form,
+  material,
+  sources: [],
 });
 export const at = ({ width }: { width: number }, field: Uint8Array, x: number, y: number) => field[y * width + x];
 export const labelAt = (page: Drawn, x: number, y: number) => page.grown[y * page.width + x];

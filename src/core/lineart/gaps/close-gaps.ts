@@ -102,7 +102,10 @@ function facingPairs(tips: readonly Tip[], ink: Uint8Array, width: number, wides
           if (worst > (close ? 65 : CONE) || inkBetween(a, b, ink, width)) continue;
           const opposite = angle(-(a.dx * b.dx + a.dy * b.dy));
           pairs.push({
-            ...{ a, b, gape, cost: gape * (1 + worst / CONE) },
+            a,
+            b,
+            gape,
+            cost: gape * (1 + worst / CONE),
             facing: worst <= CONE || opposite <= FACING,
           });
         }

@@ -17,7 +17,15 @@ const tray = onPaper(
 );
 const byId = new Map(tray.map((pencil) => [pencil.id, pencil]));
 const thing = (id: string, areaMm2: number, x: number, more: Partial<PageThing> = {}): PageThing => ({
-  ...{ id, name: id, areaMm2, widthMm: 10, at: { x, y: 0.5 }, focus: false, natural: null, laid: null, alike: null },
+  id,
+  name: id,
+  areaMm2,
+  widthMm: 10,
+  at: { x, y: 0.5 },
+  focus: false,
+  natural: null,
+  laid: null,
+  alike: null,
   ...more,
 });
 const page: PageSummary = {
@@ -150,7 +158,9 @@ describe('an audit', () => {
     const far = [thing('flag', 120, 0.45), thing('sail', 500, 0.6), thing('air', 9000, 0.5)];
     const deep: PageSummary = { things: [...front, ...back, ...far], borders: [] };
     const colours = {
-      ...{ knot: at(60, 0.7, 0.15), float: at(55, 0.65, 0.15), air: at(240, 0.4, 0.08) },
+      knot: at(60, 0.7, 0.15),
+      float: at(55, 0.65, 0.15),
+      air: at(240, 0.4, 0.08),
       ...Object.fromEntries(
         [...back, ...far.slice(0, 2)].map(({ id }, i) => [id, at(230 + 3 * i, 0.5 + 0.06 * i, 0.04)]),
       ),

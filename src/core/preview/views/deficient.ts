@@ -14,7 +14,9 @@ const MATRICES = {
 function deficient(id: keyof typeof MATRICES, name: string, says: string): View {
   const m = MATRICES[id];
   return {
-    ...{ id, name, says },
+    id,
+    name,
+    says,
     of: pixelwise((rgb) => {
       const [r, g, b] = rgb.map(lightOf);
       return [0, 3, 6].map((k) => codeOf(m[k] * r + m[k + 1] * g + m[k + 2] * b)) as unknown as [

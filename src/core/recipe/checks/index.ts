@@ -25,9 +25,21 @@ export { lookedAt } from './looked.ts';
 export { type Check, type Finding, type NeighbourLook, type PaperRisk } from './check.ts';
 /** Every check, what matters most first. */
 export const CHECKS: readonly Check[] = [
-  ...[wetPaper, stillWet, fullTooth, burnishedEarly, heavyDarkFirst, highlightLost],
-  ...[smoothMetal, weakGlow, flatForm, largeStep, opposites, whiteOverColour],
-  ...[wrongBlender, darkAtBorder, narrow],
+  wetPaper,
+  stillWet,
+  fullTooth,
+  burnishedEarly,
+  heavyDarkFirst,
+  highlightLost,
+  smoothMetal,
+  weakGlow,
+  flatForm,
+  largeStep,
+  opposites,
+  whiteOverColour,
+  wrongBlender,
+  darkAtBorder,
+  narrow,
 ];
 
 /** Firm passes after which a pencil lies about as thick as it goes. */
@@ -56,7 +68,12 @@ export function checkRecipe(
   { neighbours = [], paper = NOTHING_KNOWN }: Beside = {},
 ): Finding[] {
   const look = {
-    ...{ recipe, context, optics, neighbours, paper, effect: effectById(recipe.effect) },
+    recipe,
+    context,
+    optics,
+    neighbours,
+    paper,
+    effect: effectById(recipe.effect),
     places: lookedAt(recipe, optics, ground, { widthMm: usualWidth(context) }),
     groundValue: layPasses(ground, []).lab[0],
     toothFull: toothMarks(ground).full,

@@ -17,33 +17,39 @@ export const backlit: Effect = {
     const smaller = (k: number) => RIM - (RIM - 0.3) * (k / Math.max(1, rising.length));
     const plain: Plain[] = [
       {
-        ...{
-          id: 'base',
-          role: 'light',
-          pencil: context.glow?.pencil ?? accent ?? light,
-          pressure: 'whisper',
-          passes: 1,
-        },
-        ...{ from: 0.5, to: 0.97, bands: 1 },
+        id: 'base',
+        role: 'light',
+        pencil: context.glow?.pencil ?? accent ?? light,
+        pressure: 'whisper',
+        passes: 1,
+        from: 0.5,
+        to: 0.97,
+        bands: 1,
         purpose: 'The light’s colour along the rim, whispered.',
       },
       ...rising.map((pencil, k): Plain => {
         const last = k === rising.length - 1;
         return {
-          ...{ id: last ? 'shadow' : k === 0 ? 'light' : k === 1 ? 'middle' : `middle-${k}` },
-          ...{
-            role: last ? 'dark' : k === 0 ? 'light' : 'mid',
-            pencil,
-            pressure: last ? 'medium' : 'light',
-            passes: 2,
-          },
-          ...{ from: 0, to: smaller(k), bands: 1 },
+          id: last ? 'shadow' : k === 0 ? 'light' : k === 1 ? 'middle' : `middle-${k}`,
+          role: last ? 'dark' : k === 0 ? 'light' : 'mid',
+          pencil,
+          pressure: last ? 'medium' : 'light',
+          passes: 2,
+          from: 0,
+          to: smaller(k),
+          bands: 1,
           purpose: k === 0 ? 'Over all but the rim.' : 'Smaller than the last layer: the rim grows softly.',
         };
       }),
       {
-        ...{ id: 'deepen', role: depth ? 'depth' : 'dark', pencil: depth ?? dark, pressure: 'firm', passes: 1 },
-        ...{ from: 0, to: 0.24, bands: 3 },
+        id: 'deepen',
+        role: depth ? 'depth' : 'dark',
+        pencil: depth ?? dark,
+        pressure: 'firm',
+        passes: 1,
+        from: 0,
+        to: 0.24,
+        bands: 3,
         purpose: 'The dark middle; what lies there needs no detail.',
       },
     ];

@@ -25,12 +25,27 @@ export const baseWash: Effect = {
     }
     const wash: Plain[] = [
       {
-        ...{ id: 'wash', role: 'light', pencil: soluble, pressure: 'light', passes: 1, from: 0, to: 0.95, bands: 1 },
+        id: 'wash',
+        role: 'light',
+        pencil: soluble,
+        pressure: 'light',
+        passes: 1,
+        from: 0,
+        to: 0.95,
+        bands: 1,
         purpose: 'A thin even layer for the brush to dissolve.',
       },
       {
-        ...{ id: 'wet', role: 'light', pencil: soluble, pressure: 'light', passes: 1, from: 0, to: 0.95, bands: 1 },
-        ...{ tool: 'water', dryMinutes: DRIES_MINUTES },
+        id: 'wet',
+        role: 'light',
+        pencil: soluble,
+        pressure: 'light',
+        passes: 1,
+        from: 0,
+        to: 0.95,
+        bands: 1,
+        tool: 'water',
+        dryMinutes: DRIES_MINUTES,
         purpose: `A damp brush over it, pale to dark; let it dry for ${DRIES_MINUTES} min.`,
       },
     ];

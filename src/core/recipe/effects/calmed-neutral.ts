@@ -19,16 +19,14 @@ export const calmedNeutral: Effect = {
       };
     }
     const under: Plain = {
-      ...{
-        id: 'neutral',
-        role: 'neutral',
-        pencil: calming,
-        pressure: 'whisper',
-        passes: 1,
-        from: 0,
-        to: 0.92,
-        bands: 1,
-      },
+      id: 'neutral',
+      role: 'neutral',
+      pencil: calming,
+      pressure: 'whisper',
+      passes: 1,
+      from: 0,
+      to: 0.92,
+      bands: 1,
       purpose: 'The calming colour, thinly under all but the highlight.',
     };
     return { layers: fitted([under, ...own], context), notes: [] };

@@ -64,8 +64,12 @@ const RUNS_MM = { reflect: 14, shadow: 8, glow: 20 };
 export function overMm(field: Field, context: RegionContext): number {
   const width = usualWidth(context);
   const runs: Record<Field, number> = {
-    ...{ tone: width / 2, turn: width, reflect: RUNS_MM.reflect, shadow: RUNS_MM.shadow },
-    ...{ along: context.heightMm ?? width, out: context.outMm ?? width / 2 },
+    tone: width / 2,
+    turn: width,
+    reflect: RUNS_MM.reflect,
+    shadow: RUNS_MM.shadow,
+    along: context.heightMm ?? width,
+    out: context.outMm ?? width / 2,
     glow: context.glow?.reachMm ?? RUNS_MM.glow,
     lit: context.glow?.reachMm ?? RUNS_MM.glow,
   };
@@ -84,9 +88,16 @@ export function fitted(plain: readonly Plain[], context: RegionContext): Layer[]
     const point: Point = each.point ?? (sharp ? 'sharp' : firmEdge ? 'normal' : usual.point);
     const soft = softnessFor(point, width);
     return {
-      ...{ id, role, pencil, pressure, passes, purpose },
+      id,
+      role,
+      pencil,
+      pressure,
+      passes,
+      purpose,
       zone: { ...spanOf(each, sharp ? HARD_MM : soft, context), ...(and && { and: spanOf(and, soft, context) }) },
-      ...{ stroke: each.stroke ?? usual.stroke, point, fromWidthMm: widthForBands(bands) },
+      stroke: each.stroke ?? usual.stroke,
+      point,
+      fromWidthMm: widthForBands(bands),
       ...(direction && { direction }),
       ...(tool && { tool }),
       ...(dryMinutes && { dryMinutes }),
@@ -105,7 +116,11 @@ function spanOf(
   const runs = overMm(field, context);
   const softnessMm = from > 0 || to < 1 ? (fades === undefined ? soft : Math.round(10 * fades * runs) / 10) : 0;
   return {
-    ...{ field, from, to, softnessMm, overMm: Math.round(100 * runs) / 100 },
+    field,
+    from,
+    to,
+    softnessMm,
+    overMm: Math.round(100 * runs) / 100,
     ...(hardTo && { hardTo }),
     ...(source !== undefined && { source }),
   };

@@ -14,16 +14,26 @@ export const furByDensity: Effect = {
     const plain = rising.map((pencil, k): Plain => {
       const last = k === rising.length - 1;
       return {
-        ...{ id: k === 0 ? 'base' : last ? 'shadow' : k === 1 ? 'middle' : `middle-${k}` },
-        ...{ role: k === 0 ? 'light' : last ? 'dark' : 'mid', pencil, passes: last ? 2 : 1, ...coat },
-        ...{ from: 0, to: 1 - (0.66 * k) / Math.max(1, rising.length - 1), fades: 0.5 },
+        id: k === 0 ? 'base' : last ? 'shadow' : k === 1 ? 'middle' : `middle-${k}`,
+        role: k === 0 ? 'light' : last ? 'dark' : 'mid',
+        pencil,
+        passes: last ? 2 : 1,
+        ...coat,
+        from: 0,
+        to: 1 - (0.66 * k) / Math.max(1, rising.length - 1),
+        fades: 0.5,
         purpose:
           k === 0 ? 'Open hatching over all of it.' : 'Denser, where the coat turns away; the pressure stays the same.',
       };
     });
     const [thin] = plain;
     const whisper: Plain = {
-      ...{ ...thin, id: 'unify', role: 'light', bands: 2, from: 0.3, to: 1 },
+      ...thin,
+      id: 'unify',
+      role: 'light',
+      bands: 2,
+      from: 0.3,
+      to: 1,
       purpose: 'The palest again over the light, in the same strokes.',
     };
     return { layers: fitted([...plain, whisper], context), notes: [] };

@@ -42,19 +42,36 @@ function rings({ pencils, neutral }: Family, context: RegionContext, hint: strin
   const [fades, pale] = [Math.min(MOST_OVERLAP, 2 * OVERLAP * width), pencils.at(-1)!];
   const plain: Plain[] = [
     {
-      ...{ id: 'base', role: neutral ? 'neutral' : 'light', pencil: neutral ?? pale, pressure: 'whisper', passes: 1 },
-      ...{ field: 'glow', from: edge(n - 1), to: hintTo, fades: width / 2, bands: 1 },
-      ...{ stroke: 'small circles', direction: 'round the light', purpose: hint },
+      id: 'base',
+      role: neutral ? 'neutral' : 'light',
+      pencil: neutral ?? pale,
+      pressure: 'whisper',
+      passes: 1,
+      field: 'glow',
+      from: edge(n - 1),
+      to: hintTo,
+      fades: width / 2,
+      bands: 1,
+      stroke: 'small circles',
+      direction: 'round the light',
+      purpose: hint,
     },
     ...[...pencils].reverse().map((pencil, back): Plain => {
       const k = n - 1 - back;
       const dark = k === 0;
       return {
-        ...{ id: dark ? 'shadow' : back === 0 ? 'light' : k === 1 ? 'middle' : `middle-${k}` },
-        ...{ role: dark ? 'dark' : back === 0 ? 'light' : 'mid', pencil },
-        ...{ pressure: dark ? (n > 1 ? 'medium' : 'firm') : 'light', passes: 2, field: 'glow', bands: 1 },
-        ...{ from: dark ? 0 : edge(k), to: n === 1 ? CORE : dark ? edge(1) + width / 2 : edge(k + 1), fades },
-        ...{ stroke: 'small circles', direction: 'round the light' },
+        id: dark ? 'shadow' : back === 0 ? 'light' : k === 1 ? 'middle' : `middle-${k}`,
+        role: dark ? 'dark' : back === 0 ? 'light' : 'mid',
+        pencil,
+        pressure: dark ? (n > 1 ? 'medium' : 'firm') : 'light',
+        passes: 2,
+        field: 'glow',
+        bands: 1,
+        from: dark ? 0 : edge(k),
+        to: n === 1 ? CORE : dark ? edge(1) + width / 2 : edge(k + 1),
+        fades,
+        stroke: 'small circles',
+        direction: 'round the light',
         purpose: dark
           ? 'All that the glow does not reach, darkest: a glow is only as bright as its surroundings are dark.'
           : back === 0
@@ -65,9 +82,18 @@ function rings({ pencils, neutral }: Family, context: RegionContext, hint: strin
     ...(n > 1
       ? [
           {
-            ...{ id: 'deepen', role: 'dark' as const, pencil: pencils[0], pressure: 'firm' as const, passes: 1 },
-            ...{ field: 'glow' as const, from: 0, to: outside, fades: width / 2, bands: 2 as const },
-            ...{ stroke: 'one direction' as const, purpose: 'Puts the deepest dark back, far from the light.' },
+            id: 'deepen',
+            role: 'dark' as const,
+            pencil: pencils[0],
+            pressure: 'firm' as const,
+            passes: 1,
+            field: 'glow' as const,
+            from: 0,
+            to: outside,
+            fades: width / 2,
+            bands: 2 as const,
+            stroke: 'one direction' as const,
+            purpose: 'Puts the deepest dark back, far from the light.',
           },
         ]
       : []),

@@ -23,13 +23,29 @@ export const leafWithVeins: Effect = {
       };
     }
     const veins: Plain = {
-      ...{ id: 'veins', role: 'light', pencil: light, pressure: 'firm', passes: 1, from: 0.6, to: 1, bands: 3 },
-      ...{ stroke: 'following the contour', point: 'sharp' },
+      id: 'veins',
+      role: 'light',
+      pencil: light,
+      pressure: 'firm',
+      passes: 1,
+      from: 0.6,
+      to: 1,
+      bands: 3,
+      stroke: 'following the contour',
+      point: 'sharp',
       purpose: 'The veins, as fine firm lines from the fold: what is laid later hardly takes on them.',
     };
     const shades: Plain = {
-      ...{ id: 'beside-veins', role: 'dark', pencil: dark, pressure: 'light', passes: 1, from: 0.1, to: 0.6, bands: 3 },
-      ...{ stroke: 'following the contour', point: 'sharp' },
+      id: 'beside-veins',
+      role: 'dark',
+      pencil: dark,
+      pressure: 'light',
+      passes: 1,
+      from: 0.1,
+      to: 0.6,
+      bands: 3,
+      stroke: 'following the contour',
+      point: 'sharp',
       purpose: 'A thin shade along one side of each vein, so that it stands up.',
     };
     const last = own.at(-1)!;

@@ -14,19 +14,40 @@ export const lightSource: Effect = {
     const body = pencils[Math.floor((pencils.length - 1) / 2)];
     const plain: Plain[] = [
       {
-        ...{ id: 'base', role: 'light', pencil: light, pressure: 'light', passes: 1, from: 0, to: 0.94, bands: 1 },
+        id: 'base',
+        role: 'light',
+        pencil: light,
+        pressure: 'light',
+        passes: 1,
+        from: 0,
+        to: 0.94,
+        bands: 1,
         purpose: 'The palest, up to the middle, which stays as it is.',
       },
       ...(pencils.length > 2
         ? [
             {
-              ...{ id: 'middle', role: 'mid' as const, pencil: body, pressure: 'light' as const, passes: 1 },
-              ...{ from: 0, to: 0.8, bands: 1 as const, purpose: 'Its colour, from the edge inwards.' },
+              id: 'middle',
+              role: 'mid' as const,
+              pencil: body,
+              pressure: 'light' as const,
+              passes: 1,
+              from: 0,
+              to: 0.8,
+              bands: 1 as const,
+              purpose: 'Its colour, from the edge inwards.',
             },
           ]
         : []),
       {
-        ...{ id: 'shadow', role: 'dark', pencil: dark, pressure: 'light', passes: 1, from: 0, to: 0.68, bands: 2 },
+        id: 'shadow',
+        role: 'dark',
+        pencil: dark,
+        pressure: 'light',
+        passes: 1,
+        from: 0,
+        to: 0.68,
+        bands: 2,
         purpose: 'A little deeper right at its edge.',
       },
     ];

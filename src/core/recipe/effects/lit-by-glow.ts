@@ -15,8 +15,16 @@ export const litByGlow: Effect = {
       layer.role === 'dark' ? { ...layer, and: { field: 'lit', from: 0, to: 0.55, fades: 0.5 } } : layer,
     );
     const light: Plain = {
-      ...{ id: 'glow', role: 'glow', pencil, pressure: 'light', passes: 1 },
-      ...{ field: 'lit', from: 0.4, to: 1, fades: 0.4, bands: 1 },
+      id: 'glow',
+      role: 'glow',
+      pencil,
+      pressure: 'light',
+      passes: 1,
+      field: 'lit',
+      from: 0.4,
+      to: 1,
+      fades: 0.4,
+      bands: 1,
       purpose: 'The colour of the light, on the sides that face it and less with the way from it.',
     };
     const last = own.at(-1);

@@ -68,11 +68,19 @@ function inBands({ pencils, blender }: Family, context: RegionContext, edges: re
     const [a, b] = [at(k - 1), at(k)];
     const pale = k === bands - 1;
     return {
-      ...{ id: pale ? 'light' : k === 0 ? 'shadow' : k === 1 ? 'middle' : `middle-${k}` },
-      ...{ role: pale ? 'light' : k === 0 ? 'dark' : 'mid', pencil, pressure: 'medium', passes: k === 0 ? 3 : 2 },
-      ...{ field: 'along', from: Math.min(a, b), to: Math.max(a, b), fades: (2 * OVERLAP) / bands, bands: 1 },
+      id: pale ? 'light' : k === 0 ? 'shadow' : k === 1 ? 'middle' : `middle-${k}`,
+      role: pale ? 'light' : k === 0 ? 'dark' : 'mid',
+      pencil,
+      pressure: 'medium',
+      passes: k === 0 ? 3 : 2,
+      field: 'along',
+      from: Math.min(a, b),
+      to: Math.max(a, b),
+      fades: (2 * OVERLAP) / bands,
+      bands: 1,
       ...(context.glow && !pale && { and: { field: 'glow' as const, from: 0, to: GLOW_KEPT, fades: 0.5 } }),
-      ...{ stroke: 'one direction', direction: 'level' },
+      stroke: 'one direction',
+      direction: 'level',
       purpose: pale
         ? 'The palest band, out to its end of the background.'
         : k === 0
@@ -83,25 +91,53 @@ function inBands({ pencils, blender }: Family, context: RegionContext, edges: re
   const last = blender ?? pencils.at(-1)!;
   if (context.glow) {
     plain.push({
-      ...{ id: 'hint', role: 'light', pencil: pencils.at(-1)!, pressure: 'light', passes: 1, bands: 1 },
-      ...{ field: 'glow', from: 0.25, to: GLOW_CORE, fades: 0.3 },
-      ...{ stroke: 'small circles', direction: 'round the light' },
+      id: 'hint',
+      role: 'light',
+      pencil: pencils.at(-1)!,
+      pressure: 'light',
+      passes: 1,
+      bands: 1,
+      field: 'glow',
+      from: 0.25,
+      to: GLOW_CORE,
+      fades: 0.3,
+      stroke: 'small circles',
+      direction: 'round the light',
       purpose: 'The palest round the light, up to its core: the deep bands fade into it.',
     });
   }
   if (bands > 1) {
     const [a, b] = [at(0), place(1)];
     plain.push({
-      ...{ id: 'unify', role: blender ? 'blender' : 'light', pencil: last, pressure: 'medium', passes: 1 },
-      ...{ field: 'along', from: Math.min(a, b), to: Math.max(a, b), fades: (2 * OVERLAP) / bands, bands: 1 },
-      ...{ stroke: 'one direction', direction: 'level' },
+      id: 'unify',
+      role: blender ? 'blender' : 'light',
+      pencil: last,
+      pressure: 'medium',
+      passes: 1,
+      field: 'along',
+      from: Math.min(a, b),
+      to: Math.max(a, b),
+      fades: (2 * OVERLAP) / bands,
+      bands: 1,
+      stroke: 'one direction',
+      direction: 'level',
       purpose: 'Across all the blend lines but the deepest, so that no edge of a band is left.',
     });
   }
   if (context.typeOf && pencils.every((pencil) => context.typeOf!(pencil) === 'pastel')) {
     plain.push({
-      ...{ id: 'soft-tip', role: 'light', pencil: last, pressure: 'light', passes: 1, tool: 'soft-tip' },
-      ...{ from: 0, to: 1, field: 'along', bands: 1, stroke: 'one direction', direction: 'level' },
+      id: 'soft-tip',
+      role: 'light',
+      pencil: last,
+      pressure: 'light',
+      passes: 1,
+      tool: 'soft-tip',
+      from: 0,
+      to: 1,
+      field: 'along',
+      bands: 1,
+      stroke: 'one direction',
+      direction: 'level',
       purpose: 'Pull the strips into each other with a soft tip, from the pale end to the deep one.',
     });
   }

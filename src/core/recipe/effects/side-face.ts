@@ -15,31 +15,54 @@ export const sideFace: Effect = {
     const ruled = { stroke: 'one direction', direction: 'to the vanishing point', bands: 1 } as const;
     const plain: Plain[] = [
       {
-        ...{ id: 'base', role: 'mid', pencil: own.at(-1)!, pressure: 'medium', passes: 2, ...ruled, from: 0, to: 1 },
+        id: 'base',
+        role: 'mid',
+        pencil: own.at(-1)!,
+        pressure: 'medium',
+        passes: 2,
+        ...ruled,
+        from: 0,
+        to: 1,
         purpose: 'The side, evenly, a step darker than the face.',
       },
       {
-        ...{ id: 'shadow', role: 'dark', pencil: dark, pressure: 'medium', passes: 1, ...ruled, from: 0, to: 0.6 },
-        ...{ and: { field: 'along', from: 0.2, to: 1, fades: 0.5 }, purpose: 'Deeper away from the light’s end.' },
+        id: 'shadow',
+        role: 'dark',
+        pencil: dark,
+        pressure: 'medium',
+        passes: 1,
+        ...ruled,
+        from: 0,
+        to: 0.6,
+        and: { field: 'along', from: 0.2, to: 1, fades: 0.5 },
+        purpose: 'Deeper away from the light’s end.',
       },
       ...(neutral
         ? [
             {
-              ...{ id: 'neutral', role: 'neutral' as const, pencil: neutral, pressure: 'light' as const, passes: 1 },
-              ...{ ...ruled, from: 0, to: 1, purpose: 'Calms it, so that the face stays the clearer of the two.' },
+              id: 'neutral',
+              role: 'neutral' as const,
+              pencil: neutral,
+              pressure: 'light' as const,
+              passes: 1,
+              ...ruled,
+              from: 0,
+              to: 1,
+              purpose: 'Calms it, so that the face stays the clearer of the two.',
             },
           ]
         : []),
       {
-        ...{
-          id: 'deepen',
-          role: depth ? 'depth' : 'dark',
-          pencil: depth ?? dark,
-          pressure: 'firm',
-          passes: 1,
-          ...ruled,
-        },
-        ...{ from: 0, to: 0.16, bands: 2, purpose: 'The edge where side and ground meet.' },
+        id: 'deepen',
+        role: depth ? 'depth' : 'dark',
+        pencil: depth ?? dark,
+        pressure: 'firm',
+        passes: 1,
+        ...ruled,
+        from: 0,
+        to: 0.16,
+        bands: 2,
+        purpose: 'The edge where side and ground meet.',
       },
     ];
     return {

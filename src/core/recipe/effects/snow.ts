@@ -15,19 +15,39 @@ export const snow: Effect = {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const plain: Plain[] = [
       {
-        ...{ id: 'base', role: 'light', pencil: light, pressure: 'whisper', passes: 1, from: 0, to: 0.5, bands: 1 },
+        id: 'base',
+        role: 'light',
+        pencil: light,
+        pressure: 'whisper',
+        passes: 1,
+        from: 0,
+        to: 0.5,
+        bands: 1,
         purpose: 'Sky in the shadow, first and whispered.',
       },
       {
-        ...{ id: 'shadow', role: 'dark', pencil: dark, pressure: 'light', passes: 1, from: 0, to: 0.24, bands: 1 },
+        id: 'shadow',
+        role: 'dark',
+        pencil: dark,
+        pressure: 'light',
+        passes: 1,
+        from: 0,
+        to: 0.24,
+        bands: 1,
         purpose: 'Deeper where the white turns away.',
       },
       ...traces(context),
       ...(neutral
         ? [
             {
-              ...{ id: 'neutral', role: 'neutral' as const, pencil: neutral, pressure: 'whisper' as const, passes: 1 },
-              ...{ from: 0, to: 0.3, bands: 2 as const },
+              id: 'neutral',
+              role: 'neutral' as const,
+              pencil: neutral,
+              pressure: 'whisper' as const,
+              passes: 1,
+              from: 0,
+              to: 0.3,
+              bands: 2 as const,
               purpose: 'A whisper of grey over the colour, only to calm it.',
             },
           ]

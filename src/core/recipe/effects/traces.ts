@@ -10,8 +10,18 @@ export function traces(context: RegionContext, { and }: Pick<Plain, 'and'> = {})
     if (pencil === null) return [];
     return [
       {
-        ...{ id: `reflected-${source + 1}`, role: 'reflected', pencil, pressure: 'whisper', passes: 1 },
-        ...{ field: 'reflect', source, from: FROM, to: 1, fades: 0.35, bands: 2, ...(and && { and }) },
+        id: `reflected-${source + 1}`,
+        role: 'reflected',
+        pencil,
+        pressure: 'whisper',
+        passes: 1,
+        field: 'reflect',
+        source,
+        from: FROM,
+        to: 1,
+        fades: 0.35,
+        bands: 2,
+        ...(and && { and }),
         purpose: `A trace of ${name}, on the side that faces it.`,
       },
     ];

@@ -113,7 +113,10 @@ export function planRamp(from: Lab, to: Lab, tray: readonly PencilOnPaper[], opt
     options.bands ?? 'width',
   );
   return {
-    ...{ bands, overlapMm, steps, reason },
+    bands,
+    overlapMm,
+    steps,
+    reason,
     largestStep: Math.max(0, ...steps),
     mud: Math.max(0, ...way.slice(1).map((j, i) => edge(way[i], j).dip)),
     miss: missOf(way),
@@ -221,7 +224,9 @@ function layOut(nodes: readonly Node[], steps: readonly number[], lengthMm: numb
   const narrowest = Math.min(...nodes.map((_, i) => edges[i + 1] - edges[i]));
   const overlapMm = count > 1 ? SHARED * narrowest : 0;
   const bands = nodes.map(({ id, pressure, lab }, i): RampBand => ({
-    ...{ pencil: id, pressure, lab },
+    pencil: id,
+    pressure,
+    lab,
     fromMm: Math.max(0, edges[i] - (i > 0 ? overlapMm / 2 : 0)),
     toMm: Math.min(lengthMm, edges[i + 1] + (i < count - 1 ? overlapMm / 2 : 0)),
   }));

@@ -25,8 +25,14 @@ const REST_AFTER_MS = 25 * 60_000;
 
 export function clockFrom(now: number, stepId: string): Clock {
   return {
-    ...{ stepId, stepSince: now, sittingSince: now, stepPausedMs: 0, sittingPausedMs: 0 },
-    ...{ pausedAt: null, restedAtMs: 0, seenAt: now },
+    stepId,
+    stepSince: now,
+    sittingSince: now,
+    stepPausedMs: 0,
+    sittingPausedMs: 0,
+    pausedAt: null,
+    restedAtMs: 0,
+    seenAt: now,
   };
 }
 
@@ -39,7 +45,9 @@ export function seenAgain(clock: Clock, now: number): Clock {
   if (gone <= AWAY_MS || clock.pausedAt !== null) return { ...clock, seenAt: now };
   return {
     ...clock,
-    ...{ seenAt: now, stepPausedMs: clock.stepPausedMs + gone, sittingPausedMs: clock.sittingPausedMs + gone },
+    seenAt: now,
+    stepPausedMs: clock.stepPausedMs + gone,
+    sittingPausedMs: clock.sittingPausedMs + gone,
   };
 }
 
@@ -50,7 +58,11 @@ export function stepComesUp(clock: Clock, now: number, stepId: string): Clock {
   const paused = pausedAt === null ? sittingPausedMs : sittingPausedMs + (now - pausedAt);
   return {
     ...clock,
-    ...{ stepId, stepSince: now, stepPausedMs: 0, sittingPausedMs: paused, seenAt: now },
+    stepId,
+    stepSince: now,
+    stepPausedMs: 0,
+    sittingPausedMs: paused,
+    seenAt: now,
     pausedAt: pausedAt === null ? null : now,
   };
 }
@@ -61,8 +73,10 @@ export function pausedOrNot(clock: Clock, now: number): Clock {
   const gone = now - pausedAt;
   return {
     ...clock,
-    ...{ stepPausedMs: clock.stepPausedMs + gone, sittingPausedMs: clock.sittingPausedMs + gone },
-    ...{ pausedAt: null, seenAt: now },
+    stepPausedMs: clock.stepPausedMs + gone,
+    sittingPausedMs: clock.sittingPausedMs + gone,
+    pausedAt: null,
+    seenAt: now,
   };
 }
 

@@ -30,8 +30,19 @@ describe('where a step lies on the page', () => {
 
 describe('a step read aloud', () => {
   const step = {
-    ...{ id: 'bell/dark', thingId: 'bell', layerId: 'dark', pencil: 'p', regionIds: [1], pressure: 'light', passes: 2 },
-    ...{ stroke: 'small circles', point: 'sharp', purpose: 'Sets the shadow.', minutes: 3, value: 30, after: [] },
+    id: 'bell/dark',
+    thingId: 'bell',
+    layerId: 'dark',
+    pencil: 'p',
+    regionIds: [1],
+    pressure: 'light',
+    passes: 2,
+    stroke: 'small circles',
+    point: 'sharp',
+    purpose: 'Sets the shadow.',
+    minutes: 3,
+    value: 30,
+    after: [],
     zone: { field: 'tone', from: 0, to: 0.34, softnessMm: 1, overMm: 4 },
   } as Parameters<typeof stepAloud>[0];
 

@@ -46,10 +46,15 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
       const worked = stepId === clock.stepId && kind !== 'not done after all' ? workedAtStep(clock, finished) : 0;
       const started = stepId === clock.stepId && kind !== 'not done after all' ? clock.stepSince : finished;
       return {
-        ...{ id: nanoid(), planId: plan.id, stepId, kind },
-        ...{ startedAt: new Date(started).toISOString(), finishedAt: new Date(finished).toISOString() },
+        id: nanoid(),
+        planId: plan.id,
+        stepId,
+        kind,
+        startedAt: new Date(started).toISOString(),
+        finishedAt: new Date(finished).toISOString(),
         pausedSeconds: Math.max(0, Math.round((finished - started - worked) / 1000)),
-        ...{ usedPencil: null, cameOut: null },
+        usedPencil: null,
+        cameOut: null,
         ...rest,
       };
     },
@@ -104,8 +109,22 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
     [up, ahead.length, by],
   );
   return {
-    ...{ step, next: ahead[by + 1], isAhead: by > 0, ahead, stepOf, doneIds, lastDone },
+    step,
+    next: ahead[by + 1],
+    isAhead: by > 0,
+    ahead,
+    stepOf,
+    doneIds,
+    lastDone,
     isTaken: taken !== null,
-    ...{ clock, now, change, markDone, takeBack, putOff, partDone, sayHow, lookBy },
+    clock,
+    now,
+    change,
+    markDone,
+    takeBack,
+    putOff,
+    partDone,
+    sayHow,
+    lookBy,
   };
 }

@@ -13,7 +13,9 @@ export interface CardPage {
 export function pagesIn(cards: readonly SwatchCard[]): CardPage[] {
   return cards.flatMap((card) =>
     Array.from({ length: pagesOf(card.pencilIds.length + card.emptyRows) }, (_, page) => ({
-      ...{ id: `${card.id} ${page}`, card, page },
+      id: `${card.id} ${page}`,
+      card,
+      page,
     })),
   );
 }

@@ -45,7 +45,8 @@ export function PrintCard({ trayId, pencils, shown, paper, onClose }: Props) {
   const rows = wanted === 'empty' ? emptyRows : chosen.length;
   const make = async () => {
     const card: NewCard = {
-      ...{ id: nanoid(), paper },
+      id: nanoid(),
+      paper,
       pencilIds: chosen.map(({ id }) => id),
       emptyRows: wanted === 'empty' ? emptyRows : 0,
     };
