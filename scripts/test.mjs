@@ -7,8 +7,7 @@ import { gates, run, runGate } from './gates.mjs';
 const results = { passed: 0, failed: 0 };
 mkdirSync('.cache', { recursive: true });
 
-// A journey that loses a race on a loaded machine is walked once more.
-const journey = ['--timeout', '300000', '--retries', '1'];
+const journey = ['--timeout', '300000'];
 // Journeys take longest, and mostly wait: these are walked beside the others.
 const beside = ['bench', 'demo', 'light', 'plan-a-page', 'sheet', 'tray'].map((name) => `e2e/${name}.test.ts`);
 
