@@ -142,7 +142,10 @@ function axesOf(body: Uint16Array, width: number, count: number): (Axis | null)[
   return axes.map((axis, id) => {
     if (!axis) return null;
     const { cos, sin, first } = axis;
-    return { cos, sin, first, least: smoothed(sides[id]!.least), most: smoothed(sides[id]!.most) };
+    const { least, most } = sides[id]!;
+    // An outline goes in steps of a pixel: two on each side at the least.
+    const reach = Math.max(2, Math.round((SMOOTH * sums[id].n) / least.length));
+    return { cos, sin, first, least: smoothed(least, reach), most: smoothed(most, reach) };
   });
 
   function each(look: (id: number, x: number, y: number) => void) {
@@ -150,10 +153,19 @@ function axesOf(body: Uint16Array, width: number, count: number): (Axis | null)[
   }
 }
 
-/** The mean of each value and two on each side of it: an outline goes in steps of a pixel. */
-function smoothed(values: Float32Array): Float32Array {
+/** Light on a tube does not follow each jag of its outline: sides are smoothed over so much of the width to either side. */
+const SMOOTH = 0.25;
+
+/** The mean of each value and so many on each side of it, those that are missing left out. */
+function smoothed(values: Float32Array, reach: number): Float32Array {
+  // Sums and counts of all before each place.
+  const [sums, counts] = [new Float64Array(values.length + 1), new Uint32Array(values.length + 1)];
+  values.forEach((value, i) => {
+    sums[i + 1] = sums[i] + (Number.isFinite(value) ? value : 0);
+    counts[i + 1] = counts[i] + Number(Number.isFinite(value));
+  });
   return values.map((_, i) => {
-    const near = values.subarray(Math.max(0, i - 2), i + 3).filter(Number.isFinite);
-    return near.reduce((sum, value) => sum + value, 0) / near.length;
+    const [from, to] = [Math.max(0, i - reach), Math.min(values.length, i + reach + 1)];
+    return (sums[to] - sums[from]) / (counts[to] - counts[from]);
   });
 }

@@ -63,7 +63,7 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
       wholeRest
       topOn={regionId === null ? null : String(regionId)}
       centre={
-        <div className="flex h-full">
+        <div className="flex h-full max-md:flex-col">
           <div className="relative min-w-0 flex-1">
             {plan && look === 'order' ? (
               <Overview plan={plan} doneIds={doneIds} />
@@ -71,7 +71,7 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
               <SheetByDone bench={bench} regionId={regionId} onRegion={setRegionId} />
             )}
             {plan && (
-              <div className="absolute right-3 bottom-3 w-64 bg-leaf">
+              <div className="absolute right-3 bottom-3 w-64 bg-leaf max-md:w-48">
                 <Choice
                   label="What is shown"
                   value={look}

@@ -79,7 +79,7 @@ export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }
   return (
     <section
       aria-label="Steps in order"
-      className="w-84 shrink-0 overflow-y-auto border-l border-rule bg-leaf px-4 py-3"
+      className="w-84 shrink-0 overflow-y-auto border-l border-rule bg-leaf px-4 py-3 max-md:h-1/2 max-md:w-full max-md:border-t max-md:border-l-0"
       tabIndex={0}
       onKeyDown={amongGrips}
     >

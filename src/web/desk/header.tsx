@@ -11,7 +11,7 @@ import { STAGE_LINKS, stageAddress } from './stages.ts';
 export function Header({ sheetId }: { sheetId: string | null }) {
   const { data: sheet } = useSheetQuery(sheetId ?? '', { skip: sheetId === null });
   return (
-    <header className="flex print:hidden h-13 shrink-0 items-center gap-1 bg-desk px-3">
+    <header className="flex print:hidden h-13 shrink-0 items-center gap-1 bg-desk px-3 max-md:h-auto max-md:flex-wrap">
       <Link
         to="/sheets"
         aria-label="The shelf"
@@ -20,9 +20,14 @@ export function Header({ sheetId }: { sheetId: string | null }) {
       >
         <LibraryBig size={20} />
       </Link>
-      <div className="mr-2 max-w-56 truncate font-head text-lg font-bold">{sheet?.title ?? 'Harmonie'}</div>
+      <div className="mr-2 max-w-56 truncate max-md:max-w-28 font-head text-lg font-bold">
+        {sheet?.title ?? 'Harmonie'}
+      </div>
       {sheet && (
-        <nav aria-label="Stages" className="flex h-full">
+        <nav
+          aria-label="Stages"
+          className="flex h-full max-md:order-last max-md:h-11 max-md:w-full max-md:overflow-x-auto"
+        >
           {STAGE_LINKS.map(({ to, label }) => (
             <NavLink
               key={to}

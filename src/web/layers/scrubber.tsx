@@ -22,7 +22,7 @@ interface Props {
 export function Scrubber({ shown, most, by, hasSteps, onBy, onShow, isBefore, onBefore, isClose, onClose }: Props) {
   const one = by === 'layers' ? 'layer' : 'step';
   return (
-    <div className="flex h-12 shrink-0 items-center gap-3 border-t border-rule bg-desk px-4">
+    <div className="flex h-12 shrink-0 items-center gap-3 border-t border-rule bg-desk px-4 max-md:h-auto max-md:flex-wrap max-md:py-2">
       <span className="w-40 shrink-0 text-[0.95rem]">
         {isBefore
           ? 'before'
@@ -40,7 +40,7 @@ export function Scrubber({ shown, most, by, hasSteps, onBy, onShow, isBefore, on
         value={shown}
         aria-label={by === 'layers' ? 'Layers laid' : 'Steps done'}
         aria-valuetext={`${shown} of ${most} ${by}`}
-        className="h-8 min-w-0 flex-1 accent-neutral-700"
+        className="h-8 min-w-0 flex-1 accent-neutral-700 max-md:w-full max-md:flex-none"
         onChange={(event) => onShow(Number(event.target.value))}
       />
       {hasSteps && (

@@ -80,16 +80,16 @@ export function TrayScreen() {
   return (
     <div className="flex h-dvh min-h-130 flex-col print:block print:h-auto">
       <Header sheetId={sheetId} />
-      <main className="flex min-h-0 flex-1 print:block">
-        <section className="flex min-w-0 flex-1 flex-col px-5 pt-3">
+      <main className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto print:block">
+        <section className="flex min-w-0 flex-1 flex-col px-5 pt-3 max-md:h-[85dvh] max-md:flex-none max-md:px-3">
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pb-3">
             <h1 className="text-2xl">{tray?.name ?? 'Tray'}</h1>
             <p className="text-soft">{countsOf(pencils)}</p>
-            <div className="ml-auto w-104 print:hidden">
+            <div className="ml-auto w-104 max-md:w-full print:hidden">
               <Choice<View> label="How the tray is shown" value={view} options={VIEWS} onChange={setView} />
             </div>
           </div>
-          <div className="grid grid-cols-[minmax(11rem,1.3fr)_1fr_1fr_1fr_1fr] gap-2 pb-3">
+          <div className="grid grid-cols-[minmax(11rem,1.3fr)_1fr_1fr_1fr_1fr] gap-2 pb-3 max-md:grid-cols-2">
             {lists && (
               <>
                 <input
@@ -167,7 +167,7 @@ export function TrayScreen() {
         </section>
         <aside
           aria-label="Trays"
-          className="flex w-92 shrink-0 flex-col overflow-y-auto border-l border-rule bg-card px-5 py-4 print:hidden"
+          className="flex w-92 shrink-0 flex-col overflow-y-auto border-l border-rule bg-card px-5 py-4 max-md:w-full max-md:overflow-visible max-md:border-t max-md:border-l-0 print:hidden"
           tabIndex={0}
         >
           {picked && (
