@@ -26,10 +26,10 @@ import {
   formedThings,
   laidOnInk,
   laidOnPaper,
-  lightingOf,
   summariseSheet,
   withReflected,
 } from '../src/planning/index.ts';
+import { edited, frontToBack, giveFamilies, glowsOf, lightingOf } from '../src/plan/index.ts';
 
 /** A page with its things, as it stands before a palette is proposed. */
 export interface OpenedPage {
@@ -73,18 +73,22 @@ export async function openDemoPage(id: string, named = true): Promise<OpenedPage
     byMark.set(mark, [...(byMark.get(mark) ?? []), region.id]);
   }
   const idOf = (name: string) => name.toLowerCase().replaceAll(' ', '-');
-  const things = [...page.things].reverse().flatMap(({ name, natural = null, material = null, focus = false }, i) => {
-    const regionIds = byMark.get(markOf(page, name.toLowerCase()));
-    if (!regionIds) return [];
-    const known = named ? { name, natural, material } : { name: `Thing ${i + 1}` };
-    return [newThing({ id: idOf(name), regionIds, focus, ...known })];
-  });
-  const forms = Object.fromEntries(
-    page.things.flatMap(({ name, form }) => (FORMS.some((each) => each.id === form) ? [[idOf(name), form]] : [])),
-  );
+  const things = [...page.things]
+    .reverse()
+    .flatMap(({ name, form, natural = null, material = null, focus = false }, i) => {
+      const regionIds = byMark.get(markOf(page, name.toLowerCase()));
+      if (!regionIds) return [];
+      const known = named ? { name, natural, material, form: knownForm(form) } : { name: `Thing ${i + 1}` };
+      return [newThing({ id: idOf(name), regionIds, focus, ...known })];
+    });
   const { widthMm, heightMm, paper } = page;
-  const plan = { ...emptyPlan({ widthMm, heightMm, paper }), things, forms: named ? forms : {} };
+  const plan = { ...emptyPlan({ widthMm, heightMm, paper }), things: frontToBack(things) };
   return { name: page.title, plan, map, grey, ink: inkShareOf(grey), paper: paperById(paper) };
+}
+
+/** The form as plans know it: one by that id, or none, so that one is proposed. */
+function knownForm(form: string): string | null {
+  return FORMS.some(({ id }) => id === form) ? form : null;
 }
 
 /** A page of any picture, its things as they are guessed. */
@@ -98,7 +102,7 @@ export async function openPicture(name: string, file: Buffer, widthMm: number, p
   const things = guesses.map((guess, i) =>
     newThing({ id: `guess-${i}`, name: guess.name, regionIds: [...guess.regionIds] }),
   );
-  const plan = { ...emptyPlan({ widthMm, heightMm, paper }), things };
+  const plan = { ...emptyPlan({ widthMm, heightMm, paper }), things: frontToBack(things) };
   return { name, plan, map, grey, ink: inkShareOf(grey), paper: paperById(paper) };
 }
 
@@ -114,7 +118,8 @@ export function palettesFor(page: OpenedPage, pencils: readonly BenchPencil[], w
 /** The plan once a palette is taken. */
 export function withPalette(page: OpenedPage, { parts }: Pick<Proposal, 'parts'>): Plan {
   const families = Object.fromEntries(parts.flatMap(({ thingId, family }) => (family ? [[thingId, family]] : [])));
-  return { ...page.plan, families: withReflected(page.plan, page.map, families) };
+  const reflected = withReflected(page.plan, page.map, families);
+  return edited(page.plan, (plan) => giveFamilies(plan, reflected)).plan;
 }
 
 /** A page as it lies open: regions grown through the lines, and how far each pixel lies from one. */
@@ -143,7 +148,7 @@ export function sourceOf(
     upTo: {},
     paper: page.paper,
     grounds: new Map(),
-    glows: plan.glows,
+    glows: glowsOf(plan),
     vanishing: plan.horizon.vanishing,
     opticsOf: (id) => ({ optics: pencilOptics(asTrayPencil(byId.get(id)!)), key: id }),
   };

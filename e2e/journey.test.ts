@@ -24,6 +24,7 @@ import {
   untilBare,
   untilColoured,
 } from './stages.ts';
+import { familiesOf, thingsOf } from '../src/plan/index.ts';
 
 describe('the way through the stages', () => {
   let desk: TestDesk;
@@ -102,7 +103,7 @@ describe('the way through the stages', () => {
       await nameFromKey(page);
       await page.keyboard.press('Control+z');
       await page.getByRole('button', { name: 'Name things from the key' }).waitFor();
-      expect((await stored<SheetState>('/sheets/ferry-steps')).plan.things).to.have.length(0);
+      expect(thingsOf((await stored<SheetState>('/sheets/ferry-steps')).plan)).to.have.length(0);
       await page.keyboard.press('Control+Shift+Z');
       await page.getByRole('list', { name: 'Things' }).getByText('Brass bell').waitFor();
     });
@@ -156,8 +157,8 @@ describe('the way through the stages', () => {
       const here = new Map(
         pencils.filter((pencil) => pencil.whereabouts !== 'missing').map((pencil) => [pencil.id, pencil]),
       );
-      expect(Object.keys(plan.families)).to.have.length(plan.things.length);
-      for (const family of Object.values(plan.families))
+      expect(Object.keys(familiesOf(plan))).to.have.length(thingsOf(plan).length);
+      for (const family of Object.values(familiesOf(plan)))
         for (const id of pencilsOf(family)) expect(here.has(id), id).to.equal(true);
       const bodies = new Map(
         onPaper(
@@ -169,9 +170,9 @@ describe('the way through the stages', () => {
           whiteBook,
         ).map((on) => [on.id, on.body]),
       );
-      const lanterns = plan.families[plan.things.find((thing) => thing.name === 'Paper lanterns')!.id];
-      expect(deltaE2000(bodies.get(bodyOf(lanterns))!, labOfHex('#f08a24'))).to.be.below(25);
-      for (const { pencils: own } of Object.values(plan.families))
+      const lanterns = thingsOf(plan).find((thing) => thing.name === 'Paper lanterns')!;
+      expect(deltaE2000(bodies.get(bodyOf(lanterns.family!))!, labOfHex('#f08a24'))).to.be.below(25);
+      for (const { pencils: own } of Object.values(familiesOf(plan)))
         if (own.length > 1) expect(bodies.get(own.at(-1)!)![0]).to.be.above(bodies.get(own[0])![0]);
     });
 
@@ -181,8 +182,8 @@ describe('the way through the stages', () => {
       await page.getByRole('option', { name: /QS46/ }).click();
       await settleSaved(page);
       const { plan } = await stored<SheetState>('/sheets/ferry-steps');
-      const bell = plan.things.find((thing) => thing.name === 'Brass bell')!;
-      expect(plan.families[bell.id].pencils[0]).to.equal('demo-qs46');
+      const bell = thingsOf(plan).find((thing) => thing.name === 'Brass bell')!;
+      expect(plan.things[bell.id].family!.pencils[0]).to.equal('demo-qs46');
     });
 
     it('Light: a direction is set and stored, and the page shows it in greys', async () => {
@@ -239,8 +240,8 @@ describe('the way through the stages', () => {
       await page.getByRole('button', { name: 'More passes of layer 1' }).click();
       await settleSaved(page);
       const { plan } = await stored<SheetState>('/sheets/ferry-steps');
-      const bell = plan.things.find((thing) => thing.name === 'Brass bell')!;
-      expect(plan.layers.edits[bell.id]).to.deep.equal({ layers: { base: { passes: 2 } } });
+      const bell = thingsOf(plan).find((thing) => thing.name === 'Brass bell')!;
+      expect(plan.things[bell.id]?.edits).to.deep.equal({ layers: { base: { passes: 2 } } });
     });
 
     it('Bench: the stored order is valid and near its bound; Space marks steps done; Backspace takes one back', async () => {
@@ -379,8 +380,8 @@ describe('the way through the stages', () => {
       await page.getByRole('button', { name: 'Gather' }).click();
       await settleSaved(page);
       const { plan, trayId } = await stored<SheetState>(`/sheets/${id}`);
-      expect(plan.things).to.have.length(1);
-      expect(plan.things[0]).to.deep.include({ name: 'Kites', regionIds: [1, 2] });
+      expect(thingsOf(plan)).to.have.length(1);
+      expect(thingsOf(plan)[0]).to.deep.include({ name: 'Kites', regionIds: [1, 2] });
       expect(trayId).to.equal('my-pencils');
     });
 

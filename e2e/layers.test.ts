@@ -4,6 +4,7 @@ import sharp from 'sharp';
 import { type Plan } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import { goTo, savedSheet, takePalette, untilBare, untilColoured } from './stages.ts';
+import { glowsOf, thingsOf } from '../src/plan/index.ts';
 
 /** The sheets of the booklet that want an effect of their own, and layers that are changed by hand. */
 describe('layers of a sheet', () => {
@@ -23,7 +24,7 @@ describe('layers of a sheet', () => {
   });
 
   const plan = async (): Promise<Plan> => (await savedSheet(page, desk.url, sheetId)).plan;
-  const idOf = ({ things }: Plan, name: string) => things.find((thing) => thing.name === name)!.id;
+  const called = (own: Plan, name: string) => thingsOf(own).find((thing) => thing.name === name)!;
   const choose = (name: string) =>
     page
       .getByRole('list', { name: /^(Things and their layers|Forms of things)$/ })
@@ -51,10 +52,10 @@ describe('layers of a sheet', () => {
       await reach.fill('60');
       await reach.press('ArrowRight');
       await page.getByText('From behind').click();
-      expect((await plan()).glows[0]).to.include({ reachMm: 61 });
+      expect(glowsOf(await plan())[0]).to.include({ reachMm: 61 });
       await page.getByRole('button', { name: /^Colour of the light of Lamp globe/ }).click();
       await page.getByRole('option', { name: /^light as QS06/ }).click();
-      expect((await plan()).glows[0].pencil).to.match(/qs06/);
+      expect(glowsOf(await plan())[0].pencil).to.match(/qs06/);
       await goTo(page, 'Layers');
       await choose('Night sky');
       expect(await effectOf('Night sky')).to.match(/(warm|cool) glow/);
@@ -123,8 +124,7 @@ describe('layers of a sheet', () => {
       await page.getByRole('button', { name: 'Do it: Draw the edges of its layers hard, with a sharp point.' }).click();
       await finding.waitFor({ state: 'detached' });
       const own = await plan();
-      for (const edit of Object.values(own.layers.edits[idOf(own, 'Columns')].layers!))
-        expect(edit.softnessMm).to.equal(0.1);
+      for (const edit of Object.values(called(own, 'Columns').edits!.layers!)) expect(edit.softnessMm).to.equal(0.1);
     });
   });
 
@@ -151,7 +151,7 @@ describe('layers of a sheet', () => {
       await until('moved', movedUp, (said) => said !== lifted);
       await page.keyboard.press('Space');
       const own = await plan();
-      expect(own.layers.edits[idOf(own, 'Enamel tiles')].order).to.have.length(before);
+      expect(called(own, 'Enamel tiles').edits!.order).to.have.length(before);
       expect((await layersOf('Enamel tiles').nth(0).innerText()).split('\n').at(1)).to.equal(first.split('\n').at(1));
     });
 
@@ -169,7 +169,7 @@ describe('layers of a sheet', () => {
       await to.press('ArrowRight');
       await page.getByRole('slider', { name: `Where layer ${last} begins` }).press('ArrowRight');
       const own = await plan();
-      const { added, layers } = own.layers.edits[idOf(own, 'Enamel tiles')];
+      const { added, layers } = called(own, 'Enamel tiles').edits!;
       expect(added).to.have.length(1);
       expect(layers![added![0].id]).to.include({
         pressure: 'whisper',
@@ -217,10 +217,10 @@ describe('layers of a sheet', () => {
       await choose('Tile fish');
       await page.getByRole('button', { name: 'Lay Tile fish by Tiles by hand' }).click();
       const own = await plan();
-      const [from, to] = ['Enamel tiles', 'Tile fish'].map((name) => own.layers.edits[idOf(own, name)]);
+      const [from, to] = ['Enamel tiles', 'Tile fish'].map((name) => called(own, name).edits!);
       expect(to.order).to.deep.equal(from.order);
       expect(to.added!.map(({ id }) => id)).to.deep.equal(from.added!.map(({ id }) => id));
-      const pencils = new Set(Object.values(own.families[idOf(own, 'Tile fish')].pencils));
+      const pencils = new Set(Object.values(called(own, 'Tile fish').family!.pencils));
       for (const { pencil } of to.added!) expect(pencils.has(pencil)).to.equal(true);
       await page.getByRole('button', { name: 'Put Tiles by hand away' }).click();
       await cards.getByText('Tiles by hand').waitFor({ state: 'detached' });

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
 import { goTo, nameFromKey, openFerrySteps, savedSheet, settle, takePalette } from './stages.ts';
+import { glowsOf, thingsOf } from '../src/plan/index.ts';
 
 describe('light and effects', () => {
   let desk: TestDesk;
@@ -20,6 +21,7 @@ describe('light and effects', () => {
   });
 
   const saved = async () => (await savedSheet(page, desk.url, 'ferry-steps')).plan;
+  const thing = async (name: string) => thingsOf(await saved()).find((each) => each.name === name)!;
   const undo = () => page.getByRole('button', { name: /^Undo/ }).click();
   const choose = (thing: string) =>
     page.getByRole('list', { name: 'Forms of things' }).getByText(thing, { exact: true }).click();
@@ -64,10 +66,9 @@ describe('light and effects', () => {
     expect(await forms.getByRole('radio').count()).to.equal(13);
     await forms.getByRole('radio', { name: 'cone' }).click();
     await page.getByText('form chosen', { exact: true }).waitFor();
-    const { forms: stored, things } = await saved();
-    expect(stored[things.find(({ name }) => name === 'Brass bell')!.id]).to.equal('cone');
+    expect((await thing('Brass bell')).form).to.equal('cone');
     await forms.getByRole('radio', { name: 'cone' }).press('ArrowRight');
-    expect((await saved()).forms[things.find(({ name }) => name === 'Brass bell')!.id]).to.equal('leaf');
+    expect((await thing('Brass bell')).form).to.equal('leaf');
   });
 
   it('a thing that glows lightens what is round it, says how it stands out, and is put out again', async () => {
@@ -79,14 +80,11 @@ describe('light and effects', () => {
     expect(await greyOnceStill(beside.x, beside.y)).to.be.above(before + 6);
     const reach = page.getByRole('slider', { name: 'Reach of Moon' });
     await reach.press('ArrowRight');
-    const { glows, things } = await saved();
-    expect(glows).to.deep.equal([
-      { thingId: things.find(({ name }) => name === 'Moon')!.id, at: null, reachMm: 21, strength: 0.8, pencil: null },
-    ]);
+    expect((await thing('Moon')).glow).to.deep.equal({ reachMm: 21, strength: 0.8, pencil: null });
     await page.getByRole('button', { name: /^Put out Moon/ }).click();
-    expect((await saved()).glows).to.deep.equal([]);
+    expect(glowsOf(await saved())).to.deep.equal([]);
     await undo();
-    expect((await saved()).glows).to.have.length(1);
+    expect(glowsOf(await saved())).to.have.length(1);
     await page.getByRole('button', { name: /^Put out Moon/ }).click();
     await saved();
   });
@@ -102,11 +100,9 @@ describe('light and effects', () => {
     await layers.getByText('black next to white', { exact: false }).waitFor();
     await page.getByText('It has an order of its own.', { exact: false }).waitFor();
     expect(await page.getByRole('button', { name: /^School of Enamel mug/ }).count()).to.equal(0);
-    const { layers: stored, things } = await saved();
-    const mug = things.find(({ name }) => name === 'Enamel mug')!.id;
-    expect(stored.effects).to.deep.equal({ [mug]: 'polished-metal' });
+    expect((await thing('Enamel mug')).effect).to.equal('polished-metal');
     await undo();
-    expect((await saved()).layers.effects).to.deep.equal({});
+    expect((await thing('Enamel mug')).effect).to.equal(null);
     await page.getByRole('button', { name: /^School of Enamel mug/ }).click();
     await page.getByRole('option', { name: /^dark foundation/ }).click();
     await layers.getByText('everything outside the glow', { exact: false }).waitFor();
@@ -120,18 +116,18 @@ describe('light and effects', () => {
     const handle = page.getByRole('button', { name: /^Glow at / });
     await handle.focus();
     await page.keyboard.press('ArrowLeft');
-    expect((await saved()).glows[0].at).to.deep.equal({ x: 104, y: 105 });
+    expect(glowsOf(await saved())[0].at).to.deep.equal({ x: 104, y: 105 });
     const box = (await handle.boundingBox())!;
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x + 120, box.y - 60, { steps: 4 });
     await page.mouse.up();
-    const { x, y } = (await saved()).glows[0].at!;
+    const { x, y } = glowsOf(await saved())[0].at!;
     expect(x).to.be.above(120);
     expect(y).to.be.below(95);
     await handle.focus();
     for (let k = 0; k < 12; k++) await page.keyboard.press('Shift+ArrowUp');
-    expect((await saved()).glows[0].at!.y).to.equal(0);
+    expect(glowsOf(await saved())[0].at!.y).to.equal(0);
   });
 
   it('is set with keys alone: the main light, a thing, its form, and whether it glows', async () => {
@@ -159,8 +155,7 @@ describe('light and effects', () => {
     await page.getByTestId('sheet').focus();
     await tabTo(/^Let Gulls glow/);
     await page.keyboard.press('Enter');
-    const { glows, things } = await saved();
-    expect(glows.at(-1)!.thingId).to.equal(things.find(({ name }) => name === 'Gulls')!.id);
+    expect((await thing('Gulls')).glow).to.not.equal(null);
     expect(await page.evaluate(() => document.activeElement!.getAttribute('aria-label'))).to.equal('Reach of Gulls');
     await tabTo(/^(raised|flat|ball|tube|cone|leaf|ring|cloth|hollow|faceted|cut dome|paler)/);
     await page.keyboard.press('ArrowRight');

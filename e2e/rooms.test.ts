@@ -1,8 +1,9 @@
 import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
-import { BenchState, type SheetState } from '../src/contracts/index.ts';
+import { BenchState, type Plan, type SheetState } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import { colouredShare, goTo, nameFromKey, openFerrySteps, putInOrder, takePalette, untilColoured } from './stages.ts';
+import { thingsOf } from '../src/plan/index.ts';
 
 /** How the desk behaves around the journey: small screens, large text, two tabs, a server that goes away, keys alone. */
 describe('the desk in every room', () => {
@@ -151,7 +152,7 @@ describe('the desk in every room', () => {
   });
 
   describe('two tabs on one sheet', () => {
-    it('the second learns of the first one’s change when it tries its own, and loses nothing', async () => {
+    it('keep both what they change in different places, and are asked where they change the same', async () => {
       const { page: other } = await openPage(browser, `${desk.url}/sheets/ferry-steps/light`);
       await at('/sheets/ferry-steps/light');
       await other.getByText('From a side').click();
@@ -162,12 +163,18 @@ describe('the desk in every room', () => {
       );
       await page.getByRole('list', { name: 'Forms of things' }).getByText('Brass bell').click();
       await page.getByRole('radio', { name: /^flat/ }).click();
-      await page.getByText('changed elsewhere').waitFor();
-      await page.getByText('from the upper left').waitFor();
-      await page.getByRole('radio', { name: /^flat/ }).click();
       const plan = async () => (await stored<SheetState>('/sheets/ferry-steps')).plan;
-      const { light } = await until('both changes', plan, ({ forms }) => Object.values(forms).includes('flat'));
+      const bell = (own: Plan) => thingsOf(own).find(({ name }) => name === 'Brass bell')!.form;
+      const { light } = await until('both changes', plan, (own) => bell(own) === 'flat');
       expect(light.kind).to.equal('direction');
+      // The other has not heard of it, and forms the same thing differently.
+      await other.getByRole('list', { name: 'Forms of things' }).getByText('Brass bell').click();
+      await other.getByRole('radio', { name: /^cone/ }).click();
+      await other.getByText('Elsewhere: Brass bell flat. Here: Brass bell cone.').waitFor();
+      await other.getByText('form chosen').waitFor();
+      expect(bell(await plan())).to.equal('flat');
+      await other.getByRole('button', { name: 'Put mine there' }).click();
+      await until('the cone', plan, (own) => bell(own) === 'cone');
       await other.close();
     });
   });
@@ -183,7 +190,7 @@ describe('the desk in every room', () => {
       await page.getByRole('button', { name: 'Undo: school: dark first' }).click();
       await page.getByRole('button', { name: 'Redo: school: dark first' }).waitFor();
       await page.getByRole('status').getByText('Saved').waitFor();
-      expect((await stored<SheetState>('/sheets/ferry-steps')).plan.layers.school).to.equal('base-coat-first');
+      expect((await stored<SheetState>('/sheets/ferry-steps')).plan.school).to.equal('base-coat-first');
     });
   });
 
@@ -235,7 +242,7 @@ describe('the desk in every room', () => {
       await page.keyboard.press('Enter');
       await page.getByRole('list', { name: 'Things' }).getByText('Upper row').waitFor();
       const id = page.url().match(/sheets\/([^/]+)/)![1];
-      const things = async () => (await stored<SheetState>(`/sheets/${id}`)).plan.things;
+      const things = async () => thingsOf((await stored<SheetState>(`/sheets/${id}`)).plan);
       const [thing] = await until('a thing that is stored', things, (all) => all.length > 0);
       expect(thing.regionIds).to.deep.equal([1, 2]);
     });

@@ -4,6 +4,7 @@ import sharp from 'sharp';
 import { RegionsMeta, SheetState } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import { goTo, nameFromKey, openFerrySteps, putInOrder, takePalette } from './stages.ts';
+import { thingsOf } from '../src/plan/index.ts';
 
 describe('the Sheet stage', function () {
   let desk: TestDesk;
@@ -33,7 +34,7 @@ describe('the Sheet stage', function () {
   const foundAnew = async (before: string | null) => {
     await until(
       'regions found anew',
-      async () => (await state()).regionsFrom,
+      async () => (await state()).plan.regionsFrom,
       (from) => from !== before,
     );
     await page.getByText(/found,/).waitFor();
@@ -51,7 +52,7 @@ describe('the Sheet stage', function () {
   };
 
   it('asks about gaps one by one, each with its picture, and takes an answer by one key', async () => {
-    const { regionsFrom } = await state();
+    const { regionsFrom } = (await state()).plan;
     await page.getByRole('button', { name: /^Look at \d+ gaps, \d+ open$/ }).click();
     await page.getByTestId('gap').waitFor();
     await page.keyboard.press('c');
@@ -66,7 +67,7 @@ describe('the Sheet stage', function () {
     await page.waitForFunction(() => document.activeElement?.id === 'the-sheet');
     expect((await state()).plan.finding.mends.map(({ kind }) => kind)).to.deep.equal(['cut', 'open']);
     await page.getByRole('button', { name: /^Undo/ }).click();
-    await foundAnew((await state()).regionsFrom);
+    await foundAnew((await state()).plan.regionsFrom);
     expect((await state()).plan.finding.mends).to.deep.equal([]);
   });
 
@@ -88,7 +89,7 @@ describe('the Sheet stage', function () {
   });
 
   it('tries other wishes on a part of the page before the whole is found anew', async () => {
-    const { regionsFrom } = await state();
+    const { regionsFrom } = (await state()).plan;
     const before = (await regions()).regions.length;
     await page.getByRole('button', { name: 'Find them differently' }).click();
     await page.getByText(/Here \d+ regions/).waitFor();
@@ -100,7 +101,7 @@ describe('the Sheet stage', function () {
     expect(after.regions.length).to.be.below(before);
     expect(Math.min(...after.regions.map(({ areaMm2 }) => areaMm2))).to.be.at.least(3);
     await page.getByRole('button', { name: /^Undo/ }).click();
-    await foundAnew((await state()).regionsFrom);
+    await foundAnew((await state()).plan.regionsFrom);
     expect((await regions()).regions).to.have.length(before);
   });
 
@@ -116,11 +117,11 @@ describe('the Sheet stage', function () {
     await page.getByText('every one of them in a thing').waitFor();
     await page.getByText(/\d+ are guesses/).waitFor();
     const { plan } = await saved();
-    expect(plan.things.every(({ guessed }) => guessed)).to.equal(true);
-    expect(plan.things.filter(({ material }) => material === 'sky')).to.have.length(1);
+    expect(thingsOf(plan).every(({ guessed }) => guessed)).to.equal(true);
+    expect(thingsOf(plan).filter(({ material }) => material === 'sky')).to.have.length(1);
     await page.getByRole('button', { name: 'Take them away' }).click();
     await page.getByRole('button', { name: 'Guess what belongs together' }).waitFor();
-    expect((await saved()).plan.things).to.deep.equal([]);
+    expect(thingsOf((await saved()).plan)).to.deep.equal([]);
   });
 
   it('halves a region, joins the halves again, and leaves the rest as it was', async () => {
@@ -128,11 +129,11 @@ describe('the Sheet stage', function () {
     const hull = start.regions.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
     await clickAt(hull.pole);
     await page.getByRole('button', { name: 'Halve it' }).click();
-    await foundAnew((await state()).regionsFrom);
+    await foundAnew((await state()).plan.regionsFrom);
     const halved = await regions();
     expect(halved.regions.length).to.be.above(start.regions.length);
     await page.getByRole('button', { name: /^Undo/ }).click();
-    await foundAnew((await state()).regionsFrom);
+    await foundAnew((await state()).plan.regionsFrom);
     expect((await regions()).regions.map(({ areaMm2 }) => areaMm2)).to.deep.equal(
       start.regions.map(({ areaMm2 }) => areaMm2),
     );
@@ -146,12 +147,12 @@ describe('the Sheet stage', function () {
     const { top, bottom } = region.box;
     for (const y of [Math.max(1, top - 8), Math.min(209, bottom + 8)]) await clickAt({ x: region.pole.x, y });
     await page.keyboard.press('Enter');
-    await foundAnew((await state()).regionsFrom);
+    await foundAnew((await state()).plan.regionsFrom);
     const parted = await regions();
     const untouched = new Set(start.regions.map(({ areaMm2 }) => areaMm2));
     expect(parted.regions.filter(({ areaMm2 }) => !untouched.has(areaMm2)).length).to.be.within(2, 4);
     await page.getByRole('button', { name: /^Undo/ }).click();
-    await foundAnew((await state()).regionsFrom);
+    await foundAnew((await state()).plan.regionsFrom);
     expect((await regions()).regions).to.have.length(start.regions.length);
   });
 
@@ -199,7 +200,7 @@ describe('the Sheet stage', function () {
     await page.getByRole('button', { name: 'Leave white' }).click();
     await page.getByRole('button', { name: 'Colour after all' }).waitFor();
     await page.getByRole('status').getByText('Saved').waitFor();
-    expect((await state()).plan.uses).to.deep.equal({ [region.id]: 'leave white' });
+    expect((await state()).plan.regions).to.deep.equal({ [region.id]: { use: 'leave white' } });
     await page.getByRole('button', { name: 'Colour after all' }).click();
     await page.getByRole('button', { name: 'Leave white' }).waitFor();
   });
@@ -222,24 +223,24 @@ describe('the Sheet stage', function () {
         .getByRole('button', { name: /^The artist's marks/ })
         .getByText(words)
         .waitFor();
-      expect((await saved()).plan.textures).to.deep.equal({ [region.id]: kept });
+      expect((await saved()).plan.regions).to.deep.equal({ [region.id]: { texture: kept } });
     }
     await page.getByRole('button', { name: /^Undo/ }).click();
     await page
       .getByRole('button', { name: /^The artist's marks/ })
       .getByText('follow them')
       .waitFor();
-    expect((await saved()).plan.textures).to.deep.equal({ [region.id]: 'follow' });
+    expect((await saved()).plan.regions).to.deep.equal({ [region.id]: { texture: 'follow' } });
     await page.getByRole('button', { name: /^Undo/ }).click();
     await page
       .getByRole('button', { name: /^The artist's marks/ })
       .getByText('nothing said')
       .waitFor();
-    expect((await saved()).plan.textures).to.deep.equal({});
+    expect((await saved()).plan.regions).to.deep.equal({});
   });
 
   it('takes its real size from a length that was measured, and takes that back', async () => {
-    const { regionsFrom } = await state();
+    const { regionsFrom } = (await state()).plan;
     await page.keyboard.press('Escape');
     const change = page.getByRole('button', { name: 'change', exact: true });
     if (await change.isVisible()) await change.click();
@@ -259,7 +260,7 @@ describe('the Sheet stage', function () {
     await foundAnew(regionsFrom);
     expect((await state()).plan.page).to.include({ widthMm: 105, heightMm: 105 });
     await page.getByRole('button', { name: /^Undo/ }).click();
-    await foundAnew((await state()).regionsFrom);
+    await foundAnew((await state()).plan.regionsFrom);
     expect((await state()).plan.page).to.include({ widthMm: 210, heightMm: 210 });
   });
 
@@ -304,7 +305,7 @@ describe('the Sheet stage', function () {
     await page.getByRole('searchbox', { name: 'Find a thing' }).fill('');
     await things.getByText('Harbour bell').waitFor();
     await page.getByRole('status').getByText('Saved').waitFor();
-    const { things: kept } = (await state()).plan;
+    const kept = thingsOf((await state()).plan);
     const place = kept.findIndex(({ name }) => name === 'Harbour bell');
     expect(kept[place]).to.include({ material: 'gold', importance: 'much' });
     await page.getByRole('button', { name: 'Move Harbour bell to the front or back' }).focus();
@@ -392,8 +393,8 @@ describe('a page brought in', function () {
     await page.getByText('Until that is said').waitFor({ state: 'detached' });
     await page.getByText('Saved', { exact: true }).waitFor();
     const { plan } = (await sheetHere()).sheet;
-    expect(Object.keys(plan.grounds)).to.have.length(meta.seen!.grounds.length);
-    expect(Object.values(plan.grounds).every(({ toothLeft }) => toothLeft === 'plenty')).to.equal(true);
+    expect(Object.keys(plan.regions)).to.have.length(meta.seen!.grounds.length);
+    expect(Object.values(plan.regions).every(({ ground }) => ground?.toothLeft === 'plenty')).to.equal(true);
     await page.keyboard.press('Control+z');
     await page.getByText('Until that is said').waitFor();
   });

@@ -8,6 +8,7 @@ import { turnBetween } from '../src/core/colour/index.ts';
 import { pencilsOf } from '../src/core/recipe/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import { colouredShare, goTo, nameFromKey, openFerrySteps, savedSheet, takePalette, untilColoured } from './stages.ts';
+import { decideThing, edited, familiesOf, sayOfRegions, thingsOf } from '../src/plan/index.ts';
 
 const GREENS_AND_BROWNS = ['#5e6d2f', '#7a5a3a', '#4a5a34', '#8a7a4a'];
 
@@ -120,7 +121,7 @@ describe('the wheel', () => {
       .first()
       .click();
     const { plan } = await saved();
-    expect(Object.keys(plan.families)).to.have.length(plan.things.length);
+    expect(Object.keys(familiesOf(plan))).to.have.length(thingsOf(plan).length);
     await page.getByText(/^about \d+½? h/).waitFor();
     await page.getByText(/the page takes about \d+½? h/).waitFor();
   });
@@ -169,7 +170,7 @@ describe('the wheel', () => {
     await page.getByText(/from edge to middle, \d/).waitFor();
     await page.getByText(/the largest colour step is \d+/).waitFor();
     const before = (await sheet()).plan;
-    const hull = before.things.find(({ name }) => name === 'Hull')!.id;
+    const hull = thingsOf(before).find(({ name }) => name === 'Hull')!.id;
     await page.getByRole('button', { name: 'Lightest of Hull' }).click();
     await page
       .getByRole('option')
@@ -183,13 +184,13 @@ describe('the wheel', () => {
     await page.getByText(/pencils, as asked; the largest step is \d+\.\d|Only .* lie on this way/).waitFor();
     await page.getByRole('button', { name: 'pin it' }).click();
     const { plan } = await saved();
-    expect(plan.pinned).to.deep.equal([hull]);
-    expect(plan.families[hull].depth).to.be.a('string');
-    expect(plan.families[hull].pencils.length).to.be.within(2, before.families[hull].pencils.length + 1);
+    expect(thingsOf(plan).flatMap(({ id, pinned }) => (pinned ? [id] : []))).to.deep.equal([hull]);
+    expect(plan.things[hull].family!.depth).to.be.a('string');
+    expect(plan.things[hull].family!.pencils.length).to.be.within(2, before.things[hull].family!.pencils.length + 1);
     await page.getByText('1 family is pinned').waitFor();
     await takePalette(page);
     const after = await saved();
-    expect(after.plan.families[hull]).to.deep.equal(plan.families[hull]);
+    expect(after.plan.things[hull]?.family).to.deep.equal(plan.things[hull]?.family);
   });
 
   it('prints a strip to swatch the page’s pencils together on scrap, and nothing of the desk', async () => {
@@ -208,9 +209,9 @@ describe('the wheel', () => {
     await page.getByRole('button', { name: /^at most 10 pencils/ }).waitFor();
     await takePalette(page);
     const { plan } = await saved();
-    const used = new Set(Object.values(plan.families).flatMap(pencilsOf));
+    const used = new Set(Object.values(familiesOf(plan)).flatMap(pencilsOf));
     expect(used.size).to.be.at.most(10);
-    expect(Object.keys(plan.families)).to.have.length(plan.things.length);
+    expect(Object.keys(familiesOf(plan))).to.have.length(thingsOf(plan).length);
     await page.getByRole('button', { name: 'Clear all wishes' }).click();
     await page.getByRole('button', { name: /none beside/ }).waitFor();
   });
@@ -261,28 +262,21 @@ describe('the wheel', () => {
     await page.getByRole('button', { name: /only from \d+/ }).waitFor();
     const { plan } = await saved();
     await takePalette(page);
-    const used = new Set(Object.values((await saved()).plan.families).flatMap(pencilsOf));
+    const used = new Set(Object.values(familiesOf((await saved()).plan)).flatMap(pencilsOf));
     for (const id of used) expect(plan.wishes.only).to.include(id);
   });
 
   it('says of a half-coloured page in greens and browns what stands against it, shows it, and plans the rest round it', async () => {
-    const { plan, revision } = await sheet();
-    const grounds = Object.fromEntries(
-      plan.things
-        .slice(0, 40)
-        .flatMap(({ regionIds }, i) =>
-          regionIds.map(
-            (id) => [id, { kind: 'coloured', colour: GREENS_AND_BROWNS[i % 4], toothLeft: 'some' }] as const,
-          ),
-        ),
-    );
-    const half = {
-      grounds,
-      families: {},
-      pinned: [],
-      wishes: { ...plan.wishes, only: [] },
-      wheel: { ...plan.wheel, scheme: 'complementary' },
-    };
+    const { plan } = await sheet();
+    const half = edited(plan, (draft) => {
+      for (const [i, { regionIds }] of thingsOf(plan).slice(0, 40).entries()) {
+        const ground = { kind: 'coloured', colour: GREENS_AND_BROWNS[i % 4], toothLeft: 'some' } as const;
+        sayOfRegions(draft, regionIds, { ground });
+      }
+      for (const { id } of thingsOf(plan)) decideThing(draft, id, { family: null, pinned: false });
+      draft.wishes.only = [];
+      draft.wheel.scheme = 'complementary';
+    });
     const response = await fetch(`${desk.url}/api/sheets/ferry-steps/commands`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
@@ -290,8 +284,9 @@ describe('the wheel', () => {
         id: 'half-coloured',
         stage: 'page',
         label: 'half is coloured',
-        baseRevision: revision,
-        change: half,
+        patches: half.patches,
+        inverse: half.inverse,
+        regionsFrom: plan.regionsFrom,
       }),
     });
     expect(response.status).to.equal(200);
@@ -304,9 +299,13 @@ describe('the wheel', () => {
     await page.getByRole('list', { name: 'Pencils that would help' }).getByRole('listitem').first().waitFor();
     await takePalette(page);
     const after = (await saved()).plan;
-    const coloured = new Set(plan.things.slice(0, 40).map(({ id }) => id));
-    for (const id of Object.keys(after.families)) expect(coloured.has(id)).to.equal(false);
-    expect(Object.keys(after.families).length).to.equal(plan.things.length - 40);
+    const coloured = new Set(
+      thingsOf(plan)
+        .slice(0, 40)
+        .map(({ id }) => id),
+    );
+    for (const id of Object.keys(familiesOf(after))) expect(coloured.has(id)).to.equal(false);
+    expect(Object.keys(familiesOf(after)).length).to.equal(thingsOf(plan).length - 40);
     await finding.waitFor({ state: 'detached' });
   });
 });

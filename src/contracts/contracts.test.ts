@@ -3,25 +3,22 @@ import fc from 'fast-check';
 import { FORMS } from '../core/light/index.ts';
 import { PRESSURES, paperById } from '../core/laydown/index.ts';
 import { schemeById } from '../core/palette/index.ts';
-import { schoolById } from '../core/recipe/index.ts';
+import { familyOf, schoolById } from '../core/recipe/index.ts';
 import {
   AddPencils,
   BenchPlan,
   Command,
-  Glow,
   Id,
+  Lamp,
   LogEntry,
   Mend,
   NO_WISHES,
   NewPencil,
   PaperFacts,
   Plan,
-  PlanChange,
-  RecipeEdits,
   RegionsMeta,
   Settings,
   Step,
-  Thing,
   UNKNOWN_PAPER,
   USUAL_FINDING,
   defaultSettings,
@@ -39,7 +36,7 @@ describe('the plan of a sheet', () => {
     const plan = Plan.parse(emptyPlan(page));
     expect(paperById(plan.page.paper).rough).to.equal(1);
     expect(schemeById(plan.wheel.scheme).hands[0]).to.equal(0);
-    expect(schoolById(plan.layers.school).id).to.equal('base-coat-first');
+    expect(schoolById(plan.school).id).to.equal('base-coat-first');
     expect(plan.bench.openThings).to.equal(4);
   });
 
@@ -69,50 +66,33 @@ describe('the plan of a sheet', () => {
         fc.constantFrom(...FORMS),
         fc.constantFrom(...PRESSURES),
         (list, falling, form, pressure) => {
-          const plan = {
-            ...emptyPlan(page),
-            things: list,
-            light: falling,
-            forms: Object.fromEntries(list.map((each) => [each.id, form.id])),
-            layers: {
-              school: 'dark-first',
-              schools: {},
-              effects: {},
-              edits: Object.fromEntries(list.map((each) => [each.id, { layers: { base: { pressure } } }])),
-            },
-          };
+          const edits = { layers: { base: { pressure } } };
+          const things = list.map((each) => [each.id, { ...each, form: form.id, edits }]);
+          const plan = { ...emptyPlan(page), light: falling, things: Object.fromEntries(things) };
           expect(Plan.parse(JSON.parse(JSON.stringify(plan)))).to.deep.equal(plan);
         },
       ),
     );
   });
 
-  it('takes glows of things and of points, and tells in words what cannot glow', () => {
-    const glow = { thingId: 'thing-a', at: null, reachMm: 20, strength: 0.8 };
-    const read = (one: object) => Glow.safeParse({ ...glow, ...one });
-    expect(read({}).success).to.equal(true);
-    expect(read({ thingId: null, at: { x: 3, y: 4 } }).success).to.equal(true);
-    expect(read({ thingId: null }).error!.issues[0].message).to.contain('a thing or from a point');
-    expect(read({ reachMm: 0.2 }).error!.issues[0].message).to.contain('at least 1 mm');
-    expect(Plan.parse(JSON.parse(JSON.stringify({ ...emptyPlan(page), glows: undefined }))).glows).to.deep.equal([]);
-  });
-
-  it('reads families of before, which named a dark, a mid and a light pencil', () => {
-    const before = {
-      ...emptyPlan(page),
-      families: { 'thing-a': { dark: 'pencil-1', mid: 'pencil-2', light: 'pencil-3' } },
-    };
-    expect(Plan.parse(before).families['thing-a']).to.deep.equal({
-      pencils: ['pencil-1', 'pencil-2', 'pencil-3'],
-      blender: null,
-      depth: null,
-      accent: null,
-      neutral: null,
-    });
+  it('takes light that can be seen, and tells in words what cannot glow', () => {
+    const lamp = { id: 'lamp-0001', at: { x: 3, y: 4 }, reachMm: 20, strength: 0.8, pencil: null };
+    expect(Lamp.safeParse(lamp).success).to.equal(true);
+    expect(refusal(Lamp.safeParse({ ...lamp, reachMm: 0.2 }))).to.contain('at least 1 mm');
+    const misnamed = { ...emptyPlan(page), lamps: { 'lamp-0002': lamp } };
+    expect(refusal(Plan.safeParse(misnamed))).to.contain('disagree');
   });
 
   it('refuses families of none or too many, and moods and shares that are none', () => {
-    const family = (pencils: string[]) => Plan.safeParse({ ...emptyPlan(page), families: { 'thing-a': { pencils } } });
+    const family = (pencils: string[]) => {
+      const thing = newThing({
+        id: 'thing-a',
+        name: 'Bell',
+        regionIds: [1],
+        family: { ...familyOf(['pencil-1']), pencils },
+      });
+      return Plan.safeParse({ ...emptyPlan(page), things: { 'thing-a': thing } });
+    };
     expect(refusal(family([]))).to.contain('at least one pencil');
     expect(refusal(family(['1', '2', '3', '4', '5', '6'].map((n) => `pencil-${n}`)))).to.contain('at most 5');
     const wishes = (more: object) => Plan.safeParse({ ...emptyPlan(page), wishes: { ...NO_WISHES, ...more } }).success;
@@ -124,9 +104,14 @@ describe('the plan of a sheet', () => {
 
   it('keeps a region in one thing only', () => {
     const thing = (name: string) => newThing({ id: `thing-${name}`, name, regionIds: [7] });
-    expect(refusal(Plan.safeParse({ ...emptyPlan(page), things: [thing('a'), thing('b')] }))).to.contain(
-      'one thing only',
-    );
+    const both = { 'thing-a': thing('a'), 'thing-b': thing('b') };
+    expect(refusal(Plan.safeParse({ ...emptyPlan(page), things: both }))).to.contain('one thing only');
+  });
+
+  it('holds nothing that it does not know', () => {
+    expect(Plan.safeParse({ ...emptyPlan(page), colour: 'red' }).success).to.equal(false);
+    const thing = { ...newThing({ id: 'thing-a', name: 'Bell', regionIds: [1] }), shine: 3 };
+    expect(Plan.safeParse({ ...emptyPlan(page), things: { 'thing-a': thing } }).success).to.equal(false);
   });
 
   for (const [what, size, sentence] of [
@@ -147,14 +132,15 @@ describe('commands', () => {
     id: 'command-1',
     stage: 'page',
     label: 'name Bell',
-    baseRevision: 0,
-    change: { light: { kind: 'ambient' } },
+    patches: [{ path: ['light'], value: { kind: 'behind' } }],
+    inverse: [{ path: ['light'], value: { kind: 'ambient' } }],
+    regionsFrom: null,
   };
 
-  it('change at least one section, and only sections that there are', () => {
-    expect(Command.parse(command).change).to.deep.equal({ light: { kind: 'ambient' } });
-    expect(refusal(Command.safeParse({ ...command, change: {} }))).to.contain('at least one section');
-    expect(refusal(Command.safeParse({ ...command, change: { colour: 'red' } }))).to.contain('at least one section');
+  it('change something, at a place that can be named', () => {
+    expect(Command.parse(command)).to.deep.equal(command);
+    expect(refusal(Command.safeParse({ ...command, patches: [] }))).to.contain('changes something');
+    expect(Command.safeParse({ ...command, patches: [{ path: [] }] }).success).to.equal(false);
   });
 
   it('belong to a stage and say what they do', () => {
@@ -201,21 +187,6 @@ describe('pencils', () => {
 });
 
 describe('what is decided about the regions of a sheet', () => {
-  it('is added to plans of before with nothing mended, nothing left out and nothing known of the paper', () => {
-    const { finding: _f, uses: _u, paperFacts: _p, ...before } = emptyPlan(page);
-    expect(Plan.parse(before)).to.deep.equal(emptyPlan(page));
-  });
-
-  it('a change of one section brings no other along', () => {
-    expect(PlanChange.parse({ things: [] })).to.deep.equal({ things: [] });
-    expect(PlanChange.parse({ uses: { '7': 'leave white' } })).to.deep.equal({ uses: { '7': 'leave white' } });
-  });
-
-  it('things of before are of no material, of usual worth, part of nothing and no guess', () => {
-    const thing = Thing.parse({ id: 'thing-old', name: 'Roof', regionIds: [1], focus: false, natural: null });
-    expect(thing).to.deep.equal(newThing({ id: 'thing-old', name: 'Roof', regionIds: [1] }));
-  });
-
   for (const [what, mend, good] of [
     [
       'a line of two points',
@@ -242,11 +213,12 @@ describe('what is decided about the regions of a sheet', () => {
   }
 
   it('refuses uses for what is no region, and uses that are none', () => {
-    const withUses = (uses: object) => Plan.safeParse({ ...emptyPlan(page), uses }).success;
-    expect(withUses({ '12': 'not to colour' })).to.equal(true);
-    expect(withUses({ '0': 'not to colour' })).to.equal(false);
-    expect(withUses({ roof: 'not to colour' })).to.equal(false);
-    expect(withUses({ '12': 'burn' })).to.equal(false);
+    const withUse = (id: string, use: string) =>
+      Plan.safeParse({ ...emptyPlan(page), regions: { [id]: { use } } }).success;
+    expect(withUse('12', 'not to colour')).to.equal(true);
+    expect(withUse('0', 'not to colour')).to.equal(false);
+    expect(withUse('roof', 'not to colour')).to.equal(false);
+    expect(withUse('12', 'burn')).to.equal(false);
   });
 
   it('says what paper can weigh', () => {
@@ -332,14 +304,6 @@ describe('settings', () => {
 });
 
 describe('what was kept before', () => {
-  it('of changes to single layers is read as changes to a recipe', () => {
-    const older = { shadow: { pressure: 'firm', passes: 3 }, base: { passes: 2 } };
-    expect(RecipeEdits.parse(older)).to.deep.equal({ layers: older });
-    const newer = { layers: older, without: ['unify'] };
-    expect(RecipeEdits.parse(newer)).to.deep.equal(newer);
-    expect(RecipeEdits.parse({})).to.deep.equal({});
-  });
-
   it('of steps is read with the way of their zone beside its ends', () => {
     const older = {
       id: 'thing-a/base',
@@ -360,13 +324,5 @@ describe('what was kept before', () => {
     };
     expect(Step.parse(older).zone).to.deep.equal({ ...older.zone, overMm: 2.5 });
     expect(Step.safeParse({ ...older, halfWidthMm: undefined }).success).to.equal(false);
-  });
-
-  it('of plans has no water line, and glows in the colour of what glows', () => {
-    const { horizon: _, ...plan } = emptyPlan(page);
-    const glows = [{ thingId: null, at: { x: 1, y: 2 }, reachMm: 20, strength: 0.5 }];
-    const read = Plan.parse({ ...plan, glows });
-    expect(read.horizon).to.deep.equal({ waterLineMm: null, rippled: false, vanishing: null });
-    expect(read.glows[0].pencil).to.equal(null);
   });
 });

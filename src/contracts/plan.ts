@@ -10,31 +10,6 @@ export const RegionId = z.number().int().min(1).max(65_535);
 
 export const IMPORTANCES = ['little', 'usual', 'much'] as const;
 
-/** Regions that belong together: a lantern, a petal ring. */
-export const Thing = z.object({
-  id: Id,
-  name: Name,
-  regionIds: z.array(RegionId).min(1, 'A thing holds at least one region.').max(5000),
-  /** Whether the eye should go here first. */
-  focus: z.boolean(),
-  /** The natural colour that it must keep, or null where it is free. */
-  natural: Hex.nullable(),
-  /** What it is made of, by the material's id; null where nobody said. */
-  material: z.string().max(20).nullable().default(null),
-  /** How much work it is worth when evenings are few. */
-  importance: z.enum(IMPORTANCES).default('usual'),
-  /** The thing that this one is a part of, one level deep. */
-  within: Id.nullable().default(null),
-  /** Whether the application gathered it and nobody has looked at it yet. */
-  guessed: z.boolean().default(false),
-});
-export type Thing = z.infer<typeof Thing>;
-
-/** A thing as it begins, with everything about it still open. */
-export function newThing(begun: Pick<Thing, 'id' | 'name' | 'regionIds'> & Partial<Thing>): Thing {
-  return { focus: false, natural: null, material: null, importance: 'usual', within: null, guessed: false, ...begun };
-}
-
 const Point = z.object({ x: z.number().min(-5).max(1300), y: z.number().min(-5).max(1300) });
 
 /** What was mended by hand on the regions, in mm of the page. */
@@ -107,28 +82,20 @@ export const UNKNOWN_PAPER: PaperFacts = {
 export const Page = z.object({ widthMm: Millimetres, heightMm: Millimetres, paper: z.string().max(40) });
 export type Page = z.infer<typeof Page>;
 
-/** Families of before named a dark, a mid and a light pencil. */
-const ThreePencils = z.object({ dark: Id, mid: Id, light: Id });
-const ExtraPencil = Id.nullable().default(null);
+const ExtraPencil = Id.nullable();
 
 /** The ordered pencils given to a thing, from dark to light, and what may stand beside them. */
-export const Family = z.preprocess(
-  (family) => {
-    const three = ThreePencils.safeParse(family);
-    return three.success ? { pencils: [three.data.dark, three.data.mid, three.data.light] } : family;
-  },
-  z.object({
-    pencils: z
-      .array(Id)
-      .min(1, 'A family holds at least one pencil.')
-      .max(MOST_PENCILS, `A family holds at most ${MOST_PENCILS} pencils.`)
-      .readonly(),
-    blender: ExtraPencil,
-    depth: ExtraPencil,
-    accent: ExtraPencil,
-    neutral: ExtraPencil,
-  }),
-);
+export const Family = z.object({
+  pencils: z
+    .array(Id)
+    .min(1, 'A family holds at least one pencil.')
+    .max(MOST_PENCILS, `A family holds at most ${MOST_PENCILS} pencils.`)
+    .readonly(),
+  blender: ExtraPencil,
+  depth: ExtraPencil,
+  accent: ExtraPencil,
+  neutral: ExtraPencil,
+});
 
 export const LightPlan = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('ambient') }),
@@ -140,21 +107,18 @@ export const LightPlan = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('behind') }),
 ]);
 
-/** Something that glows: a thing, or a point of the page in mm. */
-export const Glow = z
-  .object({
-    thingId: Id.nullable(),
-    at: Point.nullable(),
-    reachMm: z.number().min(1, 'A glow reaches at least 1 mm.').max(300, 'A glow reaches at most 300 mm.'),
-    strength: z.number().min(0.05).max(1),
-    /** A pencil of the colour of its light; null: the colour of what glows. */
-    pencil: Id.nullable().default(null),
-  })
-  .refine(
-    ({ thingId, at }) => thingId !== null || at !== null,
-    'A glow comes from a thing or from a point of the page.',
-  );
-export type Glow = z.infer<typeof Glow>;
+/** Light that something sheds around it. */
+export const Light = z.object({
+  reachMm: z.number().min(1, 'A glow reaches at least 1 mm.').max(300, 'A glow reaches at most 300 mm.'),
+  strength: z.number().min(0.05).max(1),
+  /** A pencil of the colour of its light; null: the colour of what glows. */
+  pencil: Id.nullable(),
+});
+export type Light = z.infer<typeof Light>;
+
+/** A point of the page that glows, mm. */
+export const Lamp = Light.extend({ id: Id, at: Point });
+export type Lamp = z.infer<typeof Lamp>;
 
 /** Where still water begins, and where lines that run away from the viewer meet, in mm of the page. */
 export const Horizon = z.object({
@@ -225,20 +189,13 @@ export const LayerEdit = z
   })
   .partial();
 
-const Edits = z.object({
+/** What a person changed in a recipe. */
+export const RecipeEdits = z.object({
   layers: z.record(LayerId, LayerEdit).optional(),
   without: z.array(LayerId).max(100).readonly().optional(),
   added: z.array(Layer).max(40, 'A person adds at most 40 layers to a recipe.').readonly().optional(),
   order: z.array(LayerId).max(100).readonly().optional(),
 });
-const PARTS_OF_EDITS = new Set(Object.keys(Edits.shape));
-
-/** What a person changed in a recipe. Older plans kept the changes of single layers alone. */
-export const RecipeEdits = z.preprocess((edits) => {
-  const older =
-    typeof edits === 'object' && edits !== null && Object.keys(edits).some((key) => !PARTS_OF_EDITS.has(key));
-  return older ? { layers: edits } : edits;
-}, Edits);
 
 const Axis = z.number().min(-1).max(1).nullable();
 const Percent = z.number().min(0).max(100);
@@ -248,11 +205,11 @@ export const Wishes = z.object({
   must: z.array(Id).max(60),
   mustNot: z.array(Id).max(1000),
   /** The only pencils that may come in; none: every one. */
-  only: z.array(Id).max(200).default([]),
+  only: z.array(Id).max(200),
   atMost: z.int().min(1, 'A palette has at least one pencil.').max(200).nullable(),
   mood: z.object({ light: Axis, clear: Axis, warm: Axis, contrast: Axis }),
   /** Whether sky, water, leaves and the like may have any colour. */
-  anyNature: z.boolean().default(false),
+  anyNature: z.boolean(),
   /** Percent of the area for what rules, supports and accents. */
   shares: z.tuple([Percent, Percent, Percent]).readonly(),
 });
@@ -278,11 +235,10 @@ export const Evenings = z.object({
 export type Evenings = z.infer<typeof Evenings>;
 export const NO_EVENINGS: Evenings = { weekdays: [], at: '19:30', from: null };
 
-/** A step that makes a mistake good, beside those that recipes ask for. */
-const Repair = z.object({
+/** A step that makes a mistake on a thing good, beside those that recipes ask for. */
+export const Repair = z.object({
   id: z.string().regex(new RegExp(`^${REPAIR}[A-Za-z0-9_-]{1,30}$`)),
-  thingId: Id,
-  regionIds: z.array(RegionId).min(1).max(5000).readonly(),
+  regionIds: z.array(RegionId).max(5000).readonly(),
   pencil: Id,
   tool: z.string().max(40).optional(),
   pressure: z.enum(PRESSURES),
@@ -292,37 +248,128 @@ const Repair = z.object({
   purpose: z.string().trim().min(1).max(400),
 });
 
-const byThing = <T extends z.ZodType>(value: T) => z.record(Id, value);
+/** Regions that belong together, a lantern or a petal ring, with everything that was decided for them. */
+export const Thing = z.strictObject({
+  id: Id,
+  name: Name,
+  regionIds: z.array(RegionId).max(5000),
+  /** How far behind it lies: in front of every thing of a greater depth. */
+  depth: z.number(),
+  /** Whether the eye should go here first. */
+  focus: z.boolean(),
+  /** The natural colour that it must keep, or null where it is free. */
+  natural: Hex.nullable(),
+  /** What it is made of, by the material's id; null where nobody said. */
+  material: z.string().max(20).nullable(),
+  /** How much work it is worth when evenings are few. */
+  importance: z.enum(IMPORTANCES),
+  /** The thing that this one is a part of, one level deep. */
+  within: Id.nullable(),
+  /** Whether the application gathered it and nobody has looked at it yet. */
+  guessed: z.boolean(),
+  family: Family.nullable(),
+  /** Whether its family stays as it is when palettes are proposed. */
+  pinned: z.boolean(),
+  /** How it is lit, by the form's id; null: as proposed from what it is made of and where it lies. */
+  form: z.string().max(40).nullable(),
+  /** What it is made to look like, by the effect's id; null: as its material asks for. */
+  effect: z.string().max(40).nullable(),
+  /** Its own school, over the sheet's. */
+  school: z.string().max(40).nullable(),
+  /** What a person changed in its recipe. */
+  edits: RecipeEdits.nullable(),
+  /** The light that it sheds, where it glows. */
+  glow: Light.nullable(),
+  /** In the order in which they were decided, done or not. */
+  repairs: z.array(Repair).max(1000, 'A thing remembers at most 1000 repairs.'),
+});
+export type Thing = z.infer<typeof Thing>;
 
-const byRegion = <T extends z.ZodType>(value: T) => z.record(z.string().regex(/^[1-9]\d{0,4}$/), value);
+/** A thing as it begins, with everything about it still open; in front of all that has a depth above 0. */
+export function newThing(begun: Pick<Thing, 'id' | 'name' | 'regionIds'> & Partial<Thing>): Thing {
+  return {
+    depth: 0,
+    focus: false,
+    natural: null,
+    material: null,
+    importance: 'usual',
+    within: null,
+    guessed: false,
+    family: null,
+    pinned: false,
+    form: null,
+    effect: null,
+    school: null,
+    edits: null,
+    glow: null,
+    repairs: [],
+    ...begun,
+  };
+}
 
-const sections = {
+/** What a person said of one region. */
+export const AboutRegion = z.strictObject({
+  use: RegionUse.optional(),
+  /** Over what was read from the page. */
+  ground: RegionGround.optional(),
+  texture: Texture.optional(),
+});
+export type AboutRegion = z.infer<typeof AboutRegion>;
+
+/** A shape whose region is no longer found, with all that was decided for it. */
+export const AsideShape = z.strictObject({
+  /** A point well within it, mm of the page, and its size. */
+  at: Point,
+  areaMm2: z.number().min(0),
+  thingId: Id.nullable(),
+  about: AboutRegion.nullable(),
+  /** Repairs that were to be made on it, by id. */
+  repairs: z.array(z.string()).max(1000),
+});
+export type AsideShape = z.infer<typeof AsideShape>;
+
+/** Plans of another version are brought up to this one when they are read. */
+export const PLAN_VERSION = 2;
+
+const recordById = <T extends z.ZodType<{ id: string }>>(value: T, most: number, tooMany: string) =>
+  z
+    .record(Id, value)
+    .refine((all) => Object.keys(all).length <= most, tooMany)
+    .refine((all) => Object.entries(all).every(([id, { id: own }]) => id === own), 'An id and what it names disagree.');
+
+/** Everything decided about a sheet: one document, changed by patches. */
+export const Plan = z.strictObject({
+  version: z.literal(PLAN_VERSION),
   page: Page,
   paperFacts: PaperFacts,
   finding: Finding,
-  uses: byRegion(RegionUse),
-  /** What a person said of single regions' grounds, over what was read from the page. */
-  grounds: byRegion(RegionGround),
-  textures: byRegion(Texture),
-  /** From what lies in front to what lies behind. */
-  things: z
-    .array(Thing)
-    .max(5000)
+  /** Names the regions that ids speak of, by what they were found from; null while none are. */
+  regionsFrom: z.string().min(1).max(200).nullable(),
+  /** By region id. */
+  regions: z.record(z.string().regex(/^[1-9]\d{0,4}$/), AboutRegion),
+  things: recordById(Thing, 5000, 'A sheet holds at most 5000 things.')
+    .refine(
+      (things) => Object.values(things).every(({ regionIds }) => regionIds.length > 0),
+      'A thing holds at least one region.',
+    )
     .refine((things) => {
-      const ids = things.flatMap((thing) => thing.regionIds);
+      const ids = Object.values(things).flatMap(({ regionIds }) => regionIds);
       return new Set(ids).size === ids.length;
     }, 'A region can belong to one thing only.'),
+  /** Shapes that lost their regions, and things that lost all of theirs: kept until they find a home or are let go. */
+  aside: z.object({
+    shapes: z.array(AsideShape).max(20_000),
+    things: recordById(Thing, 5000, 'A sheet keeps at most 5000 things aside.'),
+  }),
   wheel: z.object({
     anchor: z.number().min(0).max(360),
     scheme: z.string().max(40),
     /** Which wheel angles are measured on. */
-    wheel: z.enum(['painters', 'perceptual']).default('painters'),
+    wheel: z.enum(['painters', 'perceptual']),
     /** Hands of a free scheme, degrees from the anchor; none: the scheme's own. */
-    hands: z.array(z.number().min(-360).max(360)).max(MOST_HANDS).default([]),
+    hands: z.array(z.number().min(-360).max(360)).max(MOST_HANDS),
   }),
   wishes: Wishes,
-  /** Things whose families stay as they are when palettes are proposed. */
-  pinned: z.array(Id).max(5000),
   /** How much time the page may take. */
   hours: z.object({
     /** Evenings of one sitting each that it is to be done in; null: as long as it takes. */
@@ -330,56 +377,35 @@ const sections = {
     /** Whether firm pressure is avoided. */
     gentle: z.boolean(),
   }),
-  families: byThing(Family),
   light: LightPlan,
-  /** What glows on the page, beside its main light. */
-  glows: z.array(Glow).max(200),
+  /** Points of the page that glow, beside the things that do. */
+  lamps: recordById(Lamp, 200, 'At most 200 points of a page glow.'),
   horizon: Horizon,
-  forms: byThing(z.string().max(40)),
-  layers: z.object({
-    school: z.string().max(40),
-    /** Schools of single things, over the sheet's own. */
-    schools: byThing(z.string().max(40)),
-    /** What single things are made to look like, over what their materials ask for. */
-    effects: byThing(z.string().max(40)).default({}),
-    /** Changes to recipes, by thing. */
-    edits: byThing(RecipeEdits),
-  }),
+  /** The school of all things that have none of their own. */
+  school: z.string().max(40),
   bench: z.object({
     openThings: z.int().min(1).max(50),
     sittingMinutes: z.number().min(10, 'A sitting is 10 minutes at least.').max(90, 'A sitting is 90 minutes at most.'),
-    hand: z.enum(HANDS).default('right'),
+    hand: z.enum(HANDS),
     /** Rules of craft that are kept, by id, the one that weighs most first. */
-    rules: z.array(z.string().max(40)).max(20).readonly().default(USUAL_RULES),
-    evenings: Evenings.default(NO_EVENINGS),
-    /** In the order in which they were decided, done or not. */
-    repairs: z.array(Repair).max(1000, 'A sheet remembers at most 1000 repairs.').default([]),
+    rules: z.array(z.string().max(40)).max(20).readonly(),
+    evenings: Evenings,
   }),
-};
-
-/** Everything decided about a sheet, in sections that are changed and undone whole. Older plans lack some sections. */
-export const Plan = z.object({
-  ...sections,
-  paperFacts: sections.paperFacts.default(UNKNOWN_PAPER),
-  finding: sections.finding.default(USUAL_FINDING),
-  uses: sections.uses.default({}),
-  grounds: sections.grounds.default({}),
-  textures: sections.textures.default({}),
-  wishes: sections.wishes.default(NO_WISHES),
-  pinned: sections.pinned.default([]),
-  hours: sections.hours.default({ evenings: null, gentle: false }),
-  glows: sections.glows.default([]),
-  horizon: sections.horizon.default(NO_HORIZON),
 });
 export type Plan = z.infer<typeof Plan>;
 
-/** Some sections of a plan, each whole. */
-export const PlanChange = z.object(sections).partial();
-export type PlanChange = z.infer<typeof PlanChange>;
+/** Sets the value at a path of the plan, or takes it away where none is given. Lists are set whole. */
+export const Patch = z.object({
+  path: z.array(z.string().min(1).max(60)).min(1).max(8).readonly(),
+  value: z.json().optional(),
+});
+export type Patch = z.infer<typeof Patch>;
 
 export const STAGES = ['page', 'wheel', 'light', 'layers', 'bench', 'record'] as const;
 export const Stage = z.enum(STAGES);
 export type Stage = z.infer<typeof Stage>;
+
+const Patches = z.array(Patch).min(1, 'A change changes something.').max(50_000).readonly();
 
 /** One change to a plan, as it is sent, logged and undone. */
 export const Command = z.object({
@@ -387,32 +413,32 @@ export const Command = z.object({
   stage: Stage,
   /** What was done, in a few words: "name Brass bell". */
   label: z.string().trim().min(1).max(120),
-  /** Revision of the plan that it was made against. */
-  baseRevision: z.int().min(0),
-  change: PlanChange.refine((change) => Object.keys(change).length > 0, 'A change changes at least one section.'),
+  patches: Patches,
+  /** What takes it back: says of each place what stood there for the person who changed it. */
+  inverse: Patches,
+  /** The regions that it speaks of. */
+  regionsFrom: z.string().max(200).nullable(),
 });
 export type Command = z.infer<typeof Command>;
 
 /** A plan as nothing has been decided yet. */
 export function emptyPlan(page: Page): Plan {
   return {
+    version: PLAN_VERSION,
     page,
     paperFacts: UNKNOWN_PAPER,
     finding: USUAL_FINDING,
-    uses: {},
-    grounds: {},
-    textures: {},
-    things: [],
+    regionsFrom: null,
+    regions: {},
+    things: {},
+    aside: { shapes: [], things: {} },
     wheel: { anchor: 60, scheme: 'complementary', wheel: 'painters', hands: [] },
     wishes: NO_WISHES,
-    pinned: [],
     hours: { evenings: null, gentle: false },
-    families: {},
     light: { kind: 'ambient' },
-    glows: [],
+    lamps: {},
     horizon: NO_HORIZON,
-    forms: {},
-    layers: { school: 'base-coat-first', schools: {}, effects: {}, edits: {} },
-    bench: { openThings: 4, sittingMinutes: 40, hand: 'right', rules: USUAL_RULES, evenings: NO_EVENINGS, repairs: [] },
+    school: 'base-coat-first',
+    bench: { openThings: 4, sittingMinutes: 40, hand: 'right', rules: USUAL_RULES, evenings: NO_EVENINGS },
   };
 }

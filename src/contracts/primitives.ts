@@ -21,5 +21,7 @@ export const Refusal = z.object({
   sentence: z.string(),
   /** The newer state of the sheet, where the request was made against an older one. */
   revision: z.number().int().optional(),
+  /** What was to be changed here, and what was changed in the same place elsewhere meanwhile. */
+  conflict: z.object({ here: z.string(), there: z.string() }).optional(),
 });
 export type Refusal = z.infer<typeof Refusal>;

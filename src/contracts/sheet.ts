@@ -44,8 +44,6 @@ export const SheetState = z.object({
   /** What undo and redo would do, or null. */
   undo: z.string().nullable(),
   redo: z.string().nullable(),
-  /** Hash of what the stored regions were found from, or null while none are. */
-  regionsFrom: z.string().nullable(),
 });
 export type SheetState = z.infer<typeof SheetState>;
 

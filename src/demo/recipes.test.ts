@@ -18,6 +18,7 @@ import {
 } from '../planning/index.ts';
 import { onPaper } from '../core/tray/index.ts';
 import { type DemoPage, DEMO_PAGES, demoPencils, markOf } from './index.ts';
+import { edited, frontToBack, giveFamilies, thingsOf } from '../plan/index.ts';
 
 const PAPERS = ['white-book', 'cream-sheet', 'toothed-white', 'toned-grey-card'];
 const wax = demoPencils().filter(
@@ -53,19 +54,23 @@ async function named(page: DemoPage): Promise<Named> {
     const mark = '#' + key.data.subarray(at, at + 3).toString('hex');
     byMark.set(mark, [...(byMark.get(mark) ?? []), id]);
   }
-  const things = [...page.things].reverse().flatMap(({ name, material = null, focus = false }) => {
+  const things = [...page.things].reverse().flatMap(({ name, form, material = null, focus = false }) => {
     const regionIds = byMark.get(markOf(page, name.toLowerCase()));
     return regionIds
-      ? [newThing({ id: name.toLowerCase().replaceAll(' ', '-'), name, regionIds, material, focus })]
+      ? [
+          newThing({
+            id: name.toLowerCase().replaceAll(' ', '-'),
+            name,
+            regionIds,
+            material,
+            focus,
+            form: FORMS.some(({ id }) => id === form) ? form : null,
+          }),
+        ]
       : [];
   });
-  const forms = Object.fromEntries(
-    page.things.flatMap(({ name, form }) =>
-      FORMS.some(({ id }) => id === form) ? [[name.toLowerCase().replaceAll(' ', '-'), form]] : [],
-    ),
-  );
   const { widthMm, heightMm, paper } = page;
-  return { plan: { ...emptyPlan({ widthMm, heightMm, paper }), things, forms }, map };
+  return { plan: { ...emptyPlan({ widthMm, heightMm, paper }), things: frontToBack(things) }, map };
 }
 
 /** Families for every thing from some pencils, as the palette finds them: by its natural colour, or by another. */
@@ -78,13 +83,13 @@ function withFamilies({ plan, map }: Named, page: DemoPage, tray: readonly (type
   const book = new FamilyBook(laid, paper);
   const regions = regionsOfThings(plan, map.regions);
   const natural = new Map(page.things.map(({ name, natural: colour }) => [name, colour]));
-  const families = plan.things.map(({ id, name }, k) => {
+  const families = thingsOf(plan).map(({ id, name }, k) => {
     const holds = pencilsFor(usualWidth({ regions: regions.get(id)! }));
     const target = labOfHex(natural.get(name) ?? ['#5878a8', '#a05a4a', '#6d8a3c'][k % 3]);
     const [{ family }] = book.along(rowAround(target, Math.min(holds, tray.length)), 1);
     return [id, family] as const;
   });
-  return { ...plan, families: Object.fromEntries(families) };
+  return edited(plan, (draft) => giveFamilies(draft, Object.fromEntries(families))).plan;
 }
 
 describe('reflections that are drawn on The Ferry Steps', () => {
@@ -99,7 +104,7 @@ describe('reflections that are drawn on The Ferry Steps', () => {
       'window-reflections': 'lit-windows',
       'mast-reflection': 'mast-and-spars',
     });
-    const nameless = { ...plan, things: plan.things.map((thing) => ({ ...thing, name: 'thing' })) };
+    const nameless = { ...plan, things: frontToBack(thingsOf(plan).map((thing) => ({ ...thing, name: 'thing' }))) };
     expect(pairs(nameless)).to.deep.equal({
       'hull-reflection': 'hull',
       'cabin-reflection': 'cabin',
@@ -130,7 +135,7 @@ describe('recipes of the booklet', function () {
         id,
         recipe,
         found: faults(checkRecipe(recipe, contexts.of(id), optics, ground)),
-        family: plan.families[id],
+        family: plan.things[id]?.family,
       };
     }
   }
@@ -157,7 +162,9 @@ describe('recipes of the booklet', function () {
     for (const page of DEMO_PAGES) {
       const own = pages.get(page.id)!;
       const usual = new Map([...checked(page, page.paper, wax, 'bare')].map((each) => [each.id, each.recipe]));
-      const things = own.plan.things.map((thing) => ({ ...thing, importance: 'little' as const, focus: false }));
+      const things = frontToBack(
+        thingsOf(own.plan).map((thing) => ({ ...thing, importance: 'little' as const, focus: false })),
+      );
       pages.set(page.id, { ...own, plan: { ...own.plan, things } });
       const minor = [...checked(page, page.paper, wax, 'bare')];
       pages.set(page.id, own);
@@ -216,7 +223,7 @@ describe('recipes of the booklet', function () {
             .filter(({ role }) => !['reflected', 'glow', 'white'].includes(role))
             .map(({ pencil }) => pencil),
         );
-        for (const pencil of from) expect(pencilsOf(family)).to.include(pencil);
+        for (const pencil of from) expect(pencilsOf(family!)).to.include(pencil);
       }
     }
   });

@@ -10,6 +10,7 @@ import type {
   Plan,
   RegionsMeta,
 } from '../contracts/index.ts';
+import { type PlanEdit } from '../plan/index.ts';
 import { ROWS_ON_A_PAGE } from '../core/swatch-card/index.ts';
 import { FORMS } from '../core/light/index.ts';
 import { overlayPatches, swatchCards } from './maker/index.ts';
@@ -31,7 +32,7 @@ export interface DemoDesk {
   addSheet(sheet: DemoSheet): Promise<boolean>;
   /** Finds the regions of a sheet and names its things by its key. */
   findAndName(sheetId: string): Promise<{ plan: Plan; revision: number; regions: RegionsMeta }>;
-  changePlan(sheetId: string, label: string, change: Partial<Plan>): Promise<{ plan: Plan; revision: number }>;
+  changePlan(sheetId: string, label: string, edit: PlanEdit): Promise<{ plan: Plan; revision: number }>;
   addBench(sheetId: string, plan: NewBenchPlan, log: readonly LogEntry[]): Promise<void>;
   addNotebook(sheetId: string, notes: readonly NewNote[], trials: readonly NewTrial[]): Promise<void>;
   addPractice(series: readonly NewPracticeSeries[]): Promise<void>;

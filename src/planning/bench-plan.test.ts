@@ -13,6 +13,16 @@ import { sequence, validateSequence } from '../core/bench/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { familyOf, pencilsOf } from '../core/recipe/index.ts';
 import {
+  decideThing,
+  edited,
+  familiesOf,
+  frontToBack,
+  giveFamilies,
+  replacePencil,
+  sayOfRegions,
+  type PlanEdit,
+} from '../plan/index.ts';
+import {
   type OnTheTable,
   benchPlanFrom,
   deriveRecipes,
@@ -22,7 +32,6 @@ import {
   rearranged,
   stepsFinished,
   withEntry,
-  withInstead,
 } from './index.ts';
 
 const region = (id: number, x: number): Region => ({
@@ -61,8 +70,16 @@ const pencils = new Map(
 );
 const plan: Plan = {
   ...emptyPlan({ widthMm: 80, heightMm: 40, paper: 'white-book' }),
-  things: [1, 2, 3].map((id) => newThing({ id: `thing-${id}`, name: `Lantern ${id}`, regionIds: [id] })),
-  families: Object.fromEntries([1, 2, 3].map((id) => [`thing-${id}`, familyOf(['umber-1', 'ochre-1', 'lemon-1'])])),
+  things: frontToBack(
+    [1, 2, 3].map((id) =>
+      newThing({
+        id: `thing-${id}`,
+        name: `Lantern ${id}`,
+        regionIds: [id],
+        family: familyOf(['umber-1', 'ochre-1', 'lemon-1']),
+      }),
+    ),
+  ),
 };
 const valueOf = (id: string) => ({ 'umber-1': 30, 'ochre-1': 62, 'lemon-1': 90, 'night-1': 25 })[id] ?? 50;
 const recipesOf = (of: Plan) => deriveRecipes(of, page, pencils);
@@ -89,19 +106,19 @@ describe('steps as the table needs them', () => {
 describe('an order that was agreed', () => {
   it('is out of date once layers, rules or the number of open things change, and not for anything else', async () => {
     const order = await ordered();
-    const at = (change: Partial<Plan>, revision = 4) => {
-      const now = { ...plan, ...change };
+    const at = (edit: PlanEdit, revision = 4) => {
+      const now = edited(plan, edit).plan;
       return isOutOfDate(order, { plan: now, revision }, page, recipesOf(now), [], (id) => pencils.has(id));
     };
-    expect(at({}, 3)).to.equal(false);
-    expect(at({ bench: { ...plan.bench, evenings: { weekdays: [4], at: '20:00', from: null } } })).to.equal(false);
-    expect(at({ pinned: ['thing-1'] })).to.equal(false);
-    expect(at({ bench: { ...plan.bench, openThings: 1 } })).to.equal(true);
-    expect(at({ bench: { ...plan.bench, rules: [] } })).to.equal(true);
-    expect(at({ families: { ...plan.families, 'thing-1': familyOf(['umber-1', 'night-1', 'lemon-1']) } })).to.equal(
+    expect(at(() => undefined, 3)).to.equal(false);
+    expect(at((draft) => (draft.bench.evenings = { weekdays: [4], at: '20:00', from: null }))).to.equal(false);
+    expect(at((draft) => decideThing(draft, 'thing-1', { pinned: true }))).to.equal(false);
+    expect(at((draft) => (draft.bench.openThings = 1))).to.equal(true);
+    expect(at((draft) => (draft.bench.rules = []))).to.equal(true);
+    expect(at((draft) => giveFamilies(draft, { 'thing-1': familyOf(['umber-1', 'night-1', 'lemon-1']) }))).to.equal(
       true,
     );
-    expect(at({ uses: { '1': 'leave white' } })).to.equal(true);
+    expect(at((draft) => sayOfRegions(draft, [1], { use: 'leave white' }))).to.equal(true);
   });
 
   it('rearranged holds what is left in the sittings that were chosen, and can be worked by', async () => {
@@ -129,26 +146,28 @@ describe('an order that was agreed', () => {
 });
 
 describe('a pencil that takes another’s place', () => {
+  const replaced = (of: Plan, gone: string, instead: string, thingId: string | null) =>
+    edited(of, (draft) => replacePencil(draft, gone, instead, thingId)).plan;
+
   it('stands in every family and change by hand where the other did, or in one thing alone', () => {
-    const edits = { 'thing-2': { layers: { base: { pencil: 'ochre-1' } } } };
-    const before = { ...plan, layers: { ...plan.layers, edits } };
-    const everywhere = { ...before, ...withInstead(before, 'ochre-1', 'night-1', null) };
-    for (const family of Object.values(everywhere.families)) expect(pencilsOf(family)).to.not.include('ochre-1');
-    expect(everywhere.layers.edits['thing-2'].layers!.base.pencil).to.equal('night-1');
-    const once = { ...before, ...withInstead(before, 'ochre-1', 'night-1', 'thing-1') };
-    expect(pencilsOf(once.families['thing-1'])).to.include('night-1');
-    expect(once.families['thing-2']).to.deep.equal(before.families['thing-2']);
-    expect(once.layers.edits).to.deep.equal(edits);
+    const edits = { layers: { base: { pencil: 'ochre-1' } } };
+    const before = edited(plan, (draft) => decideThing(draft, 'thing-2', { edits })).plan;
+    const everywhere = replaced(before, 'ochre-1', 'night-1', null);
+    for (const family of Object.values(familiesOf(everywhere))) expect(pencilsOf(family)).to.not.include('ochre-1');
+    expect(everywhere.things['thing-2'].edits!.layers!.base.pencil).to.equal('night-1');
+    const once = replaced(before, 'ochre-1', 'night-1', 'thing-1');
+    expect(pencilsOf(familiesOf(once)['thing-1'])).to.include('night-1');
+    expect(once.things['thing-2']).to.equal(before.things['thing-2']);
   });
 
   it('can be put back by changing the two about again, where the other was not there before', () => {
-    const there = { ...plan, ...withInstead(plan, 'ochre-1', 'night-1', null) };
-    expect({ ...there, ...withInstead(there, 'night-1', 'ochre-1', null) }.families).to.deep.equal(plan.families);
+    const there = replaced(plan, 'ochre-1', 'night-1', null);
+    expect(replaced(there, 'night-1', 'ochre-1', null)).to.deep.equal(plan);
   });
 
   it('never stands in a family twice', () => {
-    const { families } = { ...plan, ...withInstead(plan, 'ochre-1', 'lemon-1', null) };
-    expect(families['thing-1'].pencils).to.deep.equal(['umber-1', 'lemon-1']);
+    const { things } = replaced(plan, 'ochre-1', 'lemon-1', null);
+    expect(things['thing-1'].family!.pencils).to.deep.equal(['umber-1', 'lemon-1']);
   });
 });
 

@@ -16,6 +16,7 @@ import { asTrayPencil } from './as-tray-pencil.ts';
 import { repairsLeft } from './repairs.ts';
 import { type PlannedPage } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
+import { thingsOf } from '../plan/index.ts';
 
 /** The layer model that plans are made with; stored with each plan. */
 const MODEL = 'layers 1, rates 2';
@@ -78,7 +79,7 @@ export function openSteps(
   });
   const ruled = ruledSteps(
     steps,
-    { things: plan.things, borders: page.neighbours },
+    { things: thingsOf(plan), borders: page.neighbours },
     plan.bench.rules,
     plan.bench.openThings === 1,
   );
@@ -141,7 +142,7 @@ export function benchPlanFrom(
       if (!pencil) return [];
       return [{ id: pencilId, code: pencil.code, name: pencil.ownName || pencil.name, colour: pencil.colour }];
     }),
-    things: sheet.plan.things
+    things: thingsOf(sheet.plan)
       .filter((thing) => things.has(thing.id))
       .map(({ id: thingId, name }) => ({ id: thingId, name })),
   };

@@ -3,11 +3,11 @@ import { NO_HORIZON, type Pencil, type Plan, emptyPlan, newThing } from '../cont
 import { type Region } from '../core/lineart/index.ts';
 import { drawnReflections } from '../core/light/index.ts';
 import { familyOf } from '../core/recipe/index.ts';
+import { decideThing, edited, frontToBack, lightingOf, setGlow } from '../plan/index.ts';
 import {
   Contexts,
   deriveRecipes,
   formedThings,
-  lightingOf,
   proposedEffects,
   reflectionsOf,
   regionsOfThings,
@@ -67,16 +67,17 @@ const pencils = new Map(
 const blue = familyOf(['pencil-night', 'pencil-blue', 'pencil-sky']);
 const plan: Plan = {
   ...emptyPlan({ widthMm: 100, heightMm: 120, paper: 'white-book' }),
-  things: [
-    newThing({ id: 'lamp', name: 'Lamp', regionIds: [3], material: 'light' }),
-    newThing({ id: 'hut', name: 'Hut', regionIds: [2], material: 'silver' }),
-    newThing({ id: 'sky', name: 'Sky', regionIds: [1], material: 'sky' }),
-    newThing({ id: 'water', name: 'Water', regionIds: [4], material: 'water' }),
-  ],
-  families: { lamp: familyOf(['pencil-lemon']), hut: blue, sky: blue, water: blue },
+  things: frontToBack([
+    newThing({ id: 'lamp', name: 'Lamp', regionIds: [3], material: 'light', family: familyOf(['pencil-lemon']) }),
+    newThing({ id: 'hut', name: 'Hut', regionIds: [2], material: 'silver', family: blue }),
+    newThing({ id: 'sky', name: 'Sky', regionIds: [1], material: 'sky', family: blue }),
+    newThing({ id: 'water', name: 'Water', regionIds: [4], material: 'water', family: blue }),
+  ]),
 };
 const contextsOf = (own: Plan) => new Contexts(own, regionsOfThings(own, regions), formedThings(own, page), pencils);
-const glowing: Plan = { ...plan, glows: [{ thingId: 'lamp', at: null, reachMm: 25, strength: 0.8, pencil: null }] };
+const lit = (pencil: string | null) =>
+  edited(plan, (draft) => setGlow(draft, 'lamp', { reachMm: 25, strength: 0.8, pencil })).plan;
+const glowing = lit(null);
 
 describe('what a recipe is fitted to', () => {
   it('is the size of the thing, the paper, and the white that covers', () => {
@@ -93,9 +94,9 @@ describe('what a recipe is fitted to', () => {
     expect(contexts.of('hut').glow).to.deep.equal({ reachMm: 25, pencil: 'pencil-lemon', warm: true });
     expect(contexts.of('lamp').glow).to.equal(undefined);
     expect(contexts.of('water').glow).to.equal(undefined);
-    const chosen = { ...glowing, glows: [{ ...glowing.glows[0], pencil: 'pencil-sky' }] };
-    expect(contextsOf(chosen).of('hut').glow).to.deep.include({ pencil: 'pencil-sky', warm: false });
-    const point = { ...plan, glows: [{ thingId: null, at: { x: 10, y: 50 }, reachMm: 12, strength: 1, pencil: null }] };
+    expect(contextsOf(lit('pencil-sky')).of('hut').glow).to.deep.include({ pencil: 'pencil-sky', warm: false });
+    const lamp = { id: 'lamp-0001', at: { x: 10, y: 50 }, reachMm: 12, strength: 1, pencil: null };
+    const point = { ...plan, lamps: { [lamp.id]: lamp } };
     expect(contextsOf(point).of('hut').glow).to.deep.include({ reachMm: 12, pencil: null });
   });
 
@@ -131,8 +132,8 @@ describe('what a recipe is fitted to', () => {
   });
 
   it('loses a layer whose pencil has left the tray, and nothing else', () => {
-    const edits = { hut: { layers: { shadow: { pencil: 'pencil-gone' } } } };
-    const own = { ...plan, layers: { ...plan.layers, edits } };
+    const edits = { layers: { shadow: { pencil: 'pencil-gone' } } };
+    const own = edited(plan, (draft) => decideThing(draft, 'hut', { edits })).plan;
     const ids = (of: Plan) =>
       deriveRecipes(of, page, pencils)
         .get('hut')!
@@ -178,7 +179,11 @@ describe('a reflection that is drawn', () => {
     const horizon = { ...plan.horizon, waterLineMm: 70 };
     const of = (...names: [string, string, string]) =>
       reflectionsOf(
-        { ...plan, horizon, things: [named('a', names[0], 2), named('b', names[1], 3), named('c', names[2], 5)] },
+        {
+          ...plan,
+          horizon,
+          things: frontToBack([named('a', names[0], 2), named('b', names[1], 3), named('c', names[2], 5)]),
+        },
         page,
       ).map((pair) => pair.of);
     expect(of('Old hut', 'Lamp', 'Huts mirrored')).to.deep.equal(['a']);
@@ -188,14 +193,15 @@ describe('a reflection that is drawn', () => {
 
   it('takes the pencils of what it repeats with a palette, unless it is pinned', () => {
     const [hut, mirrored] = [familyOf(['pencil-a', 'pencil-b']), familyOf(['pencil-c'])];
-    const things = [
+    const things = frontToBack([
       newThing({ id: 'hut', name: 'Hut', regionIds: [2] }),
       newThing({ id: 'mirrored', name: 'Hut reflection', regionIds: [5] }),
-    ];
+    ]);
     const own: Plan = { ...plan, things, horizon: { ...plan.horizon, waterLineMm: 70 } };
     const families = { hut, mirrored };
+    const pinned = edited(own, (draft) => decideThing(draft, 'mirrored', { pinned: true })).plan;
     expect(withReflected(own, page, families)).to.deep.equal({ hut, mirrored: hut });
-    expect(withReflected({ ...own, pinned: ['mirrored'] }, page, families)).to.deep.equal(families);
+    expect(withReflected(pinned, page, families)).to.deep.equal(families);
     expect(withReflected({ ...own, horizon: NO_HORIZON }, page, families)).to.deep.equal(families);
   });
 

@@ -5,6 +5,7 @@ import { type Region } from '../core/lineart/index.ts';
 import { type FormedThing } from '../core/light/index.ts';
 import { type Family, type Lit, type RegionContext, bodyOf } from '../core/recipe/index.ts';
 import { asTrayPencil } from './as-tray-pencil.ts';
+import { glowsOf, thingsOf } from '../plan/index.ts';
 
 /** The pencils that are here, by id. */
 export type PencilsHere = ReadonlyMap<string, Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity'>>;
@@ -48,7 +49,7 @@ export class Contexts {
     this.#pencils = pencils;
     this.#boxes = new Map([...regions].flatMap(([id, own]) => (own.length > 0 ? [[id, boxOf(own)] as const] : [])));
     this.#minor = new Set(
-      plan.things.flatMap(({ id, importance, focus }) => (importance === 'little' && !focus ? [id] : [])),
+      thingsOf(plan).flatMap(({ id, importance, focus }) => (importance === 'little' && !focus ? [id] : [])),
     );
     this.#paper = paperById(plan.page.paper);
     this.#white = whiteIn(pencils);
@@ -89,16 +90,16 @@ export class Contexts {
   /** The strongest glow that falls on a thing; none on what glows itself. */
   #glowOn(id: string) {
     const box = this.#boxes.get(id);
-    if (!box || this.#plan.glows.some(({ thingId }) => thingId === id)) return null;
+    if (!box || glowsOf(this.#plan).some(({ thingId }) => thingId === id)) return null;
     let most: { reachMm: number; pencil: string | null; warm: boolean; share: number } | null = null;
-    for (const { thingId, at, reachMm, pencil: chosen } of this.#plan.glows) {
+    for (const { thingId, at, reachMm, pencil: chosen } of glowsOf(this.#plan)) {
       const sources =
         thingId === null ? (at ? [pointBox(at)] : []) : (this.#regions.get(thingId) ?? []).map(({ box }) => box);
       const near = Math.min(Infinity, ...sources.map((source) => apart(source, box)));
       if (near >= reachMm) continue;
       const share = Math.min(1, (2 * reachMm) / Math.max(box.right - box.left, box.bottom - box.top, 1));
       if (most && most.share >= share) continue;
-      const pencil = chosen ?? bodyIn(thingId === null ? undefined : this.#plan.families[thingId]);
+      const pencil = chosen ?? bodyIn(thingId === null ? null : this.#familyOf(thingId));
       most = {
         reachMm,
         share,
@@ -109,15 +110,19 @@ export class Contexts {
     return most;
   }
 
+  #familyOf(thingId: string): Family | null {
+    return this.#plan.things[thingId]?.family ?? null;
+  }
+
   #isWarm(pencil: string | null): boolean {
     const colour = pencil ? this.#pencils.get(pencil)?.colour : undefined;
     return colour === undefined || isWarm(wheelOfHue(oklchOfLab(labOfHex(colour)).h));
   }
 
   #shownIn(id: string): NonNullable<RegionContext['shown']> {
-    const names = new Map(this.#plan.things.map((thing) => [thing.id, thing.name]));
+    const names = new Map(thingsOf(this.#plan).map((thing) => [thing.id, thing.name]));
     return (this.#formed.get(id)?.sources ?? []).map(({ thingId }) => {
-      const pencil = bodyIn(this.#plan.families[thingId]);
+      const pencil = bodyIn(this.#familyOf(thingId));
       return { name: names.get(thingId) ?? '', pencil: pencil && this.#pencils.has(pencil) ? pencil : null };
     });
   }
@@ -125,8 +130,8 @@ export class Contexts {
   #crossings(id: string): number[] {
     const own = this.#boxes.get(id)!;
     const high = own.bottom - own.top;
-    const place = this.#plan.things.findIndex((thing) => thing.id === id);
-    return this.#plan.things
+    const place = thingsOf(this.#plan).findIndex((thing) => thing.id === id);
+    return thingsOf(this.#plan)
       .slice(0, Math.max(0, place))
       .flatMap((thing) => {
         const box = this.#boxes.get(thing.id);
@@ -149,7 +154,7 @@ export class Contexts {
   }
 }
 
-function bodyIn(family: Family | undefined): string | null {
+function bodyIn(family: Family | null): string | null {
   return family ? bodyOf(family) : null;
 }
 

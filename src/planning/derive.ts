@@ -12,6 +12,7 @@ import { Contexts, type PencilsHere } from './contexts.ts';
 import { type Hours, withinHours } from './hours.ts';
 import { type PlannedPage, formedThings } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
+import { thingsOf } from '../plan/index.ts';
 
 /**
  * The recipe of each thing that has regions and a family whose pencils are all in the tray, kept to the hours wished for.
@@ -32,12 +33,14 @@ export function deriveHours(plan: Plan, page: PlannedPage, pencils: PencilsHere,
   const regions = regionsOfThings(plan, page.regions);
   const contexts = new Contexts(plan, regions, formedThings(plan, page), pencils);
   for (const [id, own] of regions) {
-    const family = plan.families[id];
+    const { family, school, edits } = plan.things[id];
     if (!family || own.length === 0 || !pencilsOf(family).every((pencil) => pencils.has(pencil))) continue;
-    const school = plan.layers.schools[id] ?? plan.layers.school;
     const recipe = withEdits(
-      countedForHand(compileRecipe(effectIn(plan, id, contexts), school, family, contexts.of(id)), rates.hand ?? {}),
-      plan.layers.edits[id],
+      countedForHand(
+        compileRecipe(effectIn(plan, id, contexts), school ?? plan.school, family, contexts.of(id)),
+        rates.hand ?? {},
+      ),
+      edits ?? undefined,
     );
     // A pencil that a person put in by hand may have left the tray since.
     recipes.set(id, { ...recipe, layers: recipe.layers.filter(({ pencil }) => pencils.has(pencil)) });
@@ -49,11 +52,10 @@ export function deriveHours(plan: Plan, page: PlannedPage, pencils: PencilsHere,
 export function proposedEffects(plan: Plan, page: PlannedPage, pencils: PencilsHere): Map<string, string> {
   const regions = regionsOfThings(plan, page.regions);
   const contexts = new Contexts(plan, regions, formedThings(plan, page), pencils);
-  return new Map(plan.things.map(({ id, material }) => [id, proposeEffect(material, contexts.litOf(id))]));
+  return new Map(thingsOf(plan).map(({ id, material }) => [id, proposeEffect(material, contexts.litOf(id))]));
 }
 
-function effectIn({ layers, things }: Plan, id: string, contexts: Contexts): string {
-  return (
-    layers.effects[id] ?? proposeEffect(things.find((thing) => thing.id === id)?.material ?? null, contexts.litOf(id))
-  );
+function effectIn(plan: Plan, id: string, contexts: Contexts): string {
+  const { effect, material } = plan.things[id];
+  return effect ?? proposeEffect(material, contexts.litOf(id));
 }

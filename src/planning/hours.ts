@@ -1,8 +1,9 @@
-import type { Plan } from '../contracts/index.ts';
+import type { Plan, Thing } from '../contracts/index.ts';
 import { ASSUMED_RATES, type Rates, makeSteps } from '../core/bench/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type LostLayer, type Recipe, gentleRecipe, trimToMinutes } from '../core/recipe/index.ts';
 import { regionsOfThings } from './things-regions.ts';
+import { thingsOf } from '../plan/index.ts';
 
 /** What the layers of a page take, and what was left out to keep to the evenings wished for. */
 export interface Hours {
@@ -17,7 +18,7 @@ export interface Hours {
 }
 
 /** How much more a thing is worth than one of usual importance. */
-const IMPORTANCE: Record<Plan['things'][number]['importance'], number> = { little: 0.5, usual: 1, much: 2 };
+const IMPORTANCE: Record<Thing['importance'], number> = { little: 0.5, usual: 1, much: 2 };
 const FOCUS = 2;
 
 /** Keeps a page's recipes to a gentle hand and to so many evenings, where that is wished. */
@@ -29,7 +30,7 @@ export function withinHours(
 ): Hours {
   const own = regionsOfThings(plan, regions);
   const wished = new Map([...recipes].map(([id, recipe]) => [id, plan.hours.gentle ? gentleRecipe(recipe) : recipe]));
-  const things = plan.things.flatMap(({ id, importance, focus }) => {
+  const things = thingsOf(plan).flatMap(({ id, importance, focus }) => {
     const recipe = wished.get(id);
     if (!recipe) return [];
     const steps = makeSteps([{ id, regions: own.get(id) ?? [], recipe }], { valueOf: () => 0, rates });

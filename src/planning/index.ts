@@ -5,12 +5,11 @@ export { type AtHand, benchPlanFrom, isOutOfDate, openSteps, stepsFinished } fro
 export { type PencilsHere, Contexts } from './contexts.ts';
 export { daysOfSittings } from './evenings.ts';
 export { deriveHours, deriveRecipes, proposedEffects } from './derive.ts';
-export { type PlannedPage, deriveForms, formedThings, lightingOf } from './things-in-light.ts';
+export { type PlannedPage, deriveForms, formedThings } from './things-in-light.ts';
 export { type Hours, withinHours } from './hours.ts';
 export { regionsOfThings } from './things-regions.ts';
 export { type KeyedGround, groundFinder, groundsOf } from './grounds.ts';
 export { type LayerCost, costOfLayer } from './layer-cost.ts';
-export { withInstead } from './instead.ts';
 export { rearranged } from './rearranged.ts';
 export { type Slip, isInASpot, repairsFor, thingBeside } from './repairs.ts';
 export { laidLayers } from './laid-layers.ts';
@@ -25,4 +24,3 @@ export { type ShoppingItem, type ShoppingReason, shoppingList } from './shopping
 export { regionsKey } from './regions-key.ts';
 export { pinnedFamilies, summariseSheet } from './summarise-sheet.ts';
 export { type OnTheTable, minutesWorked, withEntry } from './with-entry.ts';
-export { withGuesses } from './with-guesses.ts';

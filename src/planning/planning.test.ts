@@ -35,6 +35,7 @@ import {
   regionsKey,
   summariseSheet,
 } from './index.ts';
+import { decideThing, edited, frontToBack, thingsOf } from '../plan/index.ts';
 
 const region = (id: number, usableWidthMm: number, areaMm2: number): Region => ({
   id,
@@ -57,11 +58,10 @@ const byId = new Map(pencils.map((each) => [each.id, each]));
 const family = familyOf(['pencil-K1', 'pencil-K2', 'pencil-K3']);
 const plan: Plan = {
   ...emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }),
-  things: [
-    newThing({ id: 'thing-a', name: 'Lanterns', regionIds: [1, 2], focus: true, natural: null }),
-    newThing({ id: 'thing-b', name: 'Sky', regionIds: [3, 4], focus: false, natural: null }),
-  ],
-  families: { 'thing-a': family, 'thing-b': family },
+  things: frontToBack([
+    newThing({ id: 'thing-a', name: 'Lanterns', regionIds: [1, 2], focus: true, family }),
+    newThing({ id: 'thing-b', name: 'Sky', regionIds: [3, 4], family }),
+  ]),
 };
 const page = { regions, neighbours: [] };
 const recipes = deriveRecipes(plan, page, byId);
@@ -96,7 +96,7 @@ describe('open steps', () => {
 
 describe('regions that are not to be coloured', () => {
   it('get no step and no table, and the rest of their thing goes on as before', () => {
-    const without: Plan = { ...plan, uses: { '2': 'leave white', '3': 'not to colour' } };
+    const without: Plan = { ...plan, regions: { 2: { use: 'leave white' }, 3: { use: 'not to colour' } } };
     const recipesOf = (of: Plan) => deriveRecipes(of, page, byId);
     const { steps } = openSteps(without, page, recipesOf(without), hand, []);
     const worked = new Set(steps.flatMap(({ regionIds }) => regionIds));
@@ -106,7 +106,7 @@ describe('regions that are not to be coloured', () => {
   });
 
   it('leave a thing without a form when none of its regions is left', () => {
-    const none: Plan = { ...plan, uses: { '1': 'leave white', '2': 'leave white' } };
+    const none: Plan = { ...plan, regions: { 1: { use: 'leave white' }, 2: { use: 'leave white' } } };
     expect([...deriveForms(none, regions).keys()]).to.deep.equal(['thing-b']);
   });
 });
@@ -136,7 +136,7 @@ describe('layers that are laid', () => {
 });
 
 describe('tables of regions', () => {
-  const things = plan.things.map(({ id, regionIds }) => ({ id, regionIds, recipe: recipes.get(id)! }));
+  const things = thingsOf(plan).map(({ id, regionIds }) => ({ id, regionIds, recipe: recipes.get(id)! }));
   const optics = new Map(pencils.map((each) => [each.id, pencilOptics(asTrayPencil(each))]));
   const tablesFor = (upTo: Record<string, number>, built = new Map<string, ToneStack>()) =>
     regionTables(
@@ -181,7 +181,7 @@ describe('tables of regions', () => {
 });
 
 describe('courses of regions', () => {
-  const things = plan.things.map(({ id, regionIds }) => ({ id, regionIds, recipe: recipes.get(id)! }));
+  const things = thingsOf(plan).map(({ id, regionIds }) => ({ id, regionIds, recipe: recipes.get(id)! }));
   const directed = (direction: Direction) =>
     things.map((thing) => ({
       ...thing,
@@ -321,12 +321,14 @@ describe('the grounds of a page', () => {
   const read = { paper: '#f3ead8', grounds: [{ region: 2, kind: 'coloured' as const, colour: '#cc8844' }] };
 
   it('are what was read, unless a person said otherwise', () => {
-    expect([...groundsOf({ grounds: {} }, read)]).to.deep.equal([
+    expect([...groundsOf({ regions: {} }, read)]).to.deep.equal([
       [2, { kind: 'coloured', colour: '#cc8844', toothLeft: null }],
     ]);
     const said = { kind: 'wash' as const, colour: '#88aacc', toothLeft: null };
-    expect([...groundsOf({ grounds: { 2: { ...said, kind: 'bare' }, 3: said } }, read)]).to.deep.equal([[3, said]]);
-    expect(groundsOf({ grounds: {} }, null).size).to.equal(0);
+    expect([
+      ...groundsOf({ regions: { 2: { ground: { ...said, kind: 'bare' } }, 3: { ground: said } } }, read),
+    ]).to.deep.equal([[3, said]]);
+    expect(groundsOf({ regions: {} }, null).size).to.equal(0);
   });
 
   it('are worked out once for like ones, and differ by the tooth that is left', () => {
@@ -376,17 +378,19 @@ describe('the swatches of a tray', () => {
 });
 
 describe('what is planned', () => {
-  const planned = {
+  const boat = (...regionIds: number[]): Plan => ({
     ...emptyPlan({ widthMm: 100, heightMm: 100, paper: 'white-book' }),
-    things: [newThing({ id: 'thing-boat', name: 'Boat', regionIds: [1, 3] })],
-    families: { 'thing-boat': familyOf([pencils[0].id, pencils[1].id]) },
-  };
+    things: frontToBack([
+      newThing({ id: 'thing-boat', name: 'Boat', regionIds, family: familyOf([pencils[0].id, pencils[1].id]) }),
+    ]),
+  });
+  const planned = boat(1, 3);
   const wear = (plan: Plan, laid = 0) => plannedWear(plan, page, pencils, () => laid);
 
   it('wears the pencils of its families, more over more area, and less once layers are laid', () => {
     const all = wear(planned);
     expect([...all.keys()]).to.have.members([pencils[0].id, pencils[1].id]);
-    const small = wear({ ...planned, things: [{ ...planned.things[0], regionIds: [1] }] });
+    const small = wear(boat(1));
     for (const [id, { lengthMm, points }] of all) {
       expect(lengthMm).to.be.above(small.get(id)!.lengthMm);
       expect(points).to.be.above(0);
@@ -456,11 +460,13 @@ describe('the hours of a page', () => {
     expect(short.lost.length).to.be.above(0);
     expect(short.minutes).to.be.closeTo(short.whole - short.lost.reduce((sum, { minutes }) => sum + minutes, 0), 1e-9);
     expect(layers(short).length).to.equal(layers(hours({})).length - short.lost.length);
-    const things = plan.things.map((each) => ({
-      ...each,
-      focus: false,
-      importance: each.focus ? ('much' as const) : ('usual' as const),
-    }));
+    const things = frontToBack(
+      thingsOf(plan).map((each) => ({
+        ...each,
+        focus: false,
+        importance: each.focus ? ('much' as const) : ('usual' as const),
+      })),
+    );
     const worth = hours({
       things,
       bench: { ...plan.bench, sittingMinutes: 12 },
@@ -495,16 +501,23 @@ describe('what a palette is told of a page', () => {
     const [none, sky] = laid(coloured([3], '#22315f'));
     expect(none).to.equal(null);
     expect(sky![0]).to.be.closeTo(21, 3);
-    const white = { ...plan, uses: { 1: 'leave white' as const, 2: 'leave white' as const } };
+    const white = { ...plan, regions: { 1: { use: 'leave white' as const }, 2: { use: 'leave white' as const } } };
     expect(laid(new Map(), white)[0]![0]).to.be.above(90);
   });
 
   it('leaves out what is not to be coloured at all', () => {
-    const without = { ...plan, uses: { 1: 'not to colour' as const, 2: 'not to colour' as const } };
+    const without = {
+      ...plan,
+      regions: { 1: { use: 'not to colour' as const }, 2: { use: 'not to colour' as const } },
+    };
     expect(summariseSheet(without, page).things.map(({ id }) => id)).to.deep.equal(['thing-b']);
   });
 
   it('are pinned families only where there is one', () => {
-    expect(Object.keys(pinnedFamilies({ ...plan, pinned: ['thing-a', 'thing-gone'] }))).to.deep.equal(['thing-a']);
+    const pinned = edited(plan, (draft) => {
+      decideThing(draft, 'thing-a', { pinned: true });
+      decideThing(draft, 'thing-b', { pinned: true, family: null });
+    }).plan;
+    expect(Object.keys(pinnedFamilies(pinned))).to.deep.equal(['thing-a']);
   });
 });

@@ -1,8 +1,10 @@
-import type { Plan } from '../contracts/index.ts';
+import type { Plan, Thing } from '../contracts/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type DrawnReflection, drawnReflections } from '../core/light/index.ts';
+import { type Family } from '../core/recipe/index.ts';
 import { type PlannedPage } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
+import { thingsOf } from '../plan/index.ts';
 
 const NAMED = /reflect|mirror/i;
 const SHOWS = 'water';
@@ -14,9 +16,11 @@ const IN_WATER = 0.15;
 /** The reflections that are drawn on a page, and what each repeats: below its water line, or the top of its water. */
 export function reflectionsOf(plan: Plan, { regions, neighbours }: PlannedPage): DrawnReflection[] {
   const own = regionsOfThings(plan, regions);
-  const water = plan.things.filter(({ material }) => material === SHOWS).map(({ id }) => id);
+  const water = thingsOf(plan)
+    .filter(({ material }) => material === SHOWS)
+    .map(({ id }) => id);
   if (water.length === 0 && plan.horizon.waterLineMm === null) return [];
-  const { things } = plan;
+  const things = thingsOf(plan);
   const beside = outlines(things, neighbours);
   const touches = (id: string, some: ReadonlySet<string>) => {
     const borders = beside.get(id) ?? new Map<string, number>();
@@ -46,8 +50,8 @@ export function reflectionsOf(plan: Plan, { regions, neighbours }: PlannedPage):
 
 /** What a reflection is called after: of all whose name it shares the one that stands straightest above it. */
 function calledAfter(
-  { id, name }: Plan['things'][number],
-  things: Plan['things'],
+  { id, name }: Thing,
+  things: readonly Thing[],
   own: ReturnType<typeof regionsOfThings>,
 ): DrawnReflection | null {
   if (!NAMED.test(name)) return null;
@@ -73,7 +77,7 @@ function spanOf(regions: readonly Region[]): readonly [number, number] {
 }
 
 /** How much of its outline each thing shares with each other one, mm. */
-function outlines(things: Plan['things'], neighbours: PlannedPage['neighbours']): Map<string, Map<string, number>> {
+function outlines(things: readonly Thing[], neighbours: PlannedPage['neighbours']): Map<string, Map<string, number>> {
   const thingOf = new Map(things.flatMap(({ id, regionIds }) => regionIds.map((regionId) => [regionId, id] as const)));
   const beside = new Map<string, Map<string, number>>();
   for (const { a, b, lengthMm } of neighbours) {
@@ -90,10 +94,14 @@ function outlines(things: Plan['things'], neighbours: PlannedPage['neighbours'])
   return beside;
 }
 
-/** Families in which every reflection that is drawn has the pencils of what it repeats, but for those that are pinned. */
-export function withReflected(plan: Plan, page: PlannedPage, families: Plan['families']): Plan['families'] {
+/** Families, and for every reflection that is drawn the one of what it repeats, but for things that are pinned. */
+export function withReflected(
+  plan: Plan,
+  page: PlannedPage,
+  families: Readonly<Record<string, Family>>,
+): Record<string, Family> {
   const taken = reflectionsOf(plan, page).flatMap(({ reflection, of }) =>
-    families[of] && !plan.pinned.includes(reflection) ? [[reflection, families[of]] as const] : [],
+    families[of] && !plan.things[reflection]?.pinned ? [[reflection, families[of]] as const] : [],
   );
   return { ...families, ...Object.fromEntries(taken) };
 }

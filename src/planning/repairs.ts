@@ -4,6 +4,7 @@ import { type Region } from '../core/lineart/index.ts';
 import { type Advice, type MistakeKind } from '../core/remedies/index.ts';
 import { type PlannedPage } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
+import { thingsOf } from '../plan/index.ts';
 
 /** What goes wrong in one spot takes so much of its region at most, mm2. */
 const SPOT_MM2 = 60;
@@ -70,11 +71,13 @@ export function repairsLeft(
 ): Repair[] {
   const done = new Set(finished.map(({ layerId }) => layerId));
   const things = regionsOfThings(plan, regions);
-  return plan.bench.repairs.flatMap((repair) => {
-    const own = new Set(things.get(repair.thingId)?.map(({ id }) => id));
-    const regionIds = repair.regionIds.filter((id) => own.has(id));
-    const isLeft = !done.has(repair.id) && regionIds.length > 0 && isKnown(repair.pencil);
-    return isLeft ? [{ ...repair, regionIds }] : [];
+  return thingsOf(plan).flatMap(({ id: thingId, repairs }) => {
+    const own = new Set(things.get(thingId)?.map(({ id }) => id));
+    return repairs.flatMap((repair) => {
+      const regionIds = repair.regionIds.filter((id) => own.has(id));
+      const isLeft = !done.has(repair.id) && regionIds.length > 0 && isKnown(repair.pencil);
+      return isLeft ? [{ ...repair, thingId, regionIds }] : [];
+    });
   });
 }
 
@@ -90,7 +93,7 @@ export function thingBeside(
     if (own.has(a) !== own.has(b)) along.set(own.has(a) ? b : a, (along.get(own.has(a) ? b : a) ?? 0) + lengthMm);
   }
   let best: { id: string; lengthMm: number } | null = null;
-  for (const { id, regionIds: theirs } of plan.things) {
+  for (const { id, regionIds: theirs } of thingsOf(plan)) {
     if (theirs.some((region) => own.has(region))) continue;
     const lengthMm = theirs.reduce((sum, region) => sum + (along.get(region) ?? 0), 0);
     if (lengthMm > (best?.lengthMm ?? 0)) best = { id, lengthMm };

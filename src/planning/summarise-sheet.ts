@@ -3,6 +3,7 @@ import { type Lab, labOfHex } from '../core/colour/index.ts';
 import { paperById } from '../core/laydown/index.ts';
 import { type PageSummary, type PageThing, type Pinned, naturalKindOf } from '../core/palette/index.ts';
 import { usualWidth } from '../core/recipe/index.ts';
+import { aboutRegion, thingsOf } from '../plan/index.ts';
 
 /** A thing is coloured already when so much of its area is. */
 const MOSTLY = 0.6;
@@ -17,7 +18,7 @@ export function summariseSheet(
   page: Pick<RegionsMeta, 'regions' | 'neighbours'> & Partial<Pick<RegionsMeta, 'alike'>>,
   grounds: ReadonlyMap<number, RegionGround> = new Map(),
 ): PageSummary {
-  const thingOf = new Map(plan.things.flatMap((thing) => thing.regionIds.map((id) => [id, thing.id] as const)));
+  const thingOf = new Map(thingsOf(plan).flatMap((thing) => thing.regionIds.map((id) => [id, thing.id] as const)));
   const shared = new Map<string, PageSummary['borders'][number]>();
   for (const { a, b, lengthMm } of page.neighbours) {
     const [p, q] = [thingOf.get(a), thingOf.get(b)].sort();
@@ -26,9 +27,9 @@ export function summariseSheet(
     shared.set(key, { a: p, b: q, lengthMm: lengthMm + (shared.get(key)?.lengthMm ?? 0) });
   }
   const groupOf = new Map((page.alike ?? []).flatMap((ids, group) => ids.map((id) => [id, group] as const)));
-  const things = plan.things.flatMap(({ id, name, regionIds, focus, natural, material }): PageThing[] => {
+  const things = thingsOf(plan).flatMap(({ id, name, regionIds, focus, natural, material }): PageThing[] => {
     const own = regionIds.flatMap((regionId) => page.regions[regionId - 1] ?? []);
-    const toColour = own.filter((region) => plan.uses[region.id] !== 'not to colour');
+    const toColour = own.filter((region) => aboutRegion(plan, region.id).use !== 'not to colour');
     const area = toColour.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
     if (area === 0) return [];
     const mean = (of: (region: (typeof own)[number]) => number) =>
@@ -63,7 +64,8 @@ function laidColour(
 ): Lab | null {
   const area = regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
   const laid = regions.flatMap(({ id, areaMm2 }) => {
-    if (plan.uses[id] === 'leave white') return [{ areaMm2, lab: labOfHex(paperById(plan.page.paper).tint) }];
+    if (aboutRegion(plan, id).use === 'leave white')
+      return [{ areaMm2, lab: labOfHex(paperById(plan.page.paper).tint) }];
     const ground = grounds.get(id);
     return ground?.kind === 'coloured' ? [{ areaMm2, lab: labOfHex(ground.colour) }] : [];
   });
@@ -74,6 +76,8 @@ function laidColour(
 }
 
 /** The families that stay as they are: those that are pinned, and have one. */
-export function pinnedFamilies({ pinned, families }: Pick<Plan, 'pinned' | 'families'>): Pinned {
-  return Object.fromEntries(pinned.flatMap((id) => (families[id] ? [[id, families[id]]] : [])));
+export function pinnedFamilies(plan: Pick<Plan, 'things'>): Pinned {
+  return Object.fromEntries(
+    thingsOf(plan).flatMap(({ id, pinned, family }) => (pinned && family ? [[id, family]] : [])),
+  );
 }

@@ -1,8 +1,9 @@
 import type { Plan } from '../contracts/index.ts';
 import { type Region } from '../core/lineart/index.ts';
+import { aboutRegion, thingsOf } from '../plan/index.ts';
 
 /** The regions of each thing that are to be coloured, by thing id. */
 export function regionsOfThings(plan: Plan, regions: readonly Region[]): Map<string, Region[]> {
-  const byId = new Map(regions.flatMap((region) => (plan.uses[region.id] ? [] : [[region.id, region]])));
-  return new Map(plan.things.map((thing) => [thing.id, thing.regionIds.flatMap((id) => byId.get(id) ?? [])]));
+  const byId = new Map(regions.flatMap((region) => (aboutRegion(plan, region.id).use ? [] : [[region.id, region]])));
+  return new Map(thingsOf(plan).map((thing) => [thing.id, thing.regionIds.flatMap((id) => byId.get(id) ?? [])]));
 }

@@ -9,13 +9,13 @@ import {
   SheetCard,
   SheetState,
   Swatch,
-  type Thing,
   Tool,
 } from '../contracts/index.ts';
 import { BEGUN_SHEET, DEMO_PAGES, DEMO_TRAY, demoPencils, demoTools, seedDemo } from '../demo/index.ts';
 import { commands, pencils, settings, swatches } from './db/schema.ts';
 import { demoDesk } from './services/demo-desk.ts';
 import { DEMO_SHEETS, emptyDesk, foundIn, gridPng } from './test/desk.ts';
+import { thingsOf } from '../plan/index.ts';
 
 describe('the demo on the desk', function () {
   this.timeout(90_000);
@@ -59,10 +59,8 @@ describe('the demo on the desk', function () {
       .put('/api/sheets/ferry-steps/regions')
       .field('meta', JSON.stringify(meta))
       .attach('labels', labels, 'labels.gz');
-    const named = await desk.api
-      .post('/api/sheets/ferry-steps/name-from-key')
-      .send({ id: 'by-the-key', baseRevision: 0 });
-    const things: Thing[] = named.body.plan.things;
+    const named = await desk.api.post('/api/sheets/ferry-steps/name-from-key').send({ id: 'by-the-key' });
+    const things = thingsOf(SheetState.parse(named.body).plan);
     expect(things.map((each) => each.name)).to.include.members([
       'Dusk sky',
       'Brass bell',

@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
 import { eq } from 'drizzle-orm';
+import type { SheetState } from '../contracts/index.ts';
+import { decide, patched } from '../plan/index.ts';
 import { keepBlob, readBlob } from './db/blobs.ts';
 import { openDatabase } from './db/open-database.ts';
 import { blobs, commands, sheets } from './db/schema.ts';
@@ -10,7 +12,7 @@ import { startOver } from './fresh.ts';
 import { lockFolder } from './lock.ts';
 import { ensureDesk } from './services/desk.ts';
 import { createSheet, sheetState } from './services/sheets.ts';
-import { emptyDesk, gridPng } from './test/desk.ts';
+import { commandOn, emptyDesk, gridPng } from './test/desk.ts';
 
 const SHEET = 'sheet-one';
 
@@ -55,32 +57,29 @@ describe('pictures by their content', () => {
 });
 
 describe('two tabs at once', () => {
-  const change = (id: string, label: string) => ({
+  const turned = (sheet: SheetState, id: string, azimuthDegrees: number) => ({
+    ...commandOn(sheet, (plan) => decide(plan, { light: { kind: 'direction', azimuthDegrees, heightDegrees: 45 } })),
     id,
-    label,
-    stage: 'light',
-    baseRevision: 0,
-    change: { light: { kind: 'direction', azimuthDegrees: label.length, heightDegrees: 45 } },
   });
 
   it('one change is taken, the other is refused with the newer state, and nothing is half written', async () => {
     const { api, db } = await emptyDesk();
-    await createSheet(db, SHEET, 'A grid', await gridPng(2, 2));
+    const seen = await createSheet(db, SHEET, 'A grid', await gridPng(2, 2));
     const send = (body: object) => api.post(`/api/sheets/${SHEET}/commands`).send(body);
-    const answers = await Promise.all([send(change('from-tab-1', 'one')), send(change('from-tab-2', 'the other'))]);
+    const answers = await Promise.all([send(turned(seen, 'from-tab-1', 30)), send(turned(seen, 'from-tab-2', 60))]);
     expect(answers.map((answer) => answer.status).sort()).to.deep.equal([200, 409]);
     const logged = await db.select().from(commands).where(eq(commands.sheetId, SHEET));
     const [sheet] = await db.select().from(sheets);
     expect(logged).to.have.length(1);
-    expect(sheet.plan.light).to.deep.equal(logged[0].after.light);
+    expect(patched(seen.plan, logged[0].patches)).to.deep.equal(sheet.plan);
     expect(sheet.revision).to.equal(1);
   });
 
   it('ten changes sent at once with one id are one', async () => {
     const { api, db } = await emptyDesk();
-    await createSheet(db, SHEET, 'A grid', await gridPng(2, 2));
+    const command = turned(await createSheet(db, SHEET, 'A grid', await gridPng(2, 2)), 'same-again', 30);
     const answers = await Promise.all(
-      Array.from({ length: 10 }, () => api.post(`/api/sheets/${SHEET}/commands`).send(change('same-again', 'one'))),
+      Array.from({ length: 10 }, () => api.post(`/api/sheets/${SHEET}/commands`).send(command)),
     );
     expect(answers.every((answer) => answer.status === 200)).to.equal(true);
     expect(answers.every((answer) => answer.body.revision === 1)).to.equal(true);
@@ -91,22 +90,15 @@ describe('two tabs at once', () => {
 describe('undo without end', () => {
   it('goes back through every change in turn and forward again to where it was', async () => {
     const { api, db } = await emptyDesk();
-    await createSheet(db, SHEET, 'A grid', await gridPng(2, 2));
-    let revision = 0;
+    let sheet = await createSheet(db, SHEET, 'A grid', await gridPng(2, 2));
     const send = async (path: string, body: object) => {
-      const answer = await api.post(`/api/sheets/${SHEET}/${path}`).send({ ...body, baseRevision: revision });
-      revision = answer.body.revision;
-      return answer.body;
+      const request = api.post(`/api/sheets/${SHEET}/${path}`).send({ ...body, baseRevision: sheet.revision });
+      return (sheet = (await request.expect(200)).body);
     };
     const anchors = [10, 20, 30, 40, 50];
     for (const anchor of anchors) {
-      const wheel = { anchor, scheme: 'triad' };
-      await send('commands', {
-        id: `turn-to-${anchor}`,
-        stage: 'wheel',
-        label: `turn to ${anchor}`,
-        change: { wheel },
-      });
+      const command = commandOn(sheet, (plan) => (plan.wheel.anchor = anchor), `turn-to-${anchor}`);
+      await send('commands', { ...command, label: `turn to ${anchor}` });
     }
     for (const anchor of [40, 30, 20, 10, 60]) expect((await send('undo', {})).plan.wheel.anchor).to.equal(anchor);
     const bottom = await send('undo', {});

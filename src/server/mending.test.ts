@@ -1,21 +1,12 @@
 import { expect } from 'chai';
-import {
-  type Mend,
-  type Plan,
-  type RegionsMeta,
-  type SheetState,
-  USUAL_FINDING,
-  newThing,
-} from '../contracts/index.ts';
+import { type Mend, type RegionsMeta, type SheetState, type Thing, newThing } from '../contracts/index.ts';
 import { findRegions } from '../core/lineart/index.ts';
 import { gzipSync } from 'node:zlib';
 import sharp from 'sharp';
-import { emptyDesk, gridPng } from './test/desk.ts';
+import { type PlanEdit, addMends, frontToBack, sayOfRegions, thingsOf } from '../plan/index.ts';
+import { type Desk, SHEET, change, emptyDesk, gridPng, stepBack } from './test/desk.ts';
 
-const SHEET = 'sheet-mended';
 const PER_MM = 10;
-
-type Desk = Awaited<ReturnType<typeof emptyDesk>>;
 
 /** A sheet of three cells in a row. */
 async function rowOfThree(): Promise<{ desk: Desk; png: Buffer }> {
@@ -43,10 +34,15 @@ async function findAnew(
   return { sheet: body, meta: { ...meta, seen: null } };
 }
 
-async function decide({ api }: Desk, change: Partial<Plan>): Promise<SheetState> {
-  const { revision } = (await api.get(`/api/sheets/${SHEET}`)).body;
-  const command = { id: `command-${revision}`, stage: 'page', label: 'decide', baseRevision: revision, change };
-  return (await api.post(`/api/sheets/${SHEET}/commands`).send(command).expect(200)).body;
+async function decide(desk: Desk, edit: PlanEdit): Promise<SheetState> {
+  const { status, body } = await change(desk, edit);
+  expect(status).to.equal(200);
+  return body;
+}
+
+/** Puts things in the place of all that are there. */
+function things(...all: Thing[]): PlanEdit {
+  return (plan) => Object.assign(plan, { things: frontToBack(all) });
 }
 
 /** Straight down through the middle of the second cell. */
@@ -62,74 +58,68 @@ describe('regions that are mended', () => {
   it('stay in their thing when they are parted, and come back whole when the parting is undone', async () => {
     const { desk, png } = await rowOfThree();
     await findAnew(desk, png, []);
-    await decide(desk, {
-      things: [
-        newThing({ id: 'thing-left', name: 'Left', regionIds: [1] }),
-        newThing({ id: 'thing-rest', name: 'Rest', regionIds: [2, 3] }),
-      ],
-      uses: { '2': 'leave white' },
-    });
+    const left = newThing({ id: 'thing-left', name: 'Left', regionIds: [1] });
+    await decide(desk, things(left, newThing({ id: 'thing-rest', name: 'Rest', regionIds: [2, 3] })));
+    await decide(desk, (plan) => sayOfRegions(plan, [2], { use: 'leave white' }));
     const parted = await findAnew(desk, png, [cut]);
     expect(parted.meta.regions).to.have.length(4);
-    expect(parted.sheet.plan.things.map(({ name, regionIds }) => [name, regionIds.length])).to.deep.equal([
+    expect(thingsOf(parted.sheet.plan).map(({ name, regionIds }) => [name, regionIds.length])).to.deep.equal([
       ['Left', 1],
       ['Rest', 3],
     ]);
-    expect(Object.values(parted.sheet.plan.uses)).to.deep.equal(['leave white', 'leave white']);
+    const white = { use: 'leave white' };
+    expect(Object.values(parted.sheet.plan.regions)).to.deep.equal([white, white]);
     const whole = await findAnew(desk, png, []);
-    expect(whole.sheet.plan.things.map(({ regionIds }) => regionIds)).to.deep.equal([[1], [2, 3]]);
-    expect(whole.sheet.plan.uses).to.deep.equal({ '2': 'leave white' });
+    expect(thingsOf(whole.sheet.plan).map(({ regionIds }) => regionIds)).to.deep.equal([[1], [2, 3]]);
+    expect(whole.sheet.plan.regions).to.deep.equal({ 2: white });
   });
 
   it('go to the thing of the larger part when they are joined', async () => {
     const { desk, png } = await rowOfThree();
     await findAnew(desk, png, [cut]);
-    await decide(desk, {
-      things: [
-        newThing({ id: 'thing-left', name: 'Left', regionIds: [1] }),
-        newThing({ id: 'thing-half', name: 'Half', regionIds: [2] }),
-      ],
-    });
+    const left = newThing({ id: 'thing-left', name: 'Left', regionIds: [1] });
+    await decide(desk, things(left, newThing({ id: 'thing-half', name: 'Half', regionIds: [2] })));
     const join: Mend = { kind: 'join', a: { x: 7, y: 7 }, b: { x: 11.5, y: 7 } };
     const { sheet, meta } = await findAnew(desk, png, [cut, join]);
     expect(meta.regions).to.have.length(3);
-    expect(sheet.plan.things.map(({ name, regionIds }) => [name, regionIds])).to.deep.equal([['Left', [1]]]);
+    expect(thingsOf(sheet.plan).map(({ name, regionIds }) => [name, regionIds])).to.deep.equal([['Left', [1]]]);
   });
 
-  it('are forgotten by things when they are no regions any more', async () => {
+  it('are kept aside for their things when they are no regions any more, and come back', async () => {
     const { desk, png } = await rowOfThree();
     await findAnew(desk, png, []);
-    await decide(desk, { things: [newThing({ id: 'thing-all', name: 'All', regionIds: [1, 2, 3] })] });
+    await decide(desk, things(newThing({ id: 'thing-all', name: 'All', regionIds: [1, 2, 3] })));
     const { sheet, meta } = await findAnew(desk, png, [{ kind: 'drop', at: { x: 7, y: 7 } }]);
     expect(meta.regions).to.have.length(2);
-    expect(sheet.plan.things[0].regionIds).to.deep.equal([1, 2]);
+    expect(thingsOf(sheet.plan)[0].regionIds).to.deep.equal([1, 2]);
+    expect(sheet.plan.aside.shapes).to.have.length(1);
+    expect(sheet.plan.aside.shapes[0]).to.include({ thingId: 'thing-all' });
+    const back = (await findAnew(desk, png, [])).sheet.plan;
+    expect(thingsOf(back)[0].regionIds).to.deep.equal([1, 2, 3]);
+    expect(back.aside.shapes).to.deep.equal([]);
   });
 
-  it('carry what undo remembers along', async () => {
+  it('come back whole by one undo of what they were found anew for, and go again by redo', async () => {
     const { desk, png } = await rowOfThree();
     await findAnew(desk, png, []);
-    await decide(desk, { things: [newThing({ id: 'thing-b', name: 'B', regionIds: [3] })] });
-    await decide(desk, { things: [] });
-    await findAnew(desk, png, [cut]);
-    const { revision } = (await desk.api.get(`/api/sheets/${SHEET}`)).body;
-    const { body } = await desk.api.post(`/api/sheets/${SHEET}/undo`).send({ baseRevision: revision }).expect(200);
-    expect(body.plan.things[0].regionIds).to.deep.equal([4]);
+    const before = await decide(desk, things(newThing({ id: 'thing-b', name: 'B', regionIds: [2, 3] })));
+    await decide(desk, (plan) => addMends(plan, [{ kind: 'drop', at: { x: 7, y: 7 } }]));
+    const { sheet, meta } = await findAnew(desk, png, [{ kind: 'drop', at: { x: 7, y: 7 } }]);
+    expect(sheet.undo).to.equal('a change');
+    const back = await stepBack(desk, 'undo');
+    expect(back.plan).to.deep.equal(before.plan);
+    const regions = (await desk.api.get(`/api/sheets/${SHEET}/regions`)).body;
+    expect(regions.regions).to.have.length(3);
+    const again = await stepBack(desk, 'redo');
+    expect(again.plan).to.deep.equal(sheet.plan);
+    expect((await desk.api.get(`/api/sheets/${SHEET}/regions`)).body.from).to.equal(meta.from);
   });
 
   it('are kept in the plan, so that undo takes a mend back', async () => {
     const { desk } = await rowOfThree();
-    const mended = await decide(desk, { finding: { ...USUAL_FINDING, mends: [cut] } });
+    const mended = await decide(desk, (plan) => addMends(plan, [cut]));
     expect(mended.plan.finding.mends).to.deep.equal([cut]);
-    const { body } = await desk.api
-      .post(`/api/sheets/${SHEET}/undo`)
-      .send({ baseRevision: mended.revision })
-      .expect(200);
-    expect(body.plan.finding.mends).to.deep.equal([]);
-  });
-
-  it('a sheet from before there were mends opens as one without any', async () => {
-    const { desk } = await rowOfThree();
-    const { body } = await desk.api.get(`/api/sheets/${SHEET}`);
-    expect(body.plan).to.deep.include({ finding: USUAL_FINDING, uses: {} });
+    const { plan } = await stepBack(desk, 'undo');
+    expect(plan.finding.mends).to.deep.equal([]);
   });
 });

@@ -1,12 +1,15 @@
+import type { Refusal } from '../contracts/index.ts';
+
 /** A request that cannot be met, with the sentence that the person gets to read. Nothing was changed. */
 export class Refused extends Error {
   readonly status: number;
-  readonly revision?: number;
-  constructor(status: number, sentence: string, revision?: number) {
+  /** What a client may need beside the sentence. */
+  readonly facts: Omit<Refusal, 'sentence'>;
+  constructor(status: number, sentence: string, facts: Omit<Refusal, 'sentence'> = {}) {
     super(sentence);
     this.name = 'Refused';
     this.status = status;
-    this.revision = revision;
+    this.facts = facts;
   }
 }
 

@@ -1,16 +1,38 @@
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { SheetState, newThing } from '../contracts/index.ts';
+import { type Thing, SheetState, newThing } from '../contracts/index.ts';
 import { blobs, commands, sheets } from './db/schema.ts';
-import { type Desk, SHEET, bringIn, emptyDesk, foundIn, gridPng, oil as pencil, withRegions } from './test/desk.ts';
+import {
+  type PlanEdit,
+  addThing,
+  decide,
+  decideThing,
+  frontToBack,
+  moveThing,
+  sayOfRegions,
+  thingsOf,
+} from '../plan/index.ts';
+import {
+  SHEET,
+  bringIn,
+  change,
+  commandOn,
+  emptyDesk,
+  foundIn,
+  gridPng,
+  oil as pencil,
+  sheetNow,
+  stepBack,
+  withRegions,
+} from './test/desk.ts';
 
 const thing = (id: string, name: string, regionIds: number[]) => newThing({ id, name, regionIds });
 
-let made = 0;
-const change = (desk: Desk, baseRevision: number, section: object, id = `command-${++made}`) =>
-  desk.api
-    .post(`/api/sheets/${SHEET}/commands`)
-    .send({ id, stage: 'page', label: 'a change', baseRevision, change: section });
+/** Puts things in the place of all that are there. */
+const things =
+  (...all: Thing[]): PlanEdit =>
+  (plan) =>
+    Object.assign(plan, { things: frontToBack(all) });
 
 describe('bringing a page in', () => {
   it('keeps the original, makes a working picture and starts with "My pencils"', async () => {
@@ -18,7 +40,8 @@ describe('bringing a page in', () => {
     const { status, body } = await bringIn(desk, await gridPng(3, 2));
     expect(status).to.equal(200);
     const sheet = SheetState.parse(body);
-    expect(sheet).to.include({ title: 'A grid', origin: 'own', trayId: 'my-pencils', revision: 0, regionsFrom: null });
+    expect(sheet).to.include({ title: 'A grid', origin: 'own', trayId: 'my-pencils', revision: 0 });
+    expect(sheet.plan.regionsFrom).to.equal(null);
     expect(sheet.plan.page.widthMm / sheet.plan.page.heightMm).to.be.closeTo(264 / 204, 0.02);
     const picture = await desk.api.get(`/api/sheets/${SHEET}/picture/${sheet.picture.hash}`);
     expect((await sharp(picture.body).metadata()).width).to.equal(264);
@@ -82,24 +105,25 @@ describe('the plan of a sheet', () => {
   it('is changed, undone and done again, and says what each would be', async () => {
     const desk = await emptyDesk();
     await withRegions(desk);
-    await change(desk, 0, { things: [thing('thing-a', 'Roof', [1, 2])] });
-    const changed = (
-      await change(desk, 1, { things: [thing('thing-a', 'Roof', [1, 2]), thing('thing-b', 'Wall', [3])] })
-    ).body;
-    expect(changed).to.include({ revision: 2, undo: 'a change', redo: null });
-    const undone = (await desk.api.post(`/api/sheets/${SHEET}/undo`).send({ baseRevision: 2 })).body;
-    expect(undone.plan.things.map((each: { name: string }) => each.name)).to.deep.equal(['Roof']);
-    const again = (await desk.api.post(`/api/sheets/${SHEET}/redo`).send({ baseRevision: 3 })).body;
-    expect(again.plan.things).to.have.length(2);
+    await change(desk, things(thing('thing-a', 'Roof', [1, 2])));
+    const { body: changed } = await change(
+      desk,
+      things(thing('thing-a', 'Roof', [1, 2]), thing('thing-b', 'Wall', [3])),
+    );
+    expect(changed).to.include({ undo: 'a change', redo: null });
+    const undone = await stepBack(desk, 'undo');
+    expect(thingsOf(undone.plan).map(({ name }) => name)).to.deep.equal(['Roof']);
+    const again = await stepBack(desk, 'redo');
+    expect(again.plan).to.deep.equal(changed.plan);
     expect(again.redo).to.equal(null);
   });
 
   it('forgets what was undone once something else is done', async () => {
     const desk = await emptyDesk();
     await withRegions(desk);
-    await change(desk, 0, { things: [thing('thing-a', 'Roof', [1])] });
-    await desk.api.post(`/api/sheets/${SHEET}/undo`).send({ baseRevision: 1 });
-    const { body } = await change(desk, 2, { light: { kind: 'direction', azimuthDegrees: 225, heightDegrees: 40 } });
+    await change(desk, things(thing('thing-a', 'Roof', [1])));
+    await stepBack(desk, 'undo');
+    const { body } = await change(desk, (plan) => decide(plan, { light: { kind: 'behind' } }));
     expect(body).to.include({ redo: null });
     expect(await desk.db.select().from(commands)).to.have.length(1);
   });
@@ -107,39 +131,84 @@ describe('the plan of a sheet', () => {
   it('takes the same change sent twice once', async () => {
     const desk = await emptyDesk();
     await withRegions(desk);
-    const things = { things: [thing('thing-a', 'Roof', [1])] };
-    await change(desk, 0, things, 'same-command');
-    const { body, status } = await change(desk, 0, things, 'same-command');
-    expect([status, body.revision]).to.deep.equal([200, 1]);
+    const command = commandOn(await sheetNow(desk), things(thing('thing-a', 'Roof', [1])));
+    const send = () => desk.api.post(`/api/sheets/${SHEET}/commands`).send(command);
+    const first = await send();
+    const second = await send();
+    expect([second.status, second.body.revision]).to.deep.equal([200, first.body.revision]);
   });
 
-  it('refuses a change made against an older state and says which is newer', async () => {
+  it('takes changes that two devices make in different places, however old the plan is that each was made against', async () => {
     const desk = await emptyDesk();
     await withRegions(desk);
-    await change(desk, 0, { things: [thing('thing-a', 'Roof', [1])] });
-    const { status, body } = await change(desk, 0, { things: [] });
-    expect([status, body.revision]).to.deep.equal([409, 1]);
-    expect(body.sentence).to.contain('changed elsewhere');
+    await change(desk, things(thing('thing-a', 'Roof', [1]), thing('thing-b', 'Wall', [2])));
+    const seen = await sheetNow(desk);
+    const send = (edit: PlanEdit) => desk.api.post(`/api/sheets/${SHEET}/commands`).send(commandOn(seen, edit));
+    const edits: PlanEdit[] = [
+      (plan) => decideThing(plan, 'thing-a', { form: 'dome' }),
+      (plan) => decideThing(plan, 'thing-a', { material: 'wood' }),
+      (plan) => moveThing(plan, 'thing-b', 'thing-a'),
+      (plan) => addThing(plan, thing('thing-c', 'Sky', [3])),
+      (plan) => decide(plan, { light: { kind: 'behind' } }),
+      (plan) => sayOfRegions(plan, [4], { use: 'leave white' }),
+    ];
+    for (const edit of edits) expect((await send(edit)).status).to.equal(200);
+    const { plan } = await sheetNow(desk);
+    expect(plan.things['thing-a']).to.include({ form: 'dome', material: 'wood' });
+    expect(thingsOf(plan).map(({ name }) => name)).to.deep.equal(['Wall', 'Roof', 'Sky']);
+    expect(plan.light.kind).to.equal('behind');
+    expect(plan.regions).to.deep.equal({ 4: { use: 'leave white' } });
   });
 
-  for (const [what, section, sentence] of [
-    ['a size of 0 mm', { page: { widthMm: 0, heightMm: 0, paper: 'white-book' } }, /at least 20 mm/],
-    ['a thing without a name', { things: [thing('thing-a', '  ', [1])] }, /Give it a name/],
-    ['a region in two things', { things: [thing('thing-a', 'A', [1]), thing('thing-b', 'B', [1])] }, /one thing only/],
+  it('refuses a change of what was changed elsewhere meanwhile, and says what was done here and there', async () => {
+    const desk = await emptyDesk();
+    await withRegions(desk);
+    await change(desk, things(thing('thing-a', 'Roof', [1])));
+    const seen = await sheetNow(desk);
+    await change(desk, (plan) => decideThing(plan, 'thing-a', { form: 'dome' }));
+    const command = { ...commandOn(seen, (plan) => decideThing(plan, 'thing-a', { form: 'cone' })), label: 'a cone' };
+    const { status, body } = await desk.api.post(`/api/sheets/${SHEET}/commands`).send(command);
+    expect(status).to.equal(409);
+    expect(body.sentence).to.contain('changed elsewhere');
+    expect(body.conflict).to.deep.equal({ here: 'a cone', there: 'a change' });
+    expect((await sheetNow(desk)).plan.things['thing-a'].form).to.equal('dome');
+  });
+
+  it('refuses a change that speaks of regions which were found anew meanwhile', async () => {
+    const desk = await emptyDesk();
+    const { png } = await withRegions(desk);
+    const command = commandOn(await sheetNow(desk), things(thing('thing-a', 'Roof', [1])));
+    const { meta, labels } = await foundIn(png, 10, 'found anew');
+    await desk.api
+      .put(`/api/sheets/${SHEET}/regions`)
+      .field('meta', JSON.stringify(meta))
+      .attach('labels', labels, 'labels.gz')
+      .expect(200);
+    const { status, body } = await desk.api.post(`/api/sheets/${SHEET}/commands`).send(command);
+    expect([status, body.conflict.there]).to.deep.equal([409, 'the regions found anew']);
+  });
+
+  const BROKEN: [string, PlanEdit, RegExp][] = [
+    ['a size of 0 mm', (plan) => Object.assign(plan.page, { widthMm: 0, heightMm: 0 }), /at least 20 mm/],
+    ['a thing without a name', things(thing('thing-a', '  ', [1])), /Give it a name/],
+    ['a region in two things', things(thing('thing-a', 'A', [1]), thing('thing-b', 'B', [1])), /one thing only/],
     [
       'a light from below the page',
-      { light: { kind: 'direction', azimuthDegrees: 0, heightDegrees: -5 } },
+      (plan) => (plan.light = { kind: 'direction', azimuthDegrees: 0, heightDegrees: -5 }),
       /not right/,
     ],
-    ['nothing at all', {}, /at least one section/],
-  ] as const) {
+    ['a section that there is not', (plan) => Object.assign(plan, { colour: 'red' }), /not right/],
+    ['nothing at all', () => undefined, /changes something/],
+  ];
+  for (const [what, edit, sentence] of BROKEN) {
     it(`refuses ${what} and leaves the sheet as it was`, async () => {
       const desk = await emptyDesk();
       await withRegions(desk);
-      const answer = await change(desk, 0, section);
+      const before = await sheetNow(desk);
+      const answer = await change(desk, edit);
       expect(answer.status).to.equal(422);
       expect(answer.body.sentence).to.match(sentence);
-      expect((await desk.api.get(`/api/sheets/${SHEET}`)).body.revision).to.equal(0);
+      expect(await sheetNow(desk)).to.deep.equal(before);
     });
   }
 });
@@ -153,11 +222,10 @@ describe('the regions of a sheet', () => {
     expect(Buffer.compare(raster.body, labels)).to.equal(0);
   });
 
-  it('found anew leave things with the regions that lie where theirs did, in undo too', async () => {
+  it('found anew leave things with the regions that lie where theirs did', async () => {
     const desk = await emptyDesk();
     const { meta, png } = await withRegions(desk);
-    await change(desk, 0, { things: [thing('thing-a', 'Corner', [6])] });
-    await change(desk, 1, { things: [] });
+    await change(desk, things(thing('thing-a', 'Corner', [6])));
     // The first cell is closed up with ink: every later region moves up by one.
     const cell = meta.regions[0].box;
     const [x, y] = [Math.round(cell.left * 10), Math.round(cell.top * 10)];
@@ -168,15 +236,13 @@ describe('the regions of a sheet', () => {
       .composite([{ input: patch, left: x, top: y }])
       .png()
       .toBuffer();
-    const next = await foundIn(inked, 10);
+    const next = await foundIn(inked, 10, 'inked');
     expect(next.meta.regions).to.have.length(5);
     await desk.api
       .put(`/api/sheets/${SHEET}/regions`)
       .field('meta', JSON.stringify(next.meta))
       .attach('labels', next.labels, 'labels.gz');
-    const { revision } = (await desk.api.get(`/api/sheets/${SHEET}`)).body;
-    const undone = (await desk.api.post(`/api/sheets/${SHEET}/undo`).send({ baseRevision: revision })).body;
-    expect(undone.plan.things[0].regionIds).to.deep.equal([5]);
+    expect(thingsOf((await sheetNow(desk)).plan)[0].regionIds).to.deep.equal([5]);
   });
 
   it('are refused when raster and list do not agree, and the old ones stay', async () => {

@@ -3,9 +3,8 @@ import { expect } from 'chai';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { Plan, SheetCard, SheetState, newThing } from '../contracts/index.ts';
-import { emptyDesk, gridPng, withRegions } from './test/desk.ts';
-
-const SHEET = 'sheet-shelf';
+import { addThing, removeThings, thingsOf } from '../plan/index.ts';
+import { SHEET, change, commandOn, emptyDesk, gridPng, withRegions } from './test/desk.ts';
 
 describe('sheets on the shelf', () => {
   let desk: Awaited<ReturnType<typeof emptyDesk>>;
@@ -15,16 +14,8 @@ describe('sheets on the shelf', () => {
   beforeEach(async () => {
     desk = await emptyDesk();
     await withRegions(desk, { columns: 2, rows: 2, id: SHEET });
-    await desk.api
-      .post(`/api/sheets/${SHEET}/commands`)
-      .send({
-        id: 'name-roof',
-        stage: 'page',
-        label: 'name Roof',
-        baseRevision: 0,
-        change: { things: [newThing({ id: 'thing-roof', name: 'Roof', regionIds: [1, 2], material: 'wood' })] },
-      })
-      .expect(200);
+    const roof = newThing({ id: 'thing-roof', name: 'Roof', regionIds: [1, 2], material: 'wood' });
+    await change(desk, (plan) => addThing(plan, roof));
   });
 
   it('lie on the shelf when they are brought in', async () => {
@@ -38,8 +29,8 @@ describe('sheets on the shelf', () => {
       expect(card).to.include({ place, things: 1, regions: 4 });
     }
     const sheet = SheetState.parse((await desk.api.get(`/api/sheets/${SHEET}`)).body);
-    expect(sheet.plan.things[0]).to.include({ name: 'Roof', material: 'wood' });
-    expect(sheet.undo).to.equal('name Roof');
+    expect(thingsOf(sheet.plan)[0]).to.include({ name: 'Roof', material: 'wood' });
+    expect(sheet.undo).to.equal('a change');
   });
 
   it('are not worked on by being put by: the order of the shelf stays', async () => {
@@ -74,7 +65,7 @@ describe('sheets on the shelf', () => {
     for (const { name, sha256 } of contents)
       expect(createHash('sha256').update(files[name]).digest('hex')).to.equal(sha256);
     const { plan } = JSON.parse(read('plan.json')) as { plan: unknown };
-    expect(Plan.parse(plan).things[0].name).to.equal('Roof');
+    expect(thingsOf(Plan.parse(plan))[0].name).to.equal('Roof');
     expect(read('things.csv').split('\n')[1]).to.contain('Roof').and.to.contain('1 2');
     expect(read('regions.csv').trim().split('\n')).to.have.length(5);
     const svg = await sharp(files['regions.svg'], { density: 254 }).metadata();
@@ -93,23 +84,15 @@ describe('sheets on the shelf', () => {
     const { body } = await desk.api.post(`/api/sheets/${SHEET}/copies`).send(copy).expect(200);
     const sheet = SheetState.parse(body);
     expect(sheet).to.include({ ...copy, origin: 'own', undo: null });
-    expect(sheet.plan.things[0].name).to.equal('Roof');
+    expect(thingsOf(sheet.plan)[0].name).to.equal('Roof');
     const [one, other] = await Promise.all(
       [SHEET, copy.id].map(async (id) => (await desk.api.get(`/api/sheets/${id}/regions`)).body),
     );
     expect(other).to.deep.equal(one);
-    await desk.api
-      .post(`/api/sheets/${copy.id}/commands`)
-      .send({
-        id: 'drop-roof',
-        stage: 'page',
-        label: 'no things',
-        baseRevision: sheet.revision,
-        change: { things: [] },
-      })
-      .expect(200);
+    const emptied = commandOn(sheet, (plan) => removeThings(plan, ['thing-roof']));
+    await desk.api.post(`/api/sheets/${copy.id}/commands`).send(emptied).expect(200);
     const first = SheetState.parse((await desk.api.get(`/api/sheets/${SHEET}`)).body);
-    expect(first.plan.things).to.have.length(1);
+    expect(thingsOf(first.plan)).to.have.length(1);
   });
 
   it('are copied once, however often the same copy is asked for', async () => {

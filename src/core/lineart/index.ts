@@ -14,6 +14,7 @@ export { type Mend, NEAR_MM } from './mends.ts';
 export { type FindOptions, LINE_REACH_MM, checkPage, findRegions } from './find-regions.ts';
 export { distanceTo, distanceToLines } from './distance.ts';
 export { growLabels } from './grow.ts';
+export { SAME_SHARE, sameRegions } from './same-regions.ts';
 export { outlineRings } from './outlines.ts';
 export { type Arc, ringArea, ringsOfRegions, traceBorders } from './borders.ts';
 export { bandsThatFit } from './shapes.ts';

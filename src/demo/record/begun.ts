@@ -4,6 +4,7 @@ import { paperById } from '../../core/laydown/index.ts';
 import { proposePalettes } from '../../core/palette/index.ts';
 import { familyOf } from '../../core/recipe/index.ts';
 import { onPaper } from '../../core/tray/index.ts';
+import { type PlanEdit, USUAL_GLOW, giveFamilies, setGlow, thingsOf } from '../../plan/index.ts';
 import { asTrayPencil, benchPlanFrom, deriveRecipes, openSteps, summariseSheet } from '../../planning/index.ts';
 import { type DemoPencil } from '../pencils/index.ts';
 import { EVENINGS, OWN_FAMILIES } from './evenings.ts';
@@ -19,11 +20,7 @@ const PACES = [1.15, 0.9, 1.3, 1, 0.85, 1.05, 1.4];
 const BETWEEN_STEPS_MINUTES = 0.4;
 
 /** The palette and the glows of the begun sheet: proposed for a dusk in blue against orange, with some families chosen by its owner. */
-export async function beginPalette(
-  plan: Plan,
-  meta: RegionsMeta,
-  pencils: readonly DemoPencil[],
-): Promise<Pick<Plan, 'wheel' | 'families' | 'glows'>> {
+export async function beginPalette(plan: Plan, meta: RegionsMeta, pencils: readonly DemoPencil[]): Promise<PlanEdit> {
   const wheel = { ...plan.wheel, anchor: 240, scheme: 'split-complementary' };
   const here = pencils.filter(
     ({ whereabouts, type }) => whereabouts !== 'missing' && (type === 'wax' || type === 'oil'),
@@ -35,17 +32,20 @@ export async function beginPalette(
   );
   const [best] = await proposePalettes(summariseSheet(plan, meta), laid, paper, wheel, { count: 1, moves: MOVES });
   const idOf = new Map(pencils.map(({ code, id }) => [code, id]));
-  const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
+  const nameOf = new Map(thingsOf(plan).map(({ id, name }) => [id, name]));
   const families = best.parts.flatMap(({ thingId, family }) => {
     const own = OWN_FAMILIES[nameOf.get(thingId) ?? ''];
     if (!own) return family ? [[thingId, family] as const] : [];
     return [[thingId, familyOf(own.map((code) => idOf.get(code)!))] as const];
   });
-  const glows = plan.things.flatMap(({ id, name }) => {
-    const reachMm = GLOWING[name];
-    return reachMm ? [{ thingId: id, at: null, reachMm, strength: 0.8, pencil: null }] : [];
-  });
-  return { wheel, families: Object.fromEntries(families), glows };
+  return (draft) => {
+    draft.wheel = wheel;
+    giveFamilies(draft, Object.fromEntries(families));
+    for (const { id, name } of thingsOf(plan)) {
+      const reachMm = GLOWING[name];
+      if (reachMm) setGlow(draft, id, { ...USUAL_GLOW, reachMm });
+    }
+  };
 }
 
 /** One evening's order of steps with what was logged of it; the last of the begun sheet is what is still to do, with nothing logged. */
@@ -69,7 +69,7 @@ export async function beginBench(
   const recipes = deriveRecipes(sheet.plan, meta, byId);
   const hand = { pencils: byId, valueOf: (id: string) => value.get(id) ?? 50 };
   const { steps, leftOut } = openSteps(sheet.plan, meta, recipes, hand, []);
-  const nameOf = new Map(sheet.plan.things.map(({ id, name }) => [id, name]));
+  const nameOf = new Map(thingsOf(sheet.plan).map(({ id, name }) => [id, name]));
   const evening = ({ thingId }: Step) => EVENINGS.findIndex(({ things }) => things.includes(nameOf.get(thingId) ?? ''));
   const { openThings, sittingMinutes } = sheet.plan.bench;
   const benches: BegunBench[] = [];

@@ -25,8 +25,8 @@ import type {
   NewTrayFit,
   NewTrialPatch,
   NewTrial,
+  Patch,
   Plan,
-  PlanChange,
   RegionsMeta,
   Settings,
   SheetPlace,
@@ -193,6 +193,12 @@ export const sheets = pgTable('sheets', {
   keyHash: text('key_hash').references(() => blobs.hash),
   keyThings: jsonb('key_things').$type<KeyThing[]>(),
   plan: jsonb('plan').$type<Plan>().notNull(),
+  /** What the shelf shows of the plan, so that it need not be read for that: written with it. */
+  widthMm: real('width_mm').notNull(),
+  heightMm: real('height_mm').notNull(),
+  paper: text('paper').notNull(),
+  thingCount: integer('thing_count').notNull(),
+  regionsFrom: text('regions_from'),
   revision: integer('revision').notNull().default(0),
   /** Where it lies: on the shelf, put by in the drawer, or thrown away and still to be had back. */
   place: text('place').$type<SheetPlace>().notNull().default('shelf'),
@@ -232,17 +238,24 @@ export interface KeyThing {
   material?: string | null;
 }
 
-export const regionMaps = pgTable('region_maps', {
-  sheetId: text('sheet_id')
-    .primaryKey()
-    .references(() => sheets.id),
-  meta: jsonb('meta').$type<RegionsMeta>().notNull(),
-  labelsHash: text('labels_hash')
-    .notNull()
-    .references(() => blobs.hash),
-});
+/** The regions of a sheet by what they were found from: the present ones, and those that undo can come back to. */
+export const regionMaps = pgTable(
+  'region_maps',
+  {
+    sheetId: text('sheet_id')
+      .notNull()
+      .references(() => sheets.id),
+    from: text('from').notNull(),
+    count: integer('count').notNull(),
+    meta: jsonb('meta').$type<RegionsMeta>().notNull(),
+    labelsHash: text('labels_hash')
+      .notNull()
+      .references(() => blobs.hash),
+  },
+  (t) => [primaryKey({ columns: [t.sheetId, t.from] })],
+);
 
-/** Every change to a plan with what stood before, so that it can be undone after a reload and on another device. */
+/** Every change to a plan with what takes it back, so that it can be undone after a reload and on another device. */
 export const commands = pgTable(
   'commands',
   {
@@ -253,8 +266,11 @@ export const commands = pgTable(
     seq: serial('seq').notNull(),
     stage: text('stage').notNull(),
     label: text('label').notNull(),
-    before: jsonb('before').$type<PlanChange>().notNull(),
-    after: jsonb('after').$type<PlanChange>().notNull(),
+    patches: jsonb('patches').$type<Patch[]>().notNull().default([]),
+    inverse: jsonb('inverse').$type<Patch[]>().notNull().default([]),
+    /** Whole sections, as changes to plans of version 1 were logged; null once the plan is brought up to date. */
+    before: jsonb('before').$type<Record<string, unknown>>(),
+    after: jsonb('after').$type<Record<string, unknown>>(),
     undone: boolean('undone').notNull().default(false),
     at: now('at'),
   },

@@ -18,7 +18,7 @@ export function bodyOf<T extends z.ZodType>(contract: T, request: { body: unknow
 /** Turns every failure into one sentence; what is nobody's fault but ours is logged and said plainly. */
 export function refuse(error: unknown, request: Request, response: Response, _next: NextFunction): void {
   if (error instanceof Refused) {
-    response.status(error.status).json({ sentence: error.message, revision: error.revision });
+    response.status(error.status).json({ sentence: error.message, ...error.facts });
   } else if (error instanceof ZodError) {
     response.status(422).json({ sentence: sentenceOf(error) });
   } else if (error instanceof MulterError) {

@@ -42,9 +42,10 @@ const upload = multer({
 });
 const Sent = z.preprocess((text) => (text === undefined ? undefined : Number(text)), Millimetres.optional());
 const NewSheet = z.object({ id: Id, title: Name, widthMm: Sent, heightMm: Sent });
+const From = z.string().max(200).optional();
 const Copy = z.object({ id: Id, title: Name });
 const Against = z.object({ baseRevision: z.int().min(0) });
-const ByKey = Against.extend({ id: Id });
+const ByKey = z.object({ id: Id });
 
 /** Everything about sheets: the shelf, the plan with its undo, regions, the bench and the record. */
 export function sheetRoutes(db: Database): Router {
@@ -98,8 +99,7 @@ export function sheetRoutes(db: Database): Router {
   router.post(
     '/:id/name-from-key',
     json((request) => {
-      const { id, baseRevision } = bodyOf(ByKey, request);
-      return nameFromKey(db, request.params.id, id, baseRevision);
+      return nameFromKey(db, request.params.id, bodyOf(ByKey, request).id);
     }),
   );
   router.get('/:id/picture/:hash', async (request, response) => {
@@ -121,10 +121,12 @@ export function sheetRoutes(db: Database): Router {
   });
   router.get(
     '/:id/regions',
-    json((request) => readRegions(db, request.params.id)),
+    json((request) => readRegions(db, request.params.id, From.parse(request.query.from))),
   );
   router.get('/:id/labels', async (request, response) => {
-    response.type('application/octet-stream').send(Buffer.from(await readLabels(db, request.params.id)));
+    response
+      .type('application/octet-stream')
+      .send(Buffer.from(await readLabels(db, request.params.id, From.parse(request.query.from))));
   });
   router.put(
     '/:id/regions',

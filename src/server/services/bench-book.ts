@@ -4,6 +4,7 @@ import type { BenchPlan, RegionsMeta, SheetState } from '../../contracts/index.t
 import { type Reminder, layOutFor, remindersOf, whereOf } from '../../core/bench/index.ts';
 import { toolById } from '../../core/laydown/index.ts';
 import { zoneMm } from '../../core/recipe/index.ts';
+import { thingsOf } from '../../plan/index.ts';
 import { about, daysOfSittings } from '../../planning/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
@@ -151,7 +152,7 @@ function map(book: Book, picture: Buffer, { sheet, plan, meta, numbers }: MapFac
   const [left, top] = [PAGE.left + (WIDE - widthMm * scale) / 2, book.y + 2];
   book.pdf.image(picture, left, top, { width: widthMm * scale, height: heightMm * scale });
   book.box(left, top, widthMm * scale, heightMm * scale, FAINT);
-  for (const { id, regionIds } of sheet.plan.things) {
+  for (const { id, regionIds } of thingsOf(sheet.plan)) {
     const number = numbers.get(id);
     if (number === undefined) continue;
     for (const region of regionIds.flatMap((each) => meta.regions[each - 1] ?? [])) {

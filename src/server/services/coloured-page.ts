@@ -7,11 +7,11 @@ import { pageFields } from '../../core/light/index.ts';
 import { type GreyImage, LINE_REACH_MM, distanceToLines, growLabels, inkShareOf } from '../../core/lineart/index.ts';
 import { renderPreview } from '../../core/preview/index.ts';
 import { type Run, breather } from '../../core/run/index.ts';
+import { glowsOf, lightingOf } from '../../plan/index.ts';
 import {
   asTrayPencil,
   deriveRecipes,
   formedThings,
-  lightingOf,
   laidLayers,
   type LaidPage,
   laidOnInk,
@@ -50,7 +50,7 @@ export async function colouredPage(db: Database, sheetId: string, run: Run): Pro
   const bare = rgbOfLab(labOfHex(paper.tint));
   const { width, height } = info;
   const data = new Uint8Array(3 * grey.length);
-  if (state.regionsFrom) {
+  if (state.plan.regionsFrom) {
     const coloured = await laidColour(db, sheetId, { width, height, data: grey }, breathe);
     for (let i = 0, o = 0; i < coloured.length; i += 4, o += 3) data.set(coloured.subarray(i, i + 3), o);
   } else {
@@ -87,7 +87,7 @@ async function laidColour(
     things,
     regions,
     upTo,
-    glows: plan.glows,
+    glows: glowsOf(plan),
     vanishing: plan.horizon.vanishing,
     paper: paperById(plan.page.paper),
     grounds: groundsOf(plan, meta.seen),

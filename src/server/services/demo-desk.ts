@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { gzipSync } from 'node:zlib';
 import { and, eq, inArray, ne, sql } from 'drizzle-orm';
+import { nanoid } from 'nanoid';
 import sharp from 'sharp';
 import { type DemoState, USUAL_FINDING, emptyPlan } from '../../contracts/index.ts';
 import { findRegions } from '../../core/lineart/index.ts';
@@ -30,7 +31,7 @@ import {
 import { logSteps, storeBenchPlan } from './bench.ts';
 import { nameFromKey } from './page-key.ts';
 import { storeRegions } from './regions.ts';
-import { applyCommand } from './sheets.ts';
+import { editPlan, planColumns } from './sheets.ts';
 
 const LAID_OUT = 'demo laid out';
 const REMOVED = 'removed';
@@ -76,16 +77,7 @@ export function demoDesk(db: Database, folder: URL): DemoDesk {
     },
     addSheet: (sheet) => addSheet(db, folder, sheet),
     findAndName: (sheetId) => findAndName(db, sheetId),
-    changePlan: async (sheetId, label, change) => {
-      const [{ revision }] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
-      return applyCommand(db, sheetId, {
-        id: `demo-change-${revision}`,
-        stage: 'wheel',
-        label,
-        baseRevision: revision,
-        change,
-      });
-    },
+    changePlan: (sheetId, label, edit) => editPlan(db, sheetId, { id: nanoid(), stage: 'wheel', label }, edit),
     async addBench(sheetId, plan, log) {
       await storeBenchPlan(db, sheetId, plan);
       if (log.length > 0) await logSteps(db, sheetId, log);
@@ -134,7 +126,7 @@ async function addSheet(db: Database, folder: URL, sheet: DemoSheet): Promise<bo
         keyThings: [...things],
         pictureWidth: width,
         pictureHeight: height,
-        plan: emptyPlan({ widthMm, heightMm, paper }),
+        ...planColumns(emptyPlan({ widthMm, heightMm, paper })),
       })
       .onConflictDoNothing();
   });
@@ -151,7 +143,7 @@ async function findAndName(db: Database, sheetId: string) {
   const { labels, ...found } = await findRegions(grey, { pixelsPerMm: info.width / widthMm });
   const regions = { ...found, seen: null, from: regionsKey(sheet.pictureHash, info.width, widthMm, USUAL_FINDING) };
   await storeRegions(db, sheetId, regions, gzipSync(new Uint8Array(labels.buffer), { level: 4 }));
-  const { plan, revision } = await nameFromKey(db, sheetId, 'demo-names', sheet.revision);
+  const { plan, revision } = await nameFromKey(db, sheetId, 'demo-names');
   return { plan, revision, regions };
 }
 

@@ -15,6 +15,7 @@ import { readRecord } from './bench.ts';
 import { readNotebook } from './notebook.ts';
 import { readLabels, readRegions } from './regions.ts';
 import { sheetState } from './sheets.ts';
+import { aboutRegion, thingsOf } from '../../plan/index.ts';
 
 /** Version of what an exported sheet holds, raised when a part changes its meaning. */
 const EDITION = 1;
@@ -51,7 +52,7 @@ export async function exportSheet(db: Database, id: string): Promise<ExportedShe
     ),
     'things.csv': text(thingsCsv(sheet)),
   };
-  if (sheet.regionsFrom) {
+  if (sheet.plan.regionsFrom) {
     const meta = await readRegions(db, id);
     files['regions.csv'] = text(regionsCsv(sheet, meta));
     files['regions.svg'] = text(svgOf(sheet, meta, await readLabels(db, id)));
@@ -72,7 +73,7 @@ function text(of: string): Uint8Array {
 
 function thingsCsv({ plan }: SheetState): string {
   return Papa.unparse(
-    plan.things.map(({ id, name, regionIds, material, natural, focus, importance, within, guessed }, place) => ({
+    thingsOf(plan).map(({ id, name, regionIds, material, natural, focus, importance, within, guessed }, place) => ({
       'front to back': place + 1,
       id,
       name,
@@ -88,7 +89,7 @@ function thingsCsv({ plan }: SheetState): string {
 }
 
 function regionsCsv({ plan }: SheetState, { regions }: RegionsMeta): string {
-  const thingOf = new Map(plan.things.flatMap(({ name, regionIds }) => regionIds.map((id) => [id, name] as const)));
+  const thingOf = new Map(thingsOf(plan).flatMap(({ name, regionIds }) => regionIds.map((id) => [id, name] as const)));
   return Papa.unparse(
     regions.map((region) => ({
       id: region.id,
@@ -102,7 +103,7 @@ function regionsCsv({ plan }: SheetState, { regions }: RegionsMeta): string {
       holes: region.holes,
       'x mm': round(region.pole.x),
       'y mm': round(region.pole.y),
-      use: plan.uses[region.id] ?? '',
+      use: aboutRegion(plan, region.id).use ?? '',
     })),
   );
 }
@@ -116,12 +117,12 @@ function svgOf({ title, plan }: SheetState, meta: RegionsMeta, packed: Uint8Arra
   const labels = new Uint16Array(new Uint8Array(gunzipSync(packed)).buffer);
   const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
   const rings = ringsOfRegions(traceBorders(grown, width, height), regions.length);
-  const inThings = new Set(plan.things.flatMap(({ regionIds }) => regionIds));
+  const inThings = new Set(thingsOf(plan).flatMap(({ regionIds }) => regionIds));
   const drawn = (ids: readonly number[]) => ids.map((id) => ({ id, rings: rings[id] }));
   const rest = regions.flatMap(({ id }) => (inThings.has(id) ? [] : [id]));
   const groups: DrawnGroup[] = [
     ...(rest.length ? [{ name: '', regions: drawn(rest) }] : []),
-    ...[...plan.things].reverse().map(({ name, regionIds }) => ({ name, regions: drawn(regionIds) })),
+    ...[...thingsOf(plan)].reverse().map(({ name, regionIds }) => ({ name, regions: drawn(regionIds) })),
   ];
   return regionsSvg({ title, ...plan.page, pixelsPerMm }, groups);
 }

@@ -2,23 +2,19 @@ import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { type SheetState, newThing } from '../../contracts/index.ts';
+import { addThing, readPlan, thingsOf } from '../../plan/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
 import { Refused, found } from '../refused.ts';
 import { readRegions } from './regions.ts';
-import { applyCommand } from './sheets.ts';
+import { editPlan } from './sheets.ts';
 
 /**
  * Names the things of a sheet by the key that came with it: each region goes to the thing whose mark the key shows at
  * the region's widest place. Things that the person has named already keep their regions.
  */
-export async function nameFromKey(
-  db: Database,
-  sheetId: string,
-  commandId: string,
-  baseRevision: number,
-): Promise<SheetState> {
+export async function nameFromKey(db: Database, sheetId: string, commandId: string): Promise<SheetState> {
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
   found(sheet, 'This sheet is not on the desk.');
   if (!sheet.keyHash || !sheet.keyThings)
@@ -26,7 +22,7 @@ export async function nameFromKey(
   const { regions, pixelsPerMm } = await readRegions(db, sheetId);
   const { bytes } = await readBlob(db, sheet.keyHash);
   const { data, info } = await sharp(bytes).removeAlpha().raw().toBuffer({ resolveWithObject: true });
-  const taken = new Set(sheet.plan.things.flatMap((thing) => thing.regionIds));
+  const taken = new Set(thingsOf(readPlan(sheet.plan)).flatMap((thing) => thing.regionIds));
   const byMark = new Map<string, number[]>();
   for (const { id, pole } of regions) {
     if (taken.has(id)) continue;
@@ -38,18 +34,12 @@ export async function nameFromKey(
   const named = [...sheet.keyThings].reverse().flatMap(({ mark, name, focus, natural, form, material = null }) => {
     const regionIds = byMark.get(mark);
     if (!regionIds) return [];
-    const thing = newThing({ id: idFor(sheetId, mark), name, regionIds, focus, natural, material });
-    return [{ thing, form }];
+    return [newThing({ id: idFor(sheetId, mark), name, regionIds, focus, natural, material, form })];
   });
   if (named.length === 0) throw new Refused(422, 'The key names nothing here that has no name yet.');
-  const forms = { ...sheet.plan.forms };
-  for (const { thing, form } of named) if (form) forms[thing.id] = form;
-  return applyCommand(db, sheetId, {
-    id: commandId,
-    stage: 'page',
-    label: `name ${named.length} things from the page's key`,
-    baseRevision,
-    change: { things: [...sheet.plan.things, ...named.map(({ thing }) => thing)], forms },
+  const label = `name ${named.length} things from the page's key`;
+  return editPlan(db, sheetId, { id: commandId, stage: 'page', label }, (plan) => {
+    for (const thing of named) addThing(plan, thing);
   });
 }
 

@@ -1,14 +1,15 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import {
   type Command,
+  type Patch,
   Plan,
-  type PlanChange,
   type SheetCard,
   type SheetEdit,
   type SheetState,
   emptyPlan,
 } from '../../contracts/index.ts';
+import { type PlanEdit, PatchError, conflictsOf, edited, overlap, patched, readPlan } from '../../plan/index.ts';
 import { keepBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { commands, references, regionMaps, sheets } from '../db/schema.ts';
@@ -26,23 +27,23 @@ export async function listSheets(db: Database): Promise<SheetCard[]> {
       id: sheets.id,
       title: sheets.title,
       origin: sheets.origin,
-      plan: sheets.plan,
+      widthMm: sheets.widthMm,
+      heightMm: sheets.heightMm,
+      paper: sheets.paper,
+      things: sheets.thingCount,
       place: sheets.place,
       pictureHash: sheets.pictureHash,
       updatedAt: sheets.updatedAt,
-      regions: sql<number>`coalesce(jsonb_array_length(${regionMaps.meta} -> 'regions'), 0)::int`,
+      regions: regionMaps.count,
     })
     .from(sheets)
-    .leftJoin(regionMaps, eq(regionMaps.sheetId, sheets.id))
+    .leftJoin(regionMaps, and(eq(regionMaps.sheetId, sheets.id), eq(regionMaps.from, sheets.regionsFrom)))
     .orderBy(desc(sheets.updatedAt), asc(sheets.id));
   const cards: SheetCard[] = [];
-  for (const { plan, updatedAt, ...row } of rows) {
+  for (const { regions, updatedAt, ...row } of rows) {
     cards.push({
       ...row,
-      widthMm: plan.page.widthMm,
-      heightMm: plan.page.heightMm,
-      paper: plan.page.paper,
-      things: plan.things.length,
+      regions: regions ?? 0,
       ...(await howFar(db, row.id)),
       updatedAt: updatedAt.toISOString(),
     });
@@ -83,7 +84,7 @@ export async function createSheet(
       scannedWidth: from.original ? null : scannedWidth,
       pictureWidth: picture.width,
       pictureHeight: picture.height,
-      plan: emptyPlan({ widthMm, heightMm, paper: 'white-book' }),
+      ...planColumns(emptyPlan({ widthMm, heightMm, paper: 'white-book' })),
     });
   });
   return sheetState(db, id);
@@ -93,7 +94,6 @@ export async function createSheet(
 export async function sheetState(db: Querying, id: string): Promise<SheetState> {
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, id));
   found(sheet, NO_SHEET);
-  const [regions] = await db.select({ meta: regionMaps.meta }).from(regionMaps).where(eq(regionMaps.sheetId, id));
   const [last] = await lastDone(db, id);
   const [next] = await firstUndone(db, id);
   return {
@@ -106,10 +106,9 @@ export async function sheetState(db: Querying, id: string): Promise<SheetState> 
     coloursHash: sheet.coloursHash,
     hasKey: sheet.keyHash !== null,
     revision: sheet.revision,
-    plan: Plan.parse(sheet.plan),
+    plan: readPlan(sheet.plan),
     undo: last?.label ?? null,
     redo: next?.label ?? null,
-    regionsFrom: regions?.meta.from ?? null,
   };
 }
 
@@ -138,7 +137,8 @@ export async function copySheet(db: Database, from: string, id: string, title: s
       .onConflictDoNothing()
       .returning({ id: sheets.id });
     if (added.length === 0) return;
-    const [regions] = await tx.select().from(regionMaps).where(eq(regionMaps.sheetId, from));
+    const present = and(eq(regionMaps.sheetId, from), eq(regionMaps.from, sheet.regionsFrom ?? ''));
+    const [regions] = await tx.select().from(regionMaps).where(present);
     if (regions) await tx.insert(regionMaps).values({ ...regions, sheetId: id });
     const pinned = and(eq(references.sheetId, from), eq(references.pinned, true));
     for (const reference of await tx.select().from(references).where(pinned))
@@ -148,34 +148,100 @@ export async function copySheet(db: Database, from: string, id: string, title: s
 }
 
 /**
- * Applies one change to a sheet's plan and logs it with what stood before.
- * @throws Refused (409, with the newer revision) when the change was made against an older plan
+ * Makes one change to a sheet's plan and logs it. It may have been made against an older plan, as long as every place
+ * that it changes still holds what the person who changed it saw there.
+ * @throws Refused (409, with what was done there meanwhile) where it does not
  */
 export async function applyCommand(db: Database, sheetId: string, command: Command): Promise<SheetState> {
+  const { id, stage, label, patches, inverse, regionsFrom } = command;
   return db.transaction(async (tx) => {
     const sheet = await sheetForUpdate(tx, sheetId);
-    const [known] = await tx.select({ id: commands.id }).from(commands).where(eq(commands.id, command.id));
+    const [known] = await tx.select({ id: commands.id }).from(commands).where(eq(commands.id, id));
     if (known) return sheetState(tx, sheetId);
-    refuseStale(sheet.revision, command.baseRevision);
-    const before = Object.fromEntries(
-      Object.keys(command.change).map((section) => [section, sheet.plan[section as keyof Plan]]),
-    ) as PlanChange;
-    await tx.delete(commands).where(and(eq(commands.sheetId, sheetId), eq(commands.undone, true)));
-    const { id, stage, label, change } = command;
-    await tx.insert(commands).values({ id, sheetId, stage, label, before, after: change });
-    await storePlan(tx, sheetId, { ...sheet.plan, ...change }, sheet.revision + 1);
+    const plan = readPlan(sheet.plan);
+    const [conflict] = conflictsOf(plan, { patches: [...patches], inverse: [...inverse] });
+    if (conflict) throw changedElsewhere(label, await lastChangeOf(tx, sheetId, conflict), sheet.revision);
+    if (regionsFrom !== plan.regionsFrom && speaksOfRegions(patches))
+      throw changedElsewhere(label, 'the regions found anew', sheet.revision);
+    await logChange(tx, sheet, { id, stage, label }, (draft) => Object.assign(draft, patchedOrRefused(plan, patches)));
     return sheetState(tx, sheetId);
+  });
+}
+
+/** Makes a change to a sheet's plan that the server works out itself. @param id a second try with the same changes nothing */
+export async function editPlan(
+  db: Database,
+  sheetId: string,
+  change: Pick<Command, 'id' | 'stage' | 'label'>,
+  edit: PlanEdit,
+): Promise<SheetState> {
+  return db.transaction(async (tx) => {
+    const sheet = await sheetForUpdate(tx, sheetId);
+    const [known] = await tx.select({ id: commands.id }).from(commands).where(eq(commands.id, change.id));
+    if (!known) await logChange(tx, sheet, change, edit);
+    return sheetState(tx, sheetId);
+  });
+}
+
+type SheetRow = typeof sheets.$inferSelect;
+
+async function logChange(
+  tx: Querying,
+  sheet: SheetRow,
+  change: Pick<Command, 'id' | 'stage' | 'label'>,
+  edit: PlanEdit,
+): Promise<void> {
+  const { plan, patches, inverse } = edited(readPlan(sheet.plan), edit);
+  if (patches.length === 0) return;
+  await tx.delete(commands).where(and(eq(commands.sheetId, sheet.id), eq(commands.undone, true)));
+  await tx.insert(commands).values({ ...change, sheetId: sheet.id, patches, inverse });
+  await storePlan(tx, sheet.id, plan, sheet.revision + 1);
+}
+
+/** The label of the last change that touched the place of a patch. */
+async function lastChangeOf(tx: Querying, sheetId: string, patch: Patch): Promise<string> {
+  const log = await tx
+    .select({ label: commands.label, patches: commands.patches })
+    .from(commands)
+    .where(and(eq(commands.sheetId, sheetId), eq(commands.undone, false)))
+    .orderBy(desc(commands.seq))
+    .limit(50);
+  return log.find(({ patches }) => overlap(patches, [patch]))?.label ?? 'a change taken back';
+}
+
+function changedElsewhere(here: string, there: string, revision: number): Refused {
+  return new Refused(409, 'The same was changed elsewhere meanwhile.', { revision, conflict: { here, there } });
+}
+
+function patchedOrRefused(plan: Plan, patches: readonly Patch[]): Plan {
+  try {
+    return patched(plan, patches);
+  } catch (error) {
+    if (error instanceof PatchError) throw new Refused(422, error.message);
+    throw error;
+  }
+}
+
+/** Whether patches name regions by their ids, which mean something only as long as regions are not found anew. */
+function speaksOfRegions(patches: readonly Patch[]): boolean {
+  return patches.some(({ path, value }) => {
+    const [section, , part] = path;
+    return (
+      section === 'regions' ||
+      (section === 'things' &&
+        (part === 'regionIds' || part === 'repairs' || (path.length === 2 && value !== undefined)))
+    );
   });
 }
 
 /** Takes the last change back; with nothing to take back, nothing happens. */
 export function undo(db: Database, sheetId: string, baseRevision: number): Promise<SheetState> {
-  return step(db, sheetId, baseRevision, lastDone, (command) => command.before, true);
+  return step(db, sheetId, baseRevision, lastDone, ({ inverse }) => inverse, true);
 }
 
 /** Does again what was taken back last; with nothing taken back, nothing happens. */
 export function redo(db: Database, sheetId: string, baseRevision: number): Promise<SheetState> {
-  return step(db, sheetId, baseRevision, firstUndone, (command) => command.after, false);
+  return step(db, sheetId, baseRevision, firstUndone, ({ patches }) => patches, false);
 }
 
 type LoggedCommand = typeof commands.$inferSelect;
@@ -185,7 +251,7 @@ async function step(
   sheetId: string,
   baseRevision: number,
   which: (db: Querying, sheetId: string) => Promise<LoggedCommand[]>,
-  change: (command: LoggedCommand) => PlanChange,
+  change: (command: LoggedCommand) => readonly Patch[],
   undone: boolean,
 ): Promise<SheetState> {
   return db.transaction(async (tx) => {
@@ -194,30 +260,39 @@ async function step(
     const [command] = await which(tx, sheetId);
     if (!command) return sheetState(tx, sheetId);
     await tx.update(commands).set({ undone }).where(eq(commands.id, command.id));
-    await storePlan(tx, sheetId, { ...sheet.plan, ...change(command) }, sheet.revision + 1);
+    await storePlan(tx, sheetId, patchedOrRefused(readPlan(sheet.plan), change(command)), sheet.revision + 1);
     return sheetState(tx, sheetId);
   });
 }
 
-async function sheetForUpdate(tx: Querying, id: string) {
+/** The row of a sheet, kept from others until this transaction ends. @throws Refused (404) where it is not there */
+export async function sheetForUpdate(tx: Querying, id: string): Promise<SheetRow> {
   const [sheet] = await tx.select().from(sheets).where(eq(sheets.id, id)).for('update');
   return found(sheet, NO_SHEET);
 }
 
 function refuseStale(revision: number, baseRevision: number): void {
   if (revision === baseRevision) return;
-  throw new Refused(409, 'This sheet was changed elsewhere meanwhile; the newer state is shown now.', revision);
+  throw new Refused(409, 'This sheet was changed elsewhere meanwhile; the newer state is shown now.', { revision });
 }
 
 /** Writes a plan that is whole and valid, or nothing. */
 export async function storePlan(tx: Querying, id: string, plan: Plan, revision: number): Promise<void> {
   await tx
     .update(sheets)
-    .set({ plan: Plan.parse(plan), revision, updatedAt: new Date() })
+    .set({ ...planColumns(Plan.parse(plan)), revision, updatedAt: new Date() })
     .where(eq(sheets.id, id));
 }
 
-function lastDone(db: Querying, sheetId: string): Promise<LoggedCommand[]> {
+/** A plan as a sheet's row holds it, with what the shelf shows of it. */
+export function planColumns(plan: Plan) {
+  const { widthMm, heightMm, paper } = plan.page;
+  const thingCount = Object.keys(plan.things).length;
+  return { plan, widthMm, heightMm, paper, thingCount, regionsFrom: plan.regionsFrom };
+}
+
+/** The last change that stands. */
+export function lastDone(db: Querying, sheetId: string): Promise<LoggedCommand[]> {
   const which = and(eq(commands.sheetId, sheetId), eq(commands.undone, false));
   return db.select().from(commands).where(which).orderBy(desc(commands.seq)).limit(1);
 }

@@ -14,8 +14,8 @@ export async function listWear(db: Database, trayId: string): Promise<PencilWear
   const rows = await db.select({ id: sheets.id }).from(sheets).where(eq(sheets.trayId, trayId));
   const all = new Map<string, PencilWear>();
   for (const { id } of rows) {
-    const { plan, title, regionsFrom } = await sheetState(db, id);
-    if (!regionsFrom || Object.keys(plan.families).length === 0) continue;
+    const { plan, title } = await sheetState(db, id);
+    if (!plan.regionsFrom || Object.values(plan.things).every(({ family }) => family === null)) continue;
     const page = await readRegions(db, id);
     const bench = await benchState(db, id);
     const done = new Set(bench.done.map(({ stepId }) => stepId));

@@ -3,8 +3,9 @@ import sharp from 'sharp';
 import supertest from 'supertest';
 import { gzipSync } from 'node:zlib';
 import { sql } from 'drizzle-orm';
-import { type RegionsMeta } from '../../contracts/index.ts';
+import type { Command, RegionsMeta, SheetState } from '../../contracts/index.ts';
 import { findRegions } from '../../core/lineart/index.ts';
+import { type PlanEdit, edited } from '../../plan/index.ts';
 import { createApp } from '../app.ts';
 import { type Database, openDatabase } from '../db/open-database.ts';
 import { ensureDesk } from '../services/desk.ts';
@@ -39,14 +40,18 @@ export function gridPng(across: number, down: number): Promise<Buffer> {
 }
 
 /** Regions of a picture as the browser would find and pack them. */
-export async function foundIn(png: Buffer, pixelsPerMm: number): Promise<{ meta: RegionsMeta; labels: Buffer }> {
+export async function foundIn(
+  png: Buffer,
+  pixelsPerMm: number,
+  from = `test@${pixelsPerMm}`,
+): Promise<{ meta: RegionsMeta; labels: Buffer }> {
   const { data, info } = await sharp(png).greyscale().raw().toBuffer({ resolveWithObject: true });
   const { labels, ...meta } = await findRegions(
     { width: info.width, height: info.height, data: new Uint8Array(data) },
     { pixelsPerMm },
   );
   return {
-    meta: { ...meta, seen: null, from: `test@${pixelsPerMm}` },
+    meta: { ...meta, seen: null, from },
     labels: gzipSync(new Uint8Array(labels.buffer)),
   };
 }
@@ -76,4 +81,29 @@ export async function withRegions(desk: Desk, { columns = 3, rows = 2, id = SHEE
 /** An oil pencil as it is added to a tray. */
 export function oil(code: string) {
   return { id: `pencil-${code}`, code, name: 'kelp', set: 'Tide', type: 'oil', colour: '#4c5a2e', opacity: null };
+}
+
+let made = 0;
+
+/** A change to a sheet as the browser makes it of what it shows. */
+export function commandOn({ plan }: SheetState, edit: PlanEdit, id = `command-${++made}`): Command {
+  const { patches, inverse } = edited(plan, edit);
+  return { id, stage: 'page', label: 'a change', patches, inverse, regionsFrom: plan.regionsFrom };
+}
+
+/** The sheet as it stands. */
+export async function sheetNow({ api }: Desk, id = SHEET): Promise<SheetState> {
+  return (await api.get(`/api/sheets/${id}`).expect(200)).body;
+}
+
+/** Sends a change of the sheet as it stands. */
+export async function change(desk: Desk, edit: PlanEdit, id?: string) {
+  const command = commandOn(await sheetNow(desk), edit, id);
+  return desk.api.post(`/api/sheets/${SHEET}/commands`).send(command);
+}
+
+/** Takes the last change back, or does it again. */
+export async function stepBack(desk: Desk, which: 'undo' | 'redo'): Promise<SheetState> {
+  const { revision: baseRevision } = await sheetNow(desk);
+  return (await desk.api.post(`/api/sheets/${SHEET}/${which}`).send({ baseRevision }).expect(200)).body;
 }

@@ -123,7 +123,7 @@ export const deskApi = createApi({
         url: `/sheets/${sheetId}/redo`,
         body: { baseRevision },
       })),
-      nameFromKey: sheetMutation<OnSheet<{ id: string; baseRevision: number }>>(({ sheetId, ...body }) => ({
+      nameFromKey: sheetMutation<OnSheet<{ id: string }>>(({ sheetId, ...body }) => ({
         url: `/sheets/${sheetId}/name-from-key`,
         body,
       })),
@@ -133,7 +133,7 @@ export const deskApi = createApi({
         body: form,
       })),
       regions: build.query<RegionsMeta, { sheetId: string; from: string }>({
-        query: ({ sheetId }) => `/sheets/${sheetId}/regions`,
+        query: ({ sheetId, from }) => `/sheets/${sheetId}/regions?from=${encodeURIComponent(from)}`,
       }),
       trays: build.query<Tray[], void>({ query: () => '/trays', providesTags: ['trays'] }),
       pencils: build.query<Pencil[], string>({

@@ -1,5 +1,6 @@
 import clsx from 'clsx';
 import { Evenings, type Plan } from '../../contracts/index.ts';
+import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Choice, Pick } from '../parts/index.ts';
@@ -16,7 +17,8 @@ export function EveningsWished() {
   const { bench } = sheet.plan;
   const { evenings } = bench;
   const change = usePlanChange(sheet.id, 'bench');
-  const set = (label: string, part: Partial<Bench>) => void change(label, { bench: { ...bench, ...part } });
+  const set = (label: string, part: Partial<Bench>) =>
+    void change(label, (plan) => decide(plan, { bench: { ...bench, ...part } }));
   const setEvenings = (label: string, part: Partial<Evenings>) => {
     const next = Evenings.safeParse({ ...evenings, ...part });
     if (next.success) set(label, { evenings: next.data });

@@ -1,5 +1,5 @@
 import { toast } from 'sonner';
-import { withInstead } from '../../planning/index.ts';
+import { replacePencil } from '../../plan/index.ts';
 import { useEditPencilMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
@@ -29,7 +29,7 @@ export function LostPencil({ pencilId, onReplaced, onClose }: Props) {
         pencilId={pencilId}
         onChoose={async ({ pencil }) => {
           onClose();
-          await change(`${pencil.code} instead of ${code}`, withInstead(sheet.plan, pencilId, pencil.id, null));
+          await change(`${pencil.code} instead of ${code}`, (plan) => replacePencil(plan, pencilId, pencil.id, null));
           const { error } = await edit({ trayId: sheet.trayId, pencilId, edit: { whereabouts: 'missing' } });
           if (error) toast.error(sentenceOf(error));
           onReplaced();

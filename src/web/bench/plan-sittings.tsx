@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
 import { USUAL_COSTS, ruleById } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
+import { decide } from '../../plan/index.ts';
 import { about, isOutOfDate } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -203,9 +204,9 @@ function OpenThings() {
         max={OPEN.length - 1}
         value={at}
         onChange={({ target }) =>
-          void change('things open at once', {
-            bench: { ...bench, openThings: Number(OPEN[Number(target.value)].value) },
-          })
+          void change('things open at once', (plan) =>
+            decide(plan, { bench: { ...bench, openThings: Number(OPEN[Number(target.value)].value) } }),
+          )
         }
       />
       <p className="flex justify-between text-sm text-soft" aria-hidden>

@@ -3,6 +3,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ChevronDown, GripVertical } from 'lucide-react';
 import { RULES, type Rule, ruleById } from '../../core/bench/index.ts';
+import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Reordered } from '../parts/index.ts';
@@ -12,7 +13,8 @@ export function RulesOfCraft() {
   const { sheet } = useDesk();
   const { bench } = sheet.plan;
   const change = usePlanChange(sheet.id, 'bench');
-  const set = (label: string, rules: readonly string[]) => void change(label, { bench: { ...bench, rules } });
+  const set = (label: string, rules: readonly string[]) =>
+    void change(label, (plan) => decide(plan, { bench: { ...bench, rules } }));
   const kept = bench.rules.filter((id) => RULES.some((rule) => rule.id === id)).map(ruleById);
   const others = RULES.filter(({ id }) => !bench.rules.includes(id));
   return (

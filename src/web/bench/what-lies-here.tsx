@@ -3,13 +3,14 @@ import { useMemo } from 'react';
 import { useRecordQuery } from '../api/desk-api.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Section } from '../parts/index.ts';
+import { thingsOf } from '../../plan/index.ts';
 
 /** What was used on a region: every finished step on it with its pencil, passes and day; what comes next where some is left. */
 export function WhatLiesHere({ regionId }: { regionId: number }) {
   const { sheet, recipes } = useDesk();
   const { data: record = [] } = useRecordQuery(sheet.id);
   const here = useMemo(() => record.filter(({ regionIds }) => regionIds.includes(regionId)), [record, regionId]);
-  const thing = sheet.plan.things.find(({ regionIds }) => regionIds.includes(regionId));
+  const thing = thingsOf(sheet.plan).find(({ regionIds }) => regionIds.includes(regionId));
   const layers = thing ? (recipes.get(thing.id)?.layers.length ?? 0) : 0;
   return (
     <Section title={`What I used here: ${thing?.name ?? 'no thing yet'}`} aside={`region ${regionId}`}>

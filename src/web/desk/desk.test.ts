@@ -8,6 +8,7 @@ import { deriveForms, deriveRecipes, regionsOfThings, summariseSheet } from '../
 import { type PageRegions } from './desk-context.ts';
 import { regionAt, tinyRegionsAround } from './region-at.ts';
 import { smoothed } from './region-paths.ts';
+import { decideThing, edited, frontToBack, thingsOf } from '../../plan/index.ts';
 
 const region = (id: number, usableWidthMm: number, areaMm2: number, y = 150): Region => ({
   id,
@@ -33,16 +34,15 @@ const pencilsHere = new Map(
 const family = familyOf(['pencil-1', 'pencil-2', 'pencil-3']);
 const plan: Plan = {
   ...emptyPlan({ widthMm: 210, heightMm: 210, paper: 'white-book' }),
-  things: [
-    newThing({ id: 'thing-sky', name: 'Sky', regionIds: [1], focus: false, natural: null }),
-    newThing({ id: 'thing-bell', name: 'Bell', regionIds: [2, 3], focus: true, natural: '#c8962e' }),
-  ],
-  families: { 'thing-sky': family, 'thing-bell': family },
+  things: frontToBack([
+    newThing({ id: 'thing-sky', name: 'Sky', regionIds: [1], family }),
+    newThing({ id: 'thing-bell', name: 'Bell', regionIds: [2, 3], focus: true, natural: '#c8962e', family }),
+  ]),
 };
 
 describe('what is derived from a plan', () => {
   it('each thing has its regions, without those that are gone', () => {
-    const things = [{ ...plan.things[0], regionIds: [1, 77] }];
+    const things = frontToBack([{ ...thingsOf(plan)[0], regionIds: [1, 77] }]);
     expect(regionsOfThings({ ...plan, things }, regions).get('thing-sky')).to.deep.equal([regions[0]]);
   });
 
@@ -58,13 +58,9 @@ describe('what is derived from a plan', () => {
   });
 
   it('a thing’s own school and changed layers win over the sheet’s', () => {
-    const layers = {
-      school: 'base-coat-first',
-      schools: { 'thing-bell': 'dark-first' },
-      effects: { 'thing-bell': 'satin-metal' },
-      edits: { 'thing-bell': { layers: { shadow: { passes: 4 } } } },
-    };
-    const recipes = deriveRecipes({ ...plan, layers }, page, pencilsHere);
+    const own = { school: 'dark-first', effect: 'satin-metal', edits: { layers: { shadow: { passes: 4 } } } };
+    const decided = edited(plan, (draft) => decideThing(draft, 'thing-bell', own)).plan;
+    const recipes = deriveRecipes(decided, page, pencilsHere);
     expect(recipes.get('thing-sky')!.school).to.equal('base-coat-first');
     expect(recipes.get('thing-sky')!.effect).to.equal('blend');
     expect(recipes.get('thing-bell')!.effect).to.equal('satin-metal');
@@ -73,8 +69,9 @@ describe('what is derived from a plan', () => {
   });
 
   it('forms are proposed until they are chosen', () => {
+    const chosen = edited(plan, (draft) => decideThing(draft, 'thing-sky', { form: 'flat' })).plan;
     expect(deriveForms(plan, regions).get('thing-sky')).to.equal('fades-down');
-    expect(deriveForms({ ...plan, forms: { 'thing-sky': 'flat' } }, regions).get('thing-sky')).to.equal('flat');
+    expect(deriveForms(chosen, regions).get('thing-sky')).to.equal('flat');
     expect(deriveForms(plan, regions).get('thing-bell')).to.equal('raised');
   });
 

@@ -6,6 +6,7 @@ import { usePencilsQuery } from '../api/desk-api.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { chooseThing } from './at-the-desk.ts';
 import { STAGE_LINKS, stageAddress } from './stages.ts';
+import { thingsOf } from '../../plan/index.ts';
 
 interface Found {
   key: string;
@@ -29,7 +30,7 @@ export function Find({ sheet }: { sheet: SheetState }) {
       kind: 'stage',
       go: () => void navigate(stageAddress(sheet.id, sheet.trayId, to)),
     })),
-    ...sheet.plan.things.map((thing) => ({
+    ...thingsOf(sheet.plan).map((thing) => ({
       key: thing.id,
       label: thing.name,
       kind: 'thing',

@@ -23,9 +23,9 @@ export function loadPicture(sheetId: string, hash: string): Promise<ImageBitmap>
   return picture;
 }
 
-/** The stored raster of region ids. */
-export async function loadLabels(sheetId: string): Promise<Uint16Array> {
-  const response = await fetch(`/api/sheets/${sheetId}/labels`);
+/** The stored raster of region ids. @param from what they were found from */
+export async function loadLabels(sheetId: string, from: string): Promise<Uint16Array> {
+  const response = await fetch(`/api/sheets/${sheetId}/labels?from=${encodeURIComponent(from)}`);
   if (!response.ok) throw new Error('The regions of this page did not arrive.');
   const bytes = gunzipSync(new Uint8Array(await response.arrayBuffer()));
   return new Uint16Array(bytes.buffer, bytes.byteOffset, bytes.byteLength / 2);

@@ -9,6 +9,7 @@ import { BELIEF_WORDS, BeliefMark, Laydown, Why } from '../parts/index.ts';
 import { pointAtPencil } from './at-the-desk.ts';
 import { aboutHours } from './about-hours.ts';
 import { useDesk } from './desk-context.ts';
+import { thingsOf } from '../../plan/index.ts';
 
 /** The pencils in play in the order in which they will be picked up; pointing at one lights its places on the sheet. */
 export function PencilRest({ whole }: { whole: boolean }) {
@@ -19,7 +20,7 @@ export function PencilRest({ whole }: { whole: boolean }) {
   const pointed = useAppSelector((state) => state.atTheDesk.pencilId);
   const ids = usePencilsInPlay(thingId);
   const pencils = ids.flatMap((id) => pencilById.get(id) ?? []);
-  const thing = sheet.plan.things.find((each) => each.id === thingId);
+  const thing = thingsOf(sheet.plan).find((each) => each.id === thingId);
   return (
     <section aria-label="Pencil rest" className="h-28 shrink-0 border-t border-rule bg-rest px-4 pt-1.5 max-md:h-34">
       <p className="mb-1 flex justify-between text-[0.82rem] leading-tight">
@@ -93,17 +94,16 @@ function HowSure({ pencils, use }: { pencils: readonly Pencil[]; use: PaperInUse
 function usePencilsInPlay(thingId: string | null): string[] {
   const { sheet, recipes } = useDesk();
   const { data: bench } = useBenchQuery(sheet.id);
+  const things = thingsOf(sheet.plan);
   return useMemo(() => {
     const recipe = thingId ? recipes.get(thingId) : undefined;
     if (recipe) return unique(recipe.layers.map((layer) => layer.pencil));
     const byId = new Map(bench?.plan?.steps.map((step) => [step.id, step.pencil]));
     const ordered = (bench?.plan?.order ?? []).map((id) => byId.get(id)!);
-    const planned = sheet.plan.things.flatMap(
-      (thing) => recipes.get(thing.id)?.layers.map((layer) => layer.pencil) ?? [],
-    );
+    const planned = things.flatMap((thing) => recipes.get(thing.id)?.layers.map((layer) => layer.pencil) ?? []);
     const inPlay = new Set(planned);
     return unique([...ordered.filter((id) => inPlay.has(id)), ...planned]);
-  }, [thingId, recipes, bench, sheet.plan.things]);
+  }, [thingId, recipes, bench, things]);
 }
 
 function unique(ids: readonly string[]): string[] {

@@ -90,11 +90,11 @@ function WithDerived({ sheet, pencils, use, picture, page, children }: DerivedPr
 
 /** The stored regions with their raster, handed to the page worker too; null where none hold for the sheet as it is. */
 function usePage(sheet: SheetState | undefined): PageRegions | null | 'loading' {
-  const from = sheet?.regionsFrom ?? null;
+  const from = sheet?.plan.regionsFrom ?? null;
   const holds = sheet !== undefined && from === keyOf(sheet);
   const sheetId = sheet?.id ?? '';
   const { currentData: meta } = useRegionsQuery({ sheetId, from: from ?? '' }, { skip: !holds });
-  const labels = useLoaded(holds ? `${sheetId} ${from}` : null, () => loadLabels(sheetId));
+  const labels = useLoaded(holds ? `${sheetId} ${from}` : null, () => loadLabels(sheetId, from!));
   const opened = useOpened(meta, labels.value, from ?? '', sheet ? pictureUrl(sheet.id, sheet.picture.hash) : '');
   if (!sheet) return 'loading';
   if (!holds) return null;

@@ -16,6 +16,7 @@ import { Magnifier } from './magnifier.tsx';
 import { RulersOnSheet } from './rulers-on-sheet.tsx';
 import { regionAt, tinyRegionsAround } from './region-at.ts';
 import { outlineOf } from './region-paths.ts';
+import { thingsOf } from '../../plan/index.ts';
 
 interface Props {
   /** What lies below the printed lines, such as the light; the bare paper when left out. */
@@ -209,7 +210,7 @@ export function SheetView({
     if (by) {
       const id = (((hovered ?? (by > 0 ? 0 : 1)) - 1 + by + page.regions.length) % page.regions.length) + 1;
       hover(id);
-      const thing = sheet.plan.things.find(({ regionIds }) => regionIds.includes(id));
+      const thing = thingsOf(sheet.plan).find(({ regionIds }) => regionIds.includes(id));
       setTold(`Region ${id}${thing ? `, ${thing.name}` : ''}`);
     } else if (event.key === 'Enter' || event.key === ' ') onPick(hovered, event.key === ' ');
     else if (event.key === 'Escape') onPick(null, false);

@@ -4,6 +4,7 @@ import type { Thing } from '../../contracts/index.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { chooseThing } from './at-the-desk.ts';
 import { useDesk } from './desk-context.ts';
+import { thingsOf } from '../../plan/index.ts';
 
 /** The things of the sheet to choose from, each with what the stage has to say of it. */
 export function ThingList({ label, children }: { label: string; children(thing: Thing): ReactNode }) {
@@ -12,7 +13,7 @@ export function ThingList({ label, children }: { label: string; children(thing: 
   const thingId = useAppSelector((state) => state.atTheDesk.thingId);
   return (
     <ul className="divide-y divide-rule border-y border-rule" aria-label={label}>
-      {sheet.plan.things.map((thing) => (
+      {thingsOf(sheet.plan).map((thing) => (
         <li key={thing.id}>
           <button
             type="button"

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { layersFor } from '../../core/recipe/index.ts';
 import { useAppSelector } from '../app/store.ts';
 import { useDesk } from './desk-context.ts';
+import { thingsOf } from '../../plan/index.ts';
 
 const NOTHING: readonly number[] = [];
 
@@ -9,14 +10,15 @@ const NOTHING: readonly number[] = [];
 export function useLitRegions(): readonly number[] {
   const { sheet, page, recipes } = useDesk();
   const pencilId = useAppSelector((state) => state.atTheDesk.pencilId);
+  const things = thingsOf(sheet.plan);
   return useMemo(() => {
     if (!pencilId || !page) return NOTHING;
-    return sheet.plan.things.flatMap((thing) => {
+    return things.flatMap((thing) => {
       const recipe = recipes.get(thing.id);
       if (!recipe?.layers.some((layer) => layer.pencil === pencilId)) return [];
       return thing.regionIds.filter((id) =>
         layersFor(recipe, page.regions[id - 1]?.usableWidthMm ?? 0).some((layer) => layer.pencil === pencilId),
       );
     });
-  }, [pencilId, page, recipes, sheet.plan.things]);
+  }, [pencilId, page, recipes, things]);
 }

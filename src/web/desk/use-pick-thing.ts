@@ -1,4 +1,5 @@
 import { useCallback } from 'react';
+import { thingsOf } from '../../plan/index.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { chooseThing } from './at-the-desk.ts';
 import { useDesk } from './desk-context.ts';
@@ -7,7 +8,7 @@ import { useDesk } from './desk-context.ts';
 export function usePickThing(): (regionId: number | null) => void {
   const { sheet } = useDesk();
   const dispatch = useAppDispatch();
-  const { things } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   return useCallback(
     (regionId) => {
       const thing = things.find((each) => regionId !== null && each.regionIds.includes(regionId));

@@ -2,8 +2,8 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PreviewRequest, type ZoneLook, pageWorker, useJob } from '../workers/index.ts';
 import { type Step } from '../../core/bench/index.ts';
 import { type GlowContrast, type Highlight, type Lighting } from '../../core/light/index.ts';
-import { lightingOf } from '../../planning/index.ts';
 import { type Recipe, type Zone } from '../../core/recipe/index.ts';
+import { lightingOf } from '../../plan/index.ts';
 import { useAppSelector } from '../app/store.ts';
 import { type Desk, useDesk } from './desk-context.ts';
 
@@ -226,8 +226,8 @@ function useZone(step: Pick<Step, 'regionIds' | 'zone'> | undefined, look: ZoneL
 
 /** The lights of the sheet as they stand. */
 export function useLighting(): Lighting {
-  const { light, glows, horizon } = useDesk().sheet.plan;
-  return useMemo(() => lightingOf({ light, glows, horizon }), [light, glows, horizon]);
+  const { light, things, lamps, horizon } = useDesk().sheet.plan;
+  return useMemo(() => lightingOf({ light, things, lamps, horizon }), [light, things, lamps, horizon]);
 }
 
 /**

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { paperById } from '../../core/laydown/index.ts';
 import { SCHOOLS, schoolById } from '../../core/recipe/index.ts';
+import { decide, thingsOf } from '../../plan/index.ts';
 import { laidLayers, proposedEffects } from '../../planning/index.ts';
 import { useBenchQuery } from '../api/desk-api.ts';
 import { usePlanChange } from '../api/use-plan.ts';
@@ -31,7 +32,7 @@ const ALL: Readonly<Record<string, number>> = {};
 export function LayersStage() {
   const desk = useDesk();
   const { sheet, recipes, page, pencilById } = desk;
-  const { things, layers } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   const change = usePlanChange(sheet.id, 'layers');
   const { regionIds, thingId } = useChosen();
   const lit = useLitRegions();
@@ -83,17 +84,17 @@ export function LayersStage() {
           <Section title="School of this sheet">
             <Pick
               label="School of this sheet"
-              value={layers.school}
+              value={sheet.plan.school}
               options={SCHOOLS.map(({ id, name, says, costs }) => ({
                 value: id,
                 label: name,
                 says: `${says} ${costs}`,
               }))}
               onChange={(school) =>
-                void change(`school: ${schoolById(school).name}`, { layers: { ...layers, school } })
+                void change(`school: ${schoolById(school).name}`, (plan) => decide(plan, { school }))
               }
             />
-            {!thing && <p className="mt-1.5 text-[0.95rem] text-soft">{schoolById(layers.school).says}</p>}
+            {!thing && <p className="mt-1.5 text-[0.95rem] text-soft">{schoolById(sheet.plan.school).says}</p>}
           </Section>
           {recipes.size === 0 && <Notice>No thing has a family of pencils yet. Choose a palette at the Wheel.</Notice>}
           {thing && recipe && (

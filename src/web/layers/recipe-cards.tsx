@@ -10,16 +10,16 @@ import { useDesk } from '../desk/desk-context.ts';
 import { Button, ChooseFile, KeepByName, Section } from '../parts/index.ts';
 import { saveText } from '../tray/save-file.ts';
 import { fileOfRecipe, readRecipeFile } from './recipe-files.ts';
+import { type AboutThing, decideThing, thingsOf } from '../../plan/index.ts';
 
 /** Recipes that are kept as cards: laid on this thing or on all like it, scaled to their widths, taken along as files. */
 export function RecipeCards({ thing, recipe }: { thing: Thing; recipe: Recipe }) {
-  const { sheet } = useDesk();
   const { data: cards } = useRecipeCardsQuery();
   const [keep] = useKeepRecipeCardMutation();
   const [putAway] = usePutRecipeCardAwayMutation();
   const { give, like } = useGiving(thing);
-  const family = sheet.plan.families[thing.id];
-  const own = (): Card => cardOf(recipe, family, sheet.plan.layers.edits[thing.id] ?? {});
+  // What has a recipe has a family.
+  const own = (): Card => cardOf(recipe, thing.family!, thing.edits ?? {});
   const store = async (card: NewRecipeCard) => {
     const { error } = await keep(card);
     if (error) toast.error(sentenceOf(error));
@@ -115,10 +115,10 @@ function useGiving(thing: Thing) {
   const { sheet, page, pencilById } = useDesk();
   const { plan } = sheet;
   const change = usePlanChange(sheet.id, 'layers');
-  const like = plan.things.filter(
-    ({ id, material, name }) =>
+  const like = thingsOf(plan).filter(
+    ({ id, material, name, family }) =>
       id !== thing.id &&
-      plan.families[id] !== undefined &&
+      family !== null &&
       (material !== null ? material === thing.material : withoutNumber(name) === withoutNumber(thing.name)),
   );
   const give = (card: Card, things: readonly Thing[], name: string) => {
@@ -126,26 +126,23 @@ function useGiving(thing: Thing) {
     const regions = regionsOfThings(plan, page.regions);
     const contexts = new Contexts(plan, regions, formedThings(plan, page), pencilById);
     const lost: string[] = [];
-    const edits = { ...plan.layers.edits };
-    const effects = { ...plan.layers.effects };
-    const schools = { ...plan.layers.schools };
+    const laid: Record<string, AboutThing> = {};
     try {
-      for (const { id } of things) {
-        const family = plan.families[id];
+      for (const { id, family } of things) {
         if (!family || (regions.get(id) ?? []).length === 0) continue;
         const recipe = compileRecipe(card.effect, card.school, family, contexts.of(id));
         const fitted = editsFromCard(card, recipe, family, (pencil) => pencilById.has(pencil));
         lost.push(...fitted.lost);
-        edits[id] = fitted.edits;
-        effects[id] = card.effect;
-        schools[id] = card.school;
+        laid[id] = { edits: fitted.edits, effect: card.effect, school: card.school };
       }
     } catch (fault) {
       return void toast.error(fault instanceof RangeError ? fault.message : 'This card cannot be laid here.');
     }
     for (const sentence of new Set(lost)) toast(sentence);
     const words = things.length === 1 ? things[0].name : `${things.length} things`;
-    void change(`${words} by “${name}”`.slice(0, 118), { layers: { ...plan.layers, edits, effects, schools } });
+    void change(`${words} by “${name}”`.slice(0, 118), (draft) => {
+      for (const [id, about] of Object.entries(laid)) decideThing(draft, id, about);
+    });
   };
   return { give, like };
 }

@@ -13,6 +13,7 @@ import {
   mergedEdits,
   schoolById,
 } from '../../core/recipe/index.ts';
+import { decideThing, type AboutThing } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Pick, PixelCanvas, Reordered, Section } from '../parts/index.ts';
@@ -34,18 +35,17 @@ interface Props {
 /** The layers of one thing in order, all of them to be changed, moved, added and left out, with what comes of it. */
 export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }: Props) {
   const { sheet, page } = useDesk();
-  const { layers } = sheet.plan;
   const change = usePlanChange(sheet.id, 'layers');
   const regions = useMemo(() => thing.regionIds.flatMap((id) => page?.regions[id - 1] ?? []), [thing.regionIds, page]);
   const [before, setBefore] = useState<Recipe | null>(null);
   const checked = useChecked(thing, recipe, before);
   const findings = checked?.findings ?? [];
-  const edits = layers.edits[thing.id] ?? {};
+  const edits = thing.edits ?? {};
   const changed = Object.keys(edits).length > 0;
   const edit = (more: RecipeEdits, label: string) => {
     setBefore(recipe);
-    const all = { ...layers.edits, [thing.id]: mergedEdits(edits, more) };
-    void change(`${thing.name}: ${label}`, { layers: { ...layers, edits: all } });
+    const merged = mergedEdits(edits, more);
+    void change(`${thing.name}: ${label}`, (plan) => decideThing(plan, thing.id, { edits: merged }));
   };
   const ids = recipe.layers.map((layer) => layer.id);
   const move = (from: number, to: number) => {
@@ -115,8 +115,9 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
             <Button
               onClick={() => {
                 setBefore(recipe);
-                const { [thing.id]: _, ...others } = layers.edits;
-                void change(`${thing.name}: layers as worked out`, { layers: { ...layers, edits: others } });
+                void change(`${thing.name}: layers as worked out`, (plan) =>
+                  decideThing(plan, thing.id, { edits: null }),
+                );
               }}
             >
               <Undo2 size={15} aria-hidden /> As worked out
@@ -145,21 +146,16 @@ function newLayer(model: Layer): Layer {
 /** What it is made to look like, and in which order it is laid. */
 function HowItIsLaid({ thing, recipe, proposed }: Pick<Props, 'thing' | 'recipe' | 'proposed'>) {
   const { sheet } = useDesk();
-  const { layers } = sheet.plan;
   const change = usePlanChange(sheet.id, 'layers');
   const effect = effectById(recipe.effect);
   /** Another effect or school has other layers: what was changed in these ones goes with them. */
-  const set = (part: 'effects' | 'schools', value: string | null, label: string) => {
-    const { [thing.id]: _before, ...others } = layers[part];
-    const { [thing.id]: _edits, ...edits } = layers.edits;
-    const next = value === null ? others : { ...others, [thing.id]: value };
-    void change(`${thing.name}: ${label}`, { layers: { ...layers, [part]: next, edits } });
-  };
+  const set = (part: Pick<AboutThing, 'effect' | 'school'>, label: string) =>
+    void change(`${thing.name}: ${label}`, (plan) => decideThing(plan, thing.id, { ...part, edits: null }));
   return (
     <>
       <Pick
         label={`Effect of ${thing.name}`}
-        value={layers.effects[thing.id] ?? 'material'}
+        value={thing.effect ?? 'material'}
         options={[
           {
             value: 'material',
@@ -168,7 +164,7 @@ function HowItIsLaid({ thing, recipe, proposed }: Pick<Props, 'thing' | 'recipe'
           ...EFFECTS.map(({ id, name, says }) => ({ value: id, label: name, says })),
         ]}
         onChange={(id) =>
-          set('effects', id === 'material' ? null : id, id === 'material' ? 'the usual effect' : effectById(id).name)
+          set({ effect: id === 'material' ? null : id }, id === 'material' ? 'the usual effect' : effectById(id).name)
         }
       />
       {!effect.bySchool && <p className="text-[0.95rem] text-soft">{effect.says} It has an order of its own.</p>}
@@ -180,13 +176,13 @@ function HowItIsLaid({ thing, recipe, proposed }: Pick<Props, 'thing' | 'recipe'
       {effect.bySchool && (
         <Pick
           label={`School of ${thing.name}`}
-          value={layers.schools[thing.id] ?? 'sheet'}
+          value={thing.school ?? 'sheet'}
           options={[
-            { value: 'sheet', label: `as the sheet: ${schoolById(layers.school).name}` },
+            { value: 'sheet', label: `as the sheet: ${schoolById(sheet.plan.school).name}` },
             ...SCHOOLS.map(({ id, name, costs }) => ({ value: id, label: name, says: costs })),
           ]}
           onChange={(id) =>
-            set('schools', id === 'sheet' ? null : id, id === 'sheet' ? 'the sheet’s school' : schoolById(id).name)
+            set({ school: id === 'sheet' ? null : id }, id === 'sheet' ? 'the sheet’s school' : schoolById(id).name)
           }
         />
       )}

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Thing } from '../../contracts/index.ts';
 import { type Beside, type Recipe } from '../../core/recipe/index.ts';
+import { thingsOf } from '../../plan/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { pencilWorker } from '../workers/index.ts';
 
@@ -49,7 +50,7 @@ export function useChecked(thing: Thing, recipe: Recipe, before: Recipe | null):
 /** How pale the things are that a thing touches. */
 function useBeside({ id, regionIds }: Thing): Pick<Beside, 'neighbours'> {
   const { sheet, page, recipes, laid } = useDesk();
-  const { things } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   return useMemo(() => {
     const own = new Set(regionIds);
     const touched = new Set(

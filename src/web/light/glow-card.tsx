@@ -1,6 +1,6 @@
 import { Trash2 } from 'lucide-react';
-import type { Glow } from '../../contracts/index.ts';
 import { type GlowContrast } from '../../core/light/index.ts';
+import { type PlacedGlow, setGlow, thingsOf } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Pick, Why } from '../parts/index.ts';
@@ -10,26 +10,25 @@ const OF_ITS_OWN = 'own';
 const ENOUGH = 30;
 
 export interface GlowCardProps {
-  /** The glow as it is while it is being changed, and its place among all. */
-  glow: Glow;
-  place: number;
+  /** The glow as it is while it is being changed. */
+  glow: PlacedGlow;
   /** How it stands out; null until that is known. */
   contrast: GlowContrast | null;
-  onHold(own: Partial<Glow>): void;
+  onHold(glow: PlacedGlow): void;
   /** Takes the keys as soon as it is there. */
   takesKeys?: boolean;
 }
 
 /** One glow: how far and how bright it is, how it stands out, and what would raise that. */
-export function GlowCard({ glow, place, contrast, onHold, takesKeys }: GlowCardProps) {
+export function GlowCard({ glow, contrast, onHold, takesKeys }: GlowCardProps) {
   const { sheet, pencils } = useDesk();
-  const { things, glows } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   const change = usePlanChange(sheet.id, 'light');
   const nameOf = (id: string | null) => things.find((thing) => thing.id === id)?.name;
   const words =
     nameOf(glow.thingId) ??
     (glow.at ? `point ${glow.at.x.toFixed(0)}, ${glow.at.y.toFixed(0)} mm` : 'a thing that is gone');
-  const keep = (label: string) => void change(label, { glows: glows.map((each, i) => (i === place ? glow : each)) });
+  const keep = (label: string) => void change(label, (plan) => setGlow(plan, glow.id, glow));
   const faint = contrast !== null && contrast.near - contrast.far < ENOUGH;
   const percent = Math.round(100 * glow.strength);
   return (
@@ -41,7 +40,7 @@ export function GlowCard({ glow, place, contrast, onHold, takesKeys }: GlowCardP
           aria-label={`Put out ${words}`}
           title="Put it out"
           className="flex h-9 w-9 items-center justify-center hover:bg-card"
-          onClick={() => void change(`put out ${words}`, { glows: glows.filter((_, i) => i !== place) })}
+          onClick={() => void change(`put out ${words}`, (plan) => setGlow(plan, glow.id, null))}
         >
           <Trash2 size={16} />
         </button>
@@ -52,7 +51,7 @@ export function GlowCard({ glow, place, contrast, onHold, takesKeys }: GlowCardP
         value={glow.reachMm}
         shown={`${glow.reachMm} mm`}
         {...{ min: 4, max: 120, step: 1, autoFocus: takesKeys }}
-        onHold={(reachMm) => onHold({ reachMm })}
+        onHold={(reachMm) => onHold({ ...glow, reachMm })}
         onSet={() => keep(`${words} glows ${glow.reachMm} mm far`)}
       />
       <Slider
@@ -61,7 +60,7 @@ export function GlowCard({ glow, place, contrast, onHold, takesKeys }: GlowCardP
         value={percent}
         shown={`${percent}%`}
         {...{ min: 10, max: 100, step: 5 }}
-        onHold={(value) => onHold({ strength: value / 100 })}
+        onHold={(value) => onHold({ ...glow, strength: value / 100 })}
         onSet={() => keep(`${words} glows at ${percent}%`)}
       />
       <Pick
@@ -77,7 +76,7 @@ export function GlowCard({ glow, place, contrast, onHold, takesKeys }: GlowCardP
         onChange={(id) => {
           const pencil = id === OF_ITS_OWN ? null : id;
           const label = `light of ${words} as ${pencils.find((each) => each.id === id)?.code ?? 'its own'}`;
-          void change(label, { glows: glows.map((each, i) => (i === place ? { ...glow, pencil } : each)) });
+          void change(label, (plan) => setGlow(plan, glow.id, { ...glow, pencil }));
         }}
       />
       {contrast && (

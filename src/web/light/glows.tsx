@@ -1,18 +1,15 @@
-import type { Glow } from '../../contracts/index.ts';
 import { type GlowContrast } from '../../core/light/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section } from '../parts/index.ts';
 import { GlowCard } from './glow-card.tsx';
-
-/** How far and how bright a glow is when it is lit. */
-export const USUAL_GLOW = { reachMm: 20, strength: 0.8, pencil: null };
+import { type PlacedGlow, addLamp } from '../../plan/index.ts';
 
 export interface GlowsProps {
   /** All glows as they are while one is being changed, and how each stands out. */
-  glows: readonly Glow[];
+  glows: readonly PlacedGlow[];
   contrasts: readonly (GlowContrast | null)[];
-  onHold(place: number, own: Partial<Glow>): void;
+  onHold(glow: PlacedGlow): void;
 }
 
 /** What glows on the page: lanterns, lamps, a moon. The glow of the chosen thing is shown with that thing. */
@@ -26,8 +23,8 @@ export function Glows({ glows, contrasts, onHold, chosen }: GlowsProps & { chose
         {glows.map(
           (glow, k) =>
             (glow.thingId === null || glow.thingId !== chosen) && (
-              <li key={`${glow.thingId} ${k}`}>
-                <GlowCard glow={glow} place={k} contrast={contrasts[k] ?? null} onHold={(own) => onHold(k, own)} />
+              <li key={glow.id}>
+                <GlowCard glow={glow} contrast={contrasts[k] ?? null} onHold={onHold} />
               </li>
             ),
         )}
@@ -35,12 +32,7 @@ export function Glows({ glows, contrasts, onHold, chosen }: GlowsProps & { chose
       <Button
         className="mt-2"
         onClick={() =>
-          void change('a glow on the sheet', {
-            glows: [
-              ...sheet.plan.glows,
-              { thingId: null, at: { x: page.widthMm / 2, y: page.heightMm / 2 }, ...USUAL_GLOW },
-            ],
-          })
+          void change('a glow on the sheet', (plan) => addLamp(plan, { x: page.widthMm / 2, y: page.heightMm / 2 }))
         }
       >
         Put a glow on the sheet

@@ -1,6 +1,8 @@
+import isEqual from 'fast-deep-equal';
 import { Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
 import type { Horizon } from '../../contracts/index.ts';
+import { decide, familiesOf, giveFamilies, thingsOf } from '../../plan/index.ts';
 import { reflectionsOf } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -12,11 +14,11 @@ const USUAL_LINE = 0.55;
 /** Where still water begins and what it shows, and where lines that run away from the viewer meet. */
 export function HorizonOfPage({ horizon }: { horizon: Horizon }) {
   const { sheet, page } = useDesk();
-  const { things } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   const { widthMm, heightMm } = sheet.plan.page;
   const change = usePlanChange(sheet.id, 'light');
   const set = (next: Partial<Horizon>, label: string) =>
-    void change(label, { horizon: { ...sheet.plan.horizon, ...next } });
+    void change(label, (plan) => decide(plan, { horizon: { ...plan.horizon, ...next } }));
   const water = things.filter(({ material }) => material === 'water').flatMap(({ regionIds }) => regionIds);
   const begins = Math.min(...water.flatMap((id) => page?.regions[id - 1]?.box.top ?? []));
   const line = Number.isFinite(begins) ? begins : USUAL_LINE * heightMm;
@@ -91,11 +93,12 @@ function Row({ words, away, onAway }: { words: string; away: string; onAway(): v
 /** Reflections that the artist has drawn: each can take the family of what it repeats. */
 function DrawnReflections() {
   const { sheet, page } = useDesk();
-  const { things, families } = sheet.plan;
+  const families = familiesOf(sheet.plan);
+  const things = thingsOf(sheet.plan);
   const change = usePlanChange(sheet.id, 'light');
   const pairs = useMemo(() => (page ? reflectionsOf(sheet.plan, page) : []), [sheet.plan, page]);
   const nameOf = (id: string) => things.find((thing) => thing.id === id)?.name ?? '';
-  const open = pairs.filter(({ reflection, of }) => families[of] && families[reflection] !== families[of]);
+  const open = pairs.filter(({ reflection, of }) => families[of] && !isEqual(families[reflection], families[of]));
   if (open.length === 0) return null;
   return (
     <ul className="grid gap-1" aria-label="Reflections that are drawn">
@@ -109,9 +112,9 @@ function DrawnReflections() {
             className="px-0!"
             aria-label={`Give ${nameOf(reflection)} the pencils of ${nameOf(of)}`}
             onClick={() =>
-              void change(`${nameOf(reflection)} as ${nameOf(of)}`, {
-                families: { ...families, [reflection]: families[of] },
-              })
+              void change(`${nameOf(reflection)} as ${nameOf(of)}`, (plan) =>
+                giveFamilies(plan, { [reflection]: families[of] }),
+              )
             }
           >
             Same pencils

@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import type { Glow, Horizon } from '../../contracts/index.ts';
+import { useMemo, useState } from 'react';
+import type { Horizon } from '../../contracts/index.ts';
 import { type MainLight } from '../../core/light/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -15,6 +15,7 @@ import { Glows } from './glows.tsx';
 import { HorizonOfPage } from './horizon.tsx';
 import { LightDial, compassWords } from './light-dial.tsx';
 import { FormsOfThings, ThingInLight } from './thing-in-light.tsx';
+import { type PlacedGlow, decide, glowsOf, setGlow, thingsOf } from '../../plan/index.ts';
 
 const MAIN: Record<MainLight['kind'], { name: string; says: string }> = {
   ambient: {
@@ -34,50 +35,56 @@ const MAIN: Record<MainLight['kind'], { name: string; says: string }> = {
 /** The Light stage: where the light comes from, what glows, and how each thing stands in it. */
 export function LightStage() {
   const { sheet, page } = useDesk();
-  const { things } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   const change = usePlanChange(sheet.id, 'light');
   const { regionIds, thingId } = useChosen();
   const lit = useLitRegions();
   const chosen = things.find(({ id }) => id === thingId);
   const [heldLight, holdLight] = useState<MainLight | null>(null);
-  const [heldGlows, holdGlows] = useState<{ of: readonly Glow[]; glows: readonly Glow[] } | null>(null);
+  const [heldGlow, holdGlow] = useState<{ of: readonly PlacedGlow[]; glow: PlacedGlow } | null>(null);
   const light = heldLight ?? sheet.plan.light;
   // What is held counts as long as it is a change of what stands.
-  const glows = heldGlows?.of === sheet.plan.glows ? heldGlows.glows : sheet.plan.glows;
+  const kept = useMemo(
+    () => glowsOf({ things: sheet.plan.things, lamps: sheet.plan.lamps }),
+    [sheet.plan.things, sheet.plan.lamps],
+  );
+  const held = heldGlow?.of === kept ? heldGlow.glow : null;
+  const glows = useMemo(() => (held ? kept.map((glow) => (glow.id === held.id ? held : glow)) : kept), [kept, held]);
   const [heldHorizon, holdHorizon] = useState<{ of: Horizon; horizon: Horizon } | null>(null);
   const horizon = heldHorizon?.of === sheet.plan.horizon ? heldHorizon.horizon : sheet.plan.horizon;
-  const tone = useTonePicture({ main: light, glows }, heldLight !== null || glows !== sheet.plan.glows);
+  const tone = useTonePicture({ main: light, glows }, heldLight !== null || held !== null);
   const set = (next: MainLight) => {
     holdLight(null);
     const words = next.kind === 'direction' ? `light from ${compassWords(next.azimuthDegrees)}` : MAIN[next.kind].name;
-    void change(words, { light: next });
+    void change(words, (plan) => decide(plan, { light: next }));
   };
   const pick = usePickThing();
-  const holdGlow = (k: number, own: Partial<Glow>) =>
-    holdGlows({ of: sheet.plan.glows, glows: glows.map((glow, i) => (i === k ? { ...glow, ...own } : glow)) });
-  const contrasts = useGlowContrasts({ main: sheet.plan.light, glows: sheet.plan.glows });
+  const hold = (glow: PlacedGlow) => holdGlow({ of: kept, glow });
+  const contrasts = useGlowContrasts({ main: sheet.plan.light, glows: kept });
   // What is said of a glow is of how it stands, not of how it is being changed.
-  const ofGlows = { glows, contrasts: glows === sheet.plan.glows ? contrasts : [], onHold: holdGlow };
+  const ofGlows = { glows, contrasts: held ? [] : contrasts, onHold: hold };
   const { widthMm, heightMm } = sheet.plan.page;
   const on = (value: number, most: number) => Math.round(10 * Math.min(most, Math.max(0, value))) / 10;
   const moveHorizon = (next: Partial<Horizon>) => ({ ...sheet.plan.horizon, ...next });
-  const ofGlow = glows.flatMap(({ at }, k) =>
-    at === null
+  const ofGlow = glows.flatMap((glow) => {
+    const { id, at } = glow;
+    return at === null
       ? []
       : [
           {
-            id: String(k),
+            id,
             label: `Glow at ${at.x.toFixed(0)}, ${at.y.toFixed(0)} mm`,
             at,
-            onHold: (to: { x: number; y: number }) => holdGlow(k, { at: to }),
+            onHold: (to: { x: number; y: number }) => hold({ ...glow, at: to }),
             onSet: (to: { x: number; y: number }) => {
-              const kept = { x: on(to.x, widthMm), y: on(to.y, heightMm) };
-              const moved = sheet.plan.glows.map((glow, i) => (i === k ? { ...glow, at: kept } : glow));
-              void change(`glow to ${kept.x.toFixed(0)}, ${kept.y.toFixed(0)} mm`, { glows: moved });
+              const place = { x: on(to.x, widthMm), y: on(to.y, heightMm) };
+              void change(`glow to ${place.x.toFixed(0)}, ${place.y.toFixed(0)} mm`, (plan) =>
+                setGlow(plan, id, { ...glow, at: place }),
+              );
             },
           },
-        ],
-  );
+        ];
+  });
   const { waterLineMm, vanishing } = horizon;
   const ofHorizon = [
     ...(waterLineMm === null
@@ -91,9 +98,9 @@ export function LightStage() {
             onHold: ({ y }: { y: number }) =>
               holdHorizon({ of: sheet.plan.horizon, horizon: moveHorizon({ waterLineMm: on(y, heightMm) }) }),
             onSet: ({ y }: { y: number }) =>
-              void change(`water line at ${on(y, heightMm).toFixed(0)} mm`, {
-                horizon: moveHorizon({ waterLineMm: on(y, heightMm) }),
-              }),
+              void change(`water line at ${on(y, heightMm).toFixed(0)} mm`, (plan) =>
+                decide(plan, { horizon: moveHorizon({ waterLineMm: on(y, heightMm) }) }),
+              ),
           },
         ]),
     ...(vanishing === null
@@ -110,9 +117,9 @@ export function LightStage() {
                 horizon: moveHorizon({ vanishing: { x: on(x, widthMm), y: on(y, heightMm) } }),
               }),
             onSet: ({ x, y }: { x: number; y: number }) =>
-              void change('the vanishing point', {
-                horizon: moveHorizon({ vanishing: { x: on(x, widthMm), y: on(y, heightMm) } }),
-              }),
+              void change('the vanishing point', (plan) =>
+                decide(plan, { horizon: moveHorizon({ vanishing: { x: on(x, widthMm), y: on(y, heightMm) } }) }),
+              ),
           },
         ]),
   ];

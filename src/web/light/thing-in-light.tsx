@@ -4,6 +4,7 @@ import { Sun } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Thing } from '../../contracts/index.ts';
 import { FORMS, type MainLight, finishOf, formById, formSketch } from '../../core/light/index.ts';
+import { USUAL_GLOW, decideThing, setGlow } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useHighlights, useLighting } from '../desk/use-preview.ts';
 import { useAppSelector } from '../app/store.ts';
@@ -12,7 +13,7 @@ import { ThingList } from '../desk/thing-list.tsx';
 import { Button, PixelCanvas, Section } from '../parts/index.ts';
 import { highlightWords } from './highlight-words.ts';
 import { GlowCard } from './glow-card.tsx';
-import { type GlowsProps, USUAL_GLOW } from './glows.tsx';
+import { type GlowsProps } from './glows.tsx';
 
 const SKETCH = 60;
 
@@ -23,25 +24,17 @@ export function ThingInLight({ thing, glows, contrasts, onHold }: GlowsProps & {
   const change = usePlanChange(sheet.id, 'light');
   const [justLit, setJustLit] = useState(false);
   const own = formed.find(({ id }) => id === thing.id)?.form ?? 'raised';
-  const place = glows.findIndex(({ thingId }) => thingId === thing.id);
+  const place = glows.findIndex(({ id }) => id === thing.id);
   return (
-    <Section title={thing.name} aside={`form ${sheet.plan.forms[thing.id] ? 'chosen' : 'proposed'}`}>
+    <Section title={thing.name} aside={`form ${thing.form ? 'chosen' : 'proposed'}`}>
       <div className="mb-2">
         {place >= 0 ? (
-          <GlowCard
-            glow={glows[place]}
-            place={place}
-            contrast={contrasts[place] ?? null}
-            onHold={(changed) => onHold(place, changed)}
-            takesKeys={justLit}
-          />
+          <GlowCard glow={glows[place]} contrast={contrasts[place] ?? null} onHold={onHold} takesKeys={justLit} />
         ) : (
           <Button
             onClick={() => {
               setJustLit(true);
-              void change(`${thing.name} glows`, {
-                glows: [...sheet.plan.glows, { thingId: thing.id, at: null, ...USUAL_GLOW }],
-              });
+              void change(`${thing.name} glows`, (plan) => setGlow(plan, thing.id, USUAL_GLOW));
             }}
           >
             <Sun size={16} aria-hidden /> Let {thing.name} glow
@@ -53,7 +46,7 @@ export function ThingInLight({ thing, glows, contrasts, onHold }: GlowsProps & {
         light={light}
         value={own}
         onChange={(form) =>
-          void change(`${thing.name} ${formById(form).name}`, { forms: { ...sheet.plan.forms, [thing.id]: form } })
+          void change(`${thing.name} ${formById(form).name}`, (plan) => decideThing(plan, thing.id, { form }))
         }
       />
       <p className="mt-2 text-[0.95rem] text-soft">{formById(own).says}</p>

@@ -1,13 +1,19 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useMemo, useState } from 'react';
 import { MATERIALS } from '../../core/light/index.ts';
-import { type Answer, type Proposal, type Question, MOST_QUESTIONS } from '../../core/things/index.ts';
-import { withGuesses } from '../../planning/index.ts';
+import {
+  type Answer,
+  type GuessedThing,
+  type Proposal,
+  type Question,
+  MOST_QUESTIONS,
+} from '../../core/things/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Notice, Progress, Section } from '../parts/index.ts';
 import { shadesOf } from './guess-shades.ts';
 import { useProposal } from './use-proposal.ts';
+import { addGuesses } from '../../plan/index.ts';
 
 /** What a wide area most often is; the rest can be said later. */
 const WIDE_MATERIALS = ['sky', 'water', 'snow', 'stone', 'wood', 'other'];
@@ -59,13 +65,10 @@ export function GuessThings({
   });
   const keep = () => {
     if (!proposal) return;
-    const things = withGuesses(
-      sheet.plan.things,
-      proposal,
-      () => nanoid(12),
-      ({ regionIds }) => regionIds.map((id) => materials.get(id)).find(Boolean) ?? null,
+    const materialOf = ({ regionIds }: GuessedThing) => regionIds.map((id) => materials.get(id)).find(Boolean) ?? null;
+    void change(`keep ${proposal.guesses.length} guesses`, (plan) =>
+      addGuesses(plan, proposal, () => nanoid(12), materialOf),
     );
-    void change(`keep ${proposal.guesses.length} guesses`, { things });
     onLeave();
   };
   return (

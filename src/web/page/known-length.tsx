@@ -2,10 +2,11 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import { Millimetres } from '../../contracts/index.ts';
+import { resizeSheet } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section } from '../parts/index.ts';
-import { resized, tenths } from './resized.ts';
+import { tenths } from './tenths.ts';
 
 interface Point {
   x: number;
@@ -37,7 +38,7 @@ export function KnownLength({ line, onLeave }: { line: readonly Point[] | null; 
     if (fault) {
       return setError('mm', { message: `That would make the page ${widthMm} × ${heightMm} mm, which no page is.` });
     }
-    void change(`size from a length of ${mm} mm`, resized(sheet.plan, widthMm, heightMm));
+    void change(`size from a length of ${mm} mm`, (plan) => resizeSheet(plan, widthMm, heightMm));
     onLeave();
   });
   if (!line) {

@@ -1,4 +1,4 @@
-import type { Finding, Mend } from '../../contracts/index.ts';
+import type { Mend } from '../../contracts/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
 
 /** Regions as far as a line through one of them needs them. */
@@ -65,9 +65,4 @@ export function withinRegion(
 /** Joins regions in turn: each with the first. */
 export function joinsOf(regions: readonly Pick<Region, 'pole'>[]): Mend[] {
   return regions.slice(1).map(({ pole }) => ({ kind: 'join', a: regions[0].pole, b: pole }));
-}
-
-/** The way of finding regions with more mended. */
-export function withMends(finding: Finding, mends: readonly Mend[]): Finding {
-  return { ...finding, mends: [...finding.mends, ...mends] };
 }

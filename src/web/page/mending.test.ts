@@ -1,7 +1,6 @@
 import { expect } from 'chai';
-import { USUAL_FINDING } from '../../contracts/index.ts';
 import { type Gap, gapsOf, mendsOf } from './gaps.ts';
-import { halvingLine, joinsOf, withMends, withinRegion } from './mending-moves.ts';
+import { halvingLine, joinsOf, withinRegion } from './mending-moves.ts';
 import { partToTry } from './part-to-try.ts';
 import { isWithin } from '../desk/within.ts';
 
@@ -105,12 +104,6 @@ describe('mends', () => {
       { kind: 'join', a: { x: 1, y: 0 }, b: { x: 2, y: 0 } },
       { kind: 'join', a: { x: 1, y: 0 }, b: { x: 3, y: 0 } },
     ]);
-  });
-
-  it('are added to those before and change nothing else', () => {
-    const drop = { kind: 'drop' as const, at: { x: 1, y: 2 } };
-    const once = withMends(USUAL_FINDING, [drop]);
-    expect(withMends(once, [drop])).to.deep.equal({ ...USUAL_FINDING, mends: [drop, drop] });
   });
 });
 

@@ -1,18 +1,19 @@
 import { useMemo } from 'react';
 import type { Mend, RegionUse } from '../../contracts/index.ts';
+import { aboutRegion, addMends, sayOfRegions } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { chooseRegions } from '../desk/at-the-desk.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button } from '../parts/index.ts';
-import { halvingLine, joinsOf, withMends } from './mending-moves.ts';
+import { halvingLine, joinsOf } from './mending-moves.ts';
 
 /** What can be mended on the chosen regions, and what else has their shape. */
 export function Mending({ regionIds, onLine }: { regionIds: readonly number[]; onLine(): void }) {
   const { sheet, page } = useDesk();
   const dispatch = useAppDispatch();
   const change = usePlanChange(sheet.id, 'page');
-  const { finding, uses } = sheet.plan;
+  const { plan } = sheet;
   const alike = useMemo(() => page?.alike.find((set) => set.includes(regionIds[0])), [page, regionIds]);
   const regions = regionIds.flatMap((id) => page?.regions[id - 1] ?? []);
   if (regions.length === 0) return null;
@@ -20,14 +21,11 @@ export function Mending({ regionIds, onLine }: { regionIds: readonly number[]; o
   const these = one ? 'region' : `${regions.length} regions`;
   const mend = (label: string, mends: readonly Mend[]) => {
     dispatch(chooseRegions([]));
-    void change(label, { finding: withMends(finding, mends) });
+    void change(label, (draft) => addMends(draft, mends));
   };
-  const use = (value: RegionUse | null, label: string) => {
-    const left = Object.fromEntries(Object.entries(uses).filter(([id]) => !regionIds.includes(Number(id))));
-    const given = value ? Object.fromEntries(regionIds.map((id) => [String(id), value])) : {};
-    void change(label, { uses: { ...left, ...given } });
-  };
-  const usedAs = new Set(regionIds.map((id) => uses[id]));
+  const use = (value: RegionUse | undefined, label: string) =>
+    void change(label, (draft) => sayOfRegions(draft, regionIds, { use: value }));
+  const usedAs = new Set(regionIds.map((id) => aboutRegion(plan, id).use));
   return (
     <div className="mt-1 -ml-2 flex flex-wrap border-t border-rule [&>button]:px-2" role="group" aria-label="Mend">
       {one && alike && (
@@ -64,7 +62,7 @@ export function Mending({ regionIds, onLine }: { regionIds: readonly number[]; o
         </Button>
       )}
       {(usedAs.has('not to colour') || usedAs.has('leave white')) && (
-        <Button look="bare" onClick={() => use(null, `colour ${these} after all`)}>
+        <Button look="bare" onClick={() => use(undefined, `colour ${these} after all`)}>
           Colour after all
         </Button>
       )}

@@ -16,9 +16,10 @@ import { usePlanChange } from '../api/use-plan.ts';
 import { PinnedPictures } from '../references/index.ts';
 import { GuessThings } from './guess-things.tsx';
 import { SettleGaps } from './settle-gaps.tsx';
+import { KeptAside } from './kept-aside.tsx';
 import { KnownLength } from './known-length.tsx';
 import { Mending } from './mending.tsx';
-import { withMends, withinRegion } from './mending-moves.ts';
+import { withinRegion } from './mending-moves.ts';
 import { PaperAndSize } from './paper-and-size.tsx';
 import { RegionFacts } from './region-facts.tsx';
 import { RegionGrounds } from './region-ground.tsx';
@@ -26,6 +27,7 @@ import { RegionsFound } from './regions-found.tsx';
 import { Things } from './things.tsx';
 import { Wishes } from './wishes.tsx';
 import { useRegionFinding } from './use-region-finding.ts';
+import { addMends, thingsOf } from '../../plan/index.ts';
 
 /** The Sheet stage: how large the page is and what it is printed on, which regions it has, and what they belong to. */
 export function PageStage() {
@@ -53,7 +55,7 @@ export function PageStage() {
     if (regionId === null) dispatch(chooseRegions([]));
     else if (add) dispatch(toggleRegion(regionId));
     else {
-      const thing = sheet.plan.things.find((each) => each.regionIds.includes(regionId));
+      const thing = thingsOf(sheet.plan).find((each) => each.regionIds.includes(regionId));
       // A second click goes from the thing to the region.
       if (thing && thing.id !== thingId) dispatch(chooseThing(thing));
       else dispatch(chooseRegions([regionId]));
@@ -81,7 +83,7 @@ export function PageStage() {
                     const cuts = page ? withinRegion(page, chosen[0], points) : [];
                     if (cuts.length === 0) return void toast('This line does not run through the region.');
                     dispatch(chooseRegions([]));
-                    void change('part a region by a line', { finding: withMends(sheet.plan.finding, cuts) });
+                    void change('part a region by a line', (plan) => addMends(plan, cuts));
                     leave();
                   },
                   onLeave: leave,
@@ -112,7 +114,7 @@ export function PageStage() {
         ) : (
           <>
             <PaperAndSize
-              settled={chosen.length > 0 || sheet.plan.things.length > 0}
+              settled={chosen.length > 0 || thingsOf(sheet.plan).length > 0}
               onLength={() => setDoing('length')}
             />
             <RegionsFound {...finding} onGaps={() => setDoing('gaps')} onWishes={() => setDoing('wishes')} />
@@ -123,12 +125,13 @@ export function PageStage() {
                 {chosen.length > 0 && !thingId && <Mending regionIds={chosen} onLine={() => setDoing('line')} />}
               </div>
             )}
+            {page && <KeptAside />}
             {page && <Things onGuess={() => setDoing('guesses')} />}
             {page && (
               <PinnedPictures
                 sheetId={sheet.id}
-                things={sheet.plan.things}
-                thing={sheet.plan.things.find(({ id }) => id === thingId) ?? null}
+                things={thingsOf(sheet.plan)}
+                thing={thingsOf(sheet.plan).find(({ id }) => id === thingId) ?? null}
               />
             )}
           </>

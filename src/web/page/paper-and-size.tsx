@@ -4,11 +4,12 @@ import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { Millimetres } from '../../contracts/index.ts';
 import { PAPERS, paperById, paperKind } from '../../core/laydown/index.ts';
+import { decide, resizeSheet } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Pick, Section } from '../parts/index.ts';
 import { PaperFacts } from './paper-facts.tsx';
-import { resized, tenths } from './resized.ts';
+import { tenths } from './tenths.ts';
 import { FORMATS, formatOf, outOfShape } from './formats.ts';
 
 const MOST_OUT_OF_SHAPE = 0.03;
@@ -56,7 +57,7 @@ function SizeAndPaper({ onLength }: { onLength(): void }) {
     const format = FORMATS.find((each) => each.id === id);
     if (!format) return;
     const [widthMm, heightMm] = wide ? [format.height, format.width] : [format.width, format.height];
-    void change(`size ${format.name}`, resized(sheet.plan, widthMm, heightMm));
+    void change(`size ${format.name}`, (plan) => resizeSheet(plan, widthMm, heightMm));
   };
   const format = formatOf(page.widthMm, page.heightMm);
   return (
@@ -87,7 +88,9 @@ function SizeAndPaper({ onLength }: { onLength(): void }) {
           label="Paper"
           value={paperKind(page.paper)}
           options={PAPERS.map(({ id, name, says }) => ({ value: id, label: name, says }))}
-          onChange={(paper) => void change(`paper ${paperById(paper).name}`, { page: { ...page, paper } })}
+          onChange={(paper) =>
+            void change(`paper ${paperById(paper).name}`, (plan) => decide(plan, { page: { ...page, paper } }))
+          }
         />
         <PaperFacts />
       </div>
@@ -122,7 +125,7 @@ function FromDpi({ scannedWidth }: { scannedWidth: number }) {
       ]}
       onChange={(value) => {
         const size = sizes.find(({ dpi }) => String(dpi) === value);
-        if (size) void change(`size at ${value} dpi`, resized(sheet.plan, size.widthMm, size.heightMm));
+        if (size) void change(`size at ${value} dpi`, (plan) => resizeSheet(plan, size.widthMm, size.heightMm));
       }}
     />
   );
@@ -146,7 +149,7 @@ function SidesForm() {
         message: `The picture has another shape: ${widthMm} mm wide makes it ${fitting} mm high.`,
       });
     }
-    void change(`size ${widthMm} × ${heightMm} mm`, resized(sheet.plan, widthMm, heightMm));
+    void change(`size ${widthMm} × ${heightMm} mm`, (plan) => resizeSheet(plan, widthMm, heightMm));
   });
   const field = 'h-10 w-full min-w-0 border border-edge bg-leaf px-2 font-figure';
   const fault = formState.errors.widthMm?.message ?? formState.errors.heightMm?.message;

@@ -3,6 +3,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { ChevronRight } from 'lucide-react';
 import { useForm } from 'react-hook-form';
 import { PaperFacts as Facts } from '../../contracts/index.ts';
+import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Pick } from '../parts/index.ts';
@@ -54,9 +55,11 @@ export function PaperFacts() {
               { value: 'no', label: no },
             ]}
             onChange={(value) =>
-              void change(`paper ${value === 'yes' ? yes : value === 'no' ? no : `${asks.toLowerCase()} not known`}`, {
-                paperFacts: { ...paperFacts, [id]: value === 'unknown' ? null : value === 'yes' },
-              })
+              void change(
+                `paper ${value === 'yes' ? yes : value === 'no' ? no : `${asks.toLowerCase()} not known`}`,
+                (plan) =>
+                  decide(plan, { paperFacts: { ...paperFacts, [id]: value === 'unknown' ? null : value === 'yes' } }),
+              )
             }
           />
         ))}
@@ -65,7 +68,7 @@ export function PaperFacts() {
           className="grid gap-2"
           onSubmit={(event) =>
             void handleSubmit((facts) =>
-              change('what is known of the paper', { paperFacts: { ...paperFacts, ...facts } }),
+              change('what is known of the paper', (plan) => decide(plan, { paperFacts: { ...paperFacts, ...facts } })),
             )(event)
           }
         >

@@ -1,4 +1,5 @@
 import { paperById, paperKind, tintedPaper } from '../../core/laydown/index.ts';
+import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button } from '../parts/index.ts';
@@ -12,7 +13,7 @@ export function PaperTint() {
   const own = tint === paperById(paperKind(page.paper)).tint;
   const read = regions?.seen?.paper ?? null;
   const set = (label: string, value: string | null) =>
-    void change(label, { page: { ...page, paper: tintedPaper(page.paper, value) } });
+    void change(label, (plan) => decide(plan, { page: { ...page, paper: tintedPaper(page.paper, value) } }));
   return (
     <div className="flex flex-wrap items-center gap-x-3 text-[0.95rem]">
       <label className="flex items-center gap-3">

@@ -6,6 +6,7 @@ import { useDesk } from '../desk/desk-context.ts';
 import { Section, Why } from '../parts/index.ts';
 import { Figures, ThingMeasures, formatArea } from './figures.tsx';
 import { ThingDetails } from './thing-details.tsx';
+import { aboutRegion, thingsOf } from '../../plan/index.ts';
 
 const SHOWN = 3;
 
@@ -34,15 +35,16 @@ interface Props {
 export function RegionFacts({ chosenId, regionIds, thingId }: Props) {
   const { page, sheet } = useDesk();
   const dispatch = useAppDispatch();
+  const things = thingsOf(sheet.plan);
   const thingOf = useMemo(
-    () => new Map(sheet.plan.things.flatMap((thing) => thing.regionIds.map((id) => [id, thing.name] as const))),
-    [sheet.plan.things],
+    () => new Map(things.flatMap((thing) => thing.regionIds.map((id) => [id, thing.name] as const))),
+    [things],
   );
   const regionId = useAppSelector((state) => state.atTheDesk.pointedRegionId) ?? chosenId;
   const region = regionId ? page?.regions[regionId - 1] : undefined;
   if (!page) return null;
   if (!region) {
-    const thing = sheet.plan.things.find((each) => each.id === thingId);
+    const thing = thingsOf(sheet.plan).find((each) => each.id === thingId);
     if (thing) return <ThingDetails thing={thing} />;
     if (regionIds.length > 1) {
       return (
@@ -71,7 +73,7 @@ export function RegionFacts({ chosenId, regionIds, thingId }: Props) {
       <p className="mt-1 text-[0.95rem]">
         {SHAPE_WORDS[region.shape]}, {region.lengthMm.toFixed(1)} mm long, room for{' '}
         {bandsInWords(bandsThatFit(region.usableWidthMm))}
-        {sheet.plan.uses[region.id] && <strong>, {sheet.plan.uses[region.id]}</strong>}.{' '}
+        {aboutRegion(sheet.plan, region.id).use && <strong>, {aboutRegion(sheet.plan, region.id).use}</strong>}.{' '}
         <Why of="room for bands">
           A band is never narrower than the point: 0.5 mm for a pencil that is kept sharp. The largest circle in this
           region measures {region.usableWidthMm.toFixed(1)} mm; five bands are the most.

@@ -5,6 +5,7 @@ import { TOOTH_LEFT, type ToothLeft } from '../../core/laydown/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Choice, Pick } from '../parts/index.ts';
+import { aboutRegion, sayGrounds, sayOfRegions } from '../../plan/index.ts';
 
 type GroundKind = RegionGround['kind'];
 
@@ -31,21 +32,20 @@ export function RegionGrounds({ regionIds }: { regionIds: readonly number[] }) {
   const these = regionIds.length === 1 ? 'a region' : `${regionIds.length} regions`;
   const first = grounds.get(regionIds[0]);
   const kinds = new Set(regionIds.map((id) => grounds.get(id)?.kind ?? 'bare'));
-  const textures = new Set(regionIds.map((id) => plan.textures[id] ?? UNSAID));
+  const textures = new Set(regionIds.map((id) => aboutRegion(plan, id).texture ?? UNSAID));
   const kind = kinds.size === 1 ? [...kinds][0] : null;
   const ground = (label: string, part: Partial<RegionGround>) => {
-    const given = regionIds.map((id): [string, RegionGround] => {
+    const given = regionIds.map((id): [number, RegionGround] => {
       const was = grounds.get(id) ?? { kind: 'bare', colour: first?.colour ?? FIRST_COLOUR, toothLeft: null };
-      return [String(id), { ...was, ...part }];
+      return [id, { ...was, ...part }];
     });
-    void change(label, { grounds: { ...plan.grounds, ...Object.fromEntries(given) } });
+    void change(label, (draft) => sayGrounds(draft, new Map(given)));
   };
   const texture = (value: Texture | typeof UNSAID) => {
-    const left = Object.fromEntries(Object.entries(plan.textures).filter(([id]) => !regionIds.includes(Number(id))));
-    const given = value === UNSAID ? {} : Object.fromEntries(regionIds.map((id) => [String(id), value]));
-    void change(`the artist's marks in ${these}: ${value === UNSAID ? 'nothing said' : TEXTURE_WORDS[value]}`, {
-      textures: { ...left, ...given },
-    });
+    const said = value === UNSAID ? undefined : value;
+    void change(`the artist's marks in ${these}: ${said ? TEXTURE_WORDS[said] : 'nothing said'}`, (draft) =>
+      sayOfRegions(draft, regionIds, { texture: said }),
+    );
   };
   return (
     <Disclosure>

@@ -4,6 +4,7 @@ import { useDesk } from '../desk/desk-context.ts';
 import { gapsOf } from './gaps.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
 import { type useRegionFinding } from './use-region-finding.ts';
+import { thingsOf } from '../../plan/index.ts';
 
 /** How finding the regions goes, and what was found. */
 export function RegionsFound({
@@ -15,7 +16,7 @@ export function RegionsFound({
 }: ReturnType<typeof useRegionFinding> & { onGaps(): void; onWishes(): void }) {
   const { page, sheet, grounds } = useDesk();
   const dispatch = useAppDispatch();
-  const named = sheet.plan.things.reduce((sum, thing) => sum + thing.regionIds.length, 0);
+  const named = thingsOf(sheet.plan).reduce((sum, thing) => sum + thing.regionIds.length, 0);
   const unnamed = (page?.regions.length ?? 0) - named;
   const flecks = page?.doubts.filter(({ kind }) => kind === 'fleck').length ?? 0;
   const gaps = gapsOf(page?.doubts ?? []);

@@ -1,6 +1,7 @@
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import type { PointMm } from '../../core/lineart/index.ts';
+import { addMends } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section } from '../parts/index.ts';
@@ -31,10 +32,9 @@ export function SettleGaps({
   };
   const mends = mendsOf(gaps, answers);
   const keep = () => {
-    const { finding } = sheet.plan;
     if (mends.length > 0) {
       const what = mends.length === 1 ? 'settle a gap' : `settle ${mends.length} gaps`;
-      void change(what, { finding: { ...finding, mends: [...finding.mends, ...mends] } });
+      void change(what, (plan) => addMends(plan, mends));
     }
     onLeave();
   };

@@ -3,6 +3,7 @@ import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { IMPORTANCES, Name, type Thing } from '../../contracts/index.ts';
 import { MATERIALS } from '../../core/light/index.ts';
+import { type AboutThing, decideThing, thingsOf } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Choice, Pick, Section } from '../parts/index.ts';
@@ -17,11 +18,9 @@ const FIRST_NATURAL = '#b08a4a';
 export function ThingDetails({ thing }: { thing: Thing }) {
   const { sheet, page } = useDesk();
   const change = usePlanChange(sheet.id, 'page');
-  const { things } = sheet.plan;
-  const set = (label: string, part: Partial<Thing>) =>
-    void change(label, {
-      things: things.map((each) => (each.id === thing.id ? { ...each, guessed: false, ...part } : each)),
-    });
+  const things = thingsOf(sheet.plan);
+  const set = (label: string, about: AboutThing) =>
+    void change(label, (plan) => decideThing(plan, thing.id, { guessed: false, ...about }));
   // One level deep: neither a part of something nor what has parts itself can be chosen as the whole of a part.
   const wholes = things.filter(({ id, within }) => id !== thing.id && within === null);
   const hasParts = things.some(({ within }) => within === thing.id);

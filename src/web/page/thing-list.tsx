@@ -1,15 +1,15 @@
-import { arrayMove, useSortable } from '@dnd-kit/sortable';
+import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
 import { GripVertical, Star, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Thing } from '../../contracts/index.ts';
+import { decideThing, moveThing, removeThings, thingsOf } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { chooseThing } from '../desk/at-the-desk.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Reordered } from '../parts/index.ts';
-import { without } from './without.ts';
 
 /** From so many things on they can be searched. */
 const SEARCHED_FROM = 10;
@@ -18,15 +18,13 @@ const SEARCHED_FROM = 10;
 export function ThingList() {
   const { sheet } = useDesk();
   const change = usePlanChange(sheet.id, 'page');
-  const { things } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   const [sought, setSought] = useState('');
   const shown = sought ? things.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase())) : things;
   const move = (id: string, onto: string) => {
     const [from, to] = [id, onto].map((each) => things.findIndex((thing) => thing.id === each));
     const { name } = things[from];
-    void change(`${name} ${to < from ? 'further in front' : 'further behind'}`, {
-      things: arrayMove([...things], from, to),
-    });
+    void change(`${name} ${to < from ? 'further in front' : 'further behind'}`, (plan) => moveThing(plan, id, onto));
   };
   return (
     <>
@@ -66,7 +64,7 @@ function ThingRow({ thing }: { thing: Thing }) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: thing.id,
   });
-  const { things } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   const whole = things.find(({ id }) => id === thing.within);
   return (
     <li
@@ -103,9 +101,9 @@ function ThingRow({ thing }: { thing: Thing }) {
         aria-label={`${thing.name} is the focus`}
         title="The eye should go here first"
         onClick={() =>
-          void change(thing.focus ? `${thing.name} no longer the focus` : `${thing.name} as the focus`, {
-            things: things.map((each) => (each.id === thing.id ? { ...each, focus: !each.focus } : each)),
-          })
+          void change(thing.focus ? `${thing.name} no longer the focus` : `${thing.name} as the focus`, (plan) =>
+            decideThing(plan, thing.id, { focus: !thing.focus }),
+          )
         }
       >
         <Star size={16} fill={thing.focus ? 'currentColor' : 'none'} />
@@ -117,7 +115,7 @@ function ThingRow({ thing }: { thing: Thing }) {
         title="Take apart: its regions go back to none"
         onClick={() => {
           dispatch(chooseThing(null));
-          void change(`take ${thing.name} apart`, without(sheet.plan, thing.id));
+          void change(`take ${thing.name} apart`, (plan) => removeThings(plan, [thing.id]));
         }}
       >
         <Trash2 size={16} />

@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'react';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { z } from 'zod';
-import { type Plan, type Thing, Name, newThing } from '../../contracts/index.ts';
+import { Name } from '../../contracts/index.ts';
 import { useNameFromKeyMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
@@ -15,14 +15,14 @@ import { useDesk } from '../desk/desk-context.ts';
 import { useChosen } from '../desk/use-chosen.ts';
 import { Button, Section } from '../parts/index.ts';
 import { ThingList } from './thing-list.tsx';
-import { without } from './without.ts';
+import { gatherRegions, keepGuesses, removeGuesses, thingsOf } from '../../plan/index.ts';
 
 /** The things of the page: gathering regions into one, naming them all by the page's key, and the list of them. */
 export function Things({ onGuess }: { onGuess(): void }) {
   const { sheet, page } = useDesk();
   const dispatch = useAppDispatch();
   const { regionIds, thingId } = useChosen();
-  const { things } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   const named = new Set(things.flatMap((thing) => thing.regionIds));
   const rest = (page?.regions ?? []).flatMap(({ id }) => (named.has(id) ? [] : [id]));
   return (
@@ -53,28 +53,19 @@ function Guesses() {
   const { sheet } = useDesk();
   const dispatch = useAppDispatch();
   const change = usePlanChange(sheet.id, 'page');
-  const { things } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   const guesses = things.filter(({ guessed }) => guessed);
   if (guesses.length === 0) return null;
   const takeAway = () => {
     dispatch(chooseThing(null));
-    const part = guesses.reduce<Plan>((plan, { id }) => ({ ...plan, ...without(plan, id) }), sheet.plan);
-    const { families, forms, layers } = part;
-    void change(`take ${guesses.length} guesses away`, { things: part.things, families, forms, layers });
+    void change(`take ${guesses.length} guesses away`, removeGuesses);
   };
   return (
     <div className="-mx-3 flex flex-wrap items-baseline" role="group" aria-label="Guesses">
       <span className="px-3 text-soft">
         {guesses.length} {guesses.length === 1 ? 'is a guess' : 'are guesses'}
       </span>
-      <Button
-        look="bare"
-        onClick={() =>
-          void change(`keep ${guesses.length} guesses`, {
-            things: things.map((thing) => ({ ...thing, guessed: false })),
-          })
-        }
-      >
+      <Button look="bare" onClick={() => void change(`keep ${guesses.length} guesses`, keepGuesses)}>
         Keep them all
       </Button>
       <Button look="bare" onClick={takeAway}>
@@ -95,7 +86,7 @@ function NameFromKey() {
         className="mt-2 w-full"
         disabled={isLoading}
         onClick={() =>
-          void nameFromKey({ sheetId: sheet.id, id: nanoid(), baseRevision: sheet.revision }).then(({ error }) => {
+          void nameFromKey({ sheetId: sheet.id, id: nanoid() }).then(({ error }) => {
             if (error) toast.error(sentenceOf(error));
           })
         }
@@ -121,17 +112,10 @@ function Gather({ regionIds }: { regionIds: readonly number[] }) {
   // The name can be typed at once; what was measured stays in view above it.
   useEffect(() => form.current?.querySelector('input')?.focus({ preventScroll: true }), []);
   const submit = handleSubmit(({ name }) => {
-    const left = sheet.plan.things.flatMap((thing): Thing[] => {
-      const own = thing.regionIds.filter((id) => !regionIds.includes(id));
-      return own.length ? [{ ...thing, regionIds: own }] : [];
-    });
-    const same = left.find((thing) => thing.name.toLowerCase() === name.toLowerCase());
-    const thing: Thing = same
-      ? { ...same, regionIds: [...same.regionIds, ...regionIds] }
-      : newThing({ id: nanoid(12), name, regionIds: [...regionIds] });
-    const things = same ? left.map((each) => (each.id === same.id ? thing : each)) : [...left, thing];
-    void change(`name ${name}`, { things });
-    dispatch(chooseThing(thing));
+    const newId = nanoid(12);
+    void change(`name ${name}`, (plan) => void gatherRegions(plan, regionIds, name, newId));
+    const same = thingsOf(sheet.plan).find((thing) => thing.name.toLowerCase() === name.toLowerCase());
+    dispatch(chooseThing({ id: same?.id ?? newId, regionIds: [...(same?.regionIds ?? []), ...regionIds] }));
     backToSheet();
   });
   const count = regionIds.length === 1 ? 'this region' : `${regionIds.length} regions`;

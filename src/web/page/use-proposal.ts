@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Answer, Proposal } from '../../core/things/index.ts';
+import { thingsOf } from '../../plan/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { type Job, pageWorker, startJob } from '../workers/index.ts';
 
@@ -13,10 +14,11 @@ export function useProposal(answers: readonly Answer[], asked: readonly string[]
   const { sheet, page } = useDesk();
   const [now, setNow] = useState<ProposalState>({ state: 'working', share: 0, doing: 'looking', proposal: null });
   const job = useRef<Job<unknown> | null>(null);
-  const { things, uses } = sheet.plan;
+  const { regions } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   useEffect(() => {
     if (!page) return;
-    const without = Object.entries(uses).flatMap(([id, use]) => (use === 'not to colour' ? [Number(id)] : []));
+    const without = Object.entries(regions).flatMap(([id, { use }]) => (use === 'not to colour' ? [Number(id)] : []));
     const started = startJob(
       pageWorker,
       (jobId, report) => pageWorker.propose(jobId, page.key, page.alike, { things, without, answers, asked }, report),
@@ -35,6 +37,6 @@ export function useProposal(answers: readonly Answer[], asked: readonly string[]
       job.current = null;
       started.cancel();
     };
-  }, [page, things, uses, answers, asked]);
+  }, [page, things, regions, answers, asked]);
   return now;
 }

@@ -52,7 +52,7 @@ export function useRegionFinding() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [url, coloursUrl, pixelsPerMm, from, sheetId, store]);
 
-  const missing = sheet.regionsFrom !== from;
+  const missing = sheet.plan.regionsFrom !== from;
   useEffect(() => {
     if (!missing) return;
     const soon = setTimeout(() => void start(), 0);

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { type Finding, USUAL_FINDING } from '../../contracts/index.ts';
+import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { pictureUrl } from '../desk/load-page.ts';
@@ -85,7 +86,9 @@ export function Wishes({ onLeave }: { onLeave(): void }) {
           className="flex-1"
           disabled={same}
           onClick={() => {
-            void change('find the regions differently', { finding: { ...wished, mends: finding.mends } });
+            void change('find the regions differently', (plan) =>
+              decide(plan, { finding: { ...wished, mends: finding.mends } }),
+            );
             onLeave();
           }}
         >

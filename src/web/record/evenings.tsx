@@ -7,6 +7,7 @@ import { useReferencesQuery } from '../api/desk-api.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { PicturesTaken } from '../references/index.ts';
 import { NoteLine } from './notebook.tsx';
+import { thingsOf } from '../../plan/index.ts';
 
 /** How long a finished step took, minutes. */
 export function minutesOf({ startedAt, finishedAt }: RecordEntry): number {
@@ -43,7 +44,7 @@ export function Evenings({ entries, notes }: { entries: readonly RecordEntry[]; 
               {notes.filter(isOfIt).map((note) => (
                 <NoteLine key={note.id} note={note} />
               ))}
-              <PicturesTaken sheetId={sheet.id} pictures={pictures.filter(isOfIt)} things={sheet.plan.things} />
+              <PicturesTaken sheetId={sheet.id} pictures={pictures.filter(isOfIt)} things={thingsOf(sheet.plan)} />
               <StepTable entries={sitting.entries} />
             </section>
           );

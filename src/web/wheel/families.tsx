@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import { Pin } from 'lucide-react';
 import { type PageSummary } from '../../core/palette/index.ts';
 import { type Lab } from '../../core/colour/index.ts';
+import { thingsOf } from '../../plan/index.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { chooseThing } from '../desk/at-the-desk.ts';
 import { bodyColour } from '../desk/body-colour.ts';
@@ -16,14 +17,14 @@ export function Families({ summary, colours }: { summary: PageSummary | null; co
   const { sheet, pencilById } = desk;
   const dispatch = useAppDispatch();
   const thingId = useAppSelector((state) => state.atTheDesk.thingId);
-  const { things, families, pinned } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   if (things.length === 0) return null;
   return (
     <Section title="Families" aside="dark to light">
       <ul className="divide-y divide-rule border-y border-rule" aria-label="Families">
         {things.map((thing) => {
           const open = thing.id === thingId;
-          const family = families[thing.id];
+          const { family } = thing;
           return (
             <li key={thing.id} className={clsx(open && 'bg-leaf')}>
               <button
@@ -33,7 +34,7 @@ export function Families({ summary, colours }: { summary: PageSummary | null; co
                 onClick={() => dispatch(chooseThing(open ? null : thing))}
               >
                 <span className={clsx('min-w-0 flex-1 truncate', open && 'font-bold')}>
-                  {pinned.includes(thing.id) && <Pin size={13} className="mr-1 inline" aria-label="pinned" />}
+                  {thing.pinned && <Pin size={13} className="mr-1 inline" aria-label="pinned" />}
                   {thing.name}
                 </span>
                 {family ? (

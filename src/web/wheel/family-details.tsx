@@ -6,6 +6,7 @@ import { type Lab } from '../../core/colour/index.ts';
 import { sureDifference } from '../../core/laydown/index.ts';
 import { type ExtraPencil, type FamilyFacts, type PageSummary, type Swap } from '../../core/palette/index.ts';
 import { type Extra, type Family, EXTRAS, MOST_PENCILS, familyOf, pencilsFor } from '../../core/recipe/index.ts';
+import { decideThing, giveFamilies } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Laydown, Pick, PixelCanvas } from '../parts/index.ts';
@@ -36,8 +37,7 @@ export function FamilyDetails({
 }) {
   const desk = useDesk();
   const { sheet, pencils, pencilById, use, recipes, laid, page } = desk;
-  const { families, pinned } = sheet.plan;
-  const family = families[thing.id];
+  const family = thing.family!;
   const change = usePlanChange(sheet.id, 'wheel');
   const neighbours = useMemo(() => neighboursOf(thing.id, summary, colours), [thing.id, summary, colours]);
   const known = useFamily(family, neighbours);
@@ -63,7 +63,7 @@ export function FamilyDetails({
     return () => void (wanted = false);
   }, [recipe, page, pencilById, use, thing.regionIds]);
   const set = (label: string, next: Family) =>
-    void change(`${thing.name}: ${label}`, { families: { ...families, [thing.id]: next } });
+    void change(`${thing.name}: ${label}`, (plan) => giveFamilies(plan, { [thing.id]: next }));
   const code = (id: string) => pencilById.get(id)?.code ?? '';
   const here = pencils.filter(isHere);
   const offered = (extra: Extra) =>
@@ -87,7 +87,7 @@ export function FamilyDetails({
   const says = (swap: Swap, place: number) => swapWords(swap, family, place, pencilById, use, known?.facts);
   const halfWidth = recipe?.halfWidthMm ?? 1;
   const scale = Math.max(1, Math.floor(STRIP.width / (halfWidth * PX_PER_MM)));
-  const isPinned = pinned.includes(thing.id);
+  const isPinned = thing.pinned;
   const ordered = (ids: string[]) => [...ids].sort((p, q) => (laid.get(p)?.body[0] ?? 0) - (laid.get(q)?.body[0] ?? 0));
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2 px-2 pb-3">
@@ -202,9 +202,9 @@ export function FamilyDetails({
           className="px-0!"
           aria-pressed={isPinned}
           onClick={() =>
-            void change(`${isPinned ? 'unpin' : 'pin'} ${thing.name}`, {
-              pinned: isPinned ? pinned.filter((id) => id !== thing.id) : [...pinned, thing.id],
-            })
+            void change(`${isPinned ? 'unpin' : 'pin'} ${thing.name}`, (plan) =>
+              decideThing(plan, thing.id, { pinned: !isPinned }),
+            )
           }
         >
           {isPinned ? <ArrowDownToLine size={15} /> : <Pin size={15} />} {isPinned ? 'let it change' : 'pin it'}

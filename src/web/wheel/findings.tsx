@@ -5,6 +5,7 @@ import { useAppDispatch } from '../app/store.ts';
 import { chooseRegions } from '../desk/at-the-desk.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Laydown, Section, Why } from '../parts/index.ts';
+import { thingsOf } from '../../plan/index.ts';
 
 /** So many findings are shown before the rest is asked for. */
 const FIRST = 3;
@@ -27,7 +28,9 @@ export function Findings({
   if (!audit || !summary) return null;
   const { facts, findings } = audit;
   const regionsOf = (ids: readonly string[]) =>
-    sheet.plan.things.filter(({ id }) => ids.includes(id)).flatMap(({ regionIds }) => regionIds);
+    thingsOf(sheet.plan)
+      .filter(({ id }) => ids.includes(id))
+      .flatMap(({ regionIds }) => regionIds);
   const look = (finding: Finding) => {
     const open = shown?.sentence === finding.sentence;
     onShow(open ? null : finding);

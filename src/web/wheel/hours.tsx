@@ -4,6 +4,7 @@ import { usePlanChange } from '../api/use-plan.ts';
 import { aboutHours } from '../desk/about-hours.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section, Why } from '../parts/index.ts';
+import { decide, thingsOf } from '../../plan/index.ts';
 
 /** How long the page takes, and how it is made to take less. */
 export function HoursSection() {
@@ -15,7 +16,7 @@ export function HoursSection() {
   const { sittingMinutes } = plan.bench;
   const { evenings, gentle } = plan.hours;
   const needed = Math.ceil(hours.whole / sittingMinutes);
-  const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
+  const nameOf = new Map(thingsOf(plan).map(({ id, name }) => [id, name]));
   const lostBy = new Map<string, string[]>();
   for (const { thingId, layer } of hours.lost) {
     const name = nameOf.get(thingId) ?? '';
@@ -54,9 +55,9 @@ export function HoursSection() {
               const text = event.target.value;
               const count = text === '' ? null : Math.min(100, Math.max(1, Math.round(Number(text))));
               if (count === evenings) return;
-              void change(count ? `${count} evenings` : 'as many evenings as it takes', {
-                hours: { ...plan.hours, evenings: count },
-              });
+              void change(count ? `${count} evenings` : 'as many evenings as it takes', (draft) =>
+                decide(draft, { hours: { ...plan.hours, evenings: count } }),
+              );
             }}
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
             className="h-10 w-20 border border-edge bg-leaf px-2 text-right font-figure"
@@ -66,7 +67,9 @@ export function HoursSection() {
         <Switch
           checked={gentle}
           onChange={(on) =>
-            void change(on ? 'a gentle hand' : 'a usual hand', { hours: { ...plan.hours, gentle: on } })
+            void change(on ? 'a gentle hand' : 'a usual hand', (draft) =>
+              decide(draft, { hours: { ...plan.hours, gentle: on } }),
+            )
           }
           className="group flex min-h-10 items-center gap-2 text-[0.95rem] whitespace-nowrap"
         >

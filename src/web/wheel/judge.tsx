@@ -3,6 +3,8 @@ import { type Lab } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type PageSummary, type Proposal } from '../../core/palette/index.ts';
 import { VIEWS } from '../../core/preview/index.ts';
+import { type Family } from '../../core/recipe/index.ts';
+import { edited, familiesOf, giveFamilies } from '../../plan/index.ts';
 import { deriveRecipes } from '../../planning/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { SeenBy } from '../desk/seen-by.tsx';
@@ -32,7 +34,7 @@ export function Judge({
 }) {
   const [view, setView] = useState<string>(PLAIN);
   const { sheet } = useDesk();
-  const own = useMemo(() => sheet.plan.families, [sheet.plan.families]);
+  const own = familiesOf(sheet.plan);
   const proposed = useMemo(() => {
     const families = compared?.parts.flatMap(({ thingId, family }) => (family ? [[thingId, family] as const] : []));
     return families ? { ...own, ...Object.fromEntries(families) } : null;
@@ -73,7 +75,7 @@ export function Judge({
 /** One predicted page, in one view. */
 function Judged(props: {
   title: string;
-  families: ReturnType<typeof useDesk>['sheet']['plan']['families'];
+  families: Readonly<Record<string, Family>>;
   view: string;
   summary: PageSummary | null;
   colours: ReadonlyMap<string, Lab>;
@@ -85,7 +87,7 @@ function Judged(props: {
   const audit = useAudit(summary, colours);
   const recipes = useMemo(() => {
     if (!page) return null;
-    const all = deriveRecipes({ ...sheet.plan, families }, page, pencilById, rates);
+    const all = deriveRecipes(edited(sheet.plan, (plan) => giveFamilies(plan, families)).plan, page, pencilById, rates);
     if (view !== ACCENTS) return all;
     const accents = new Set(audit?.facts.accents.map(({ id }) => id));
     return new Map([...all].filter(([id]) => accents.has(id)));

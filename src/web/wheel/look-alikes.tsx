@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { lampById } from '../../core/colour/index.ts';
 import { type LookAlikes, type PageSummary, lookAlikesUnder } from '../../core/palette/index.ts';
 import { bodyOf } from '../../core/recipe/index.ts';
+import { familiesOf } from '../../plan/index.ts';
 import { useAppSelector } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { LampDoubt } from '../desk/seen-by.tsx';
@@ -21,7 +22,7 @@ export function LookAlikesUnderLamp({ summary }: { summary: PageSummary | null }
   const { sheet, pencilById, use } = useDesk();
   const lamp = useAppSelector((state) => state.atTheDesk.lamp);
   const [found, setFound] = useState<{ lamp: string; pairs: readonly LookAlikes[] } | null>(null);
-  const { families } = sheet.plan;
+  const families = familiesOf(sheet.plan);
   useEffect(() => {
     if (lamp === null || !summary) return;
     let wanted = true;

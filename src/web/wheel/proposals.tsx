@@ -7,6 +7,7 @@ import { hexOfLab } from '../../core/colour/index.ts';
 import { beliefOfAll } from '../../core/laydown/index.ts';
 import { type PageSummary, type Proposal } from '../../core/palette/index.ts';
 import { pencilsOf } from '../../core/recipe/index.ts';
+import { familiesOf, giveFamilies } from '../../plan/index.ts';
 import { pinnedFamilies, withReflected } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';
@@ -34,7 +35,7 @@ export function Proposals({
   const [taken, setTaken] = useState<string | null>(null);
   const [asked, setAsked] = useState({ for: '', seed: 0 });
   const change = usePlanChange(sheet.id, 'wheel');
-  const askedFor = JSON.stringify([plan.wheel, plan.wishes, plan.pinned]);
+  const askedFor = JSON.stringify([plan.wheel, plan.wishes, Object.keys(pinnedFamilies(plan))]);
   const shown = now.state === 'done' ? now.value : now.state === 'working' ? soFar : [];
   const stale = asked.for !== askedFor;
   const working = now.state === 'working';
@@ -67,13 +68,14 @@ export function Proposals({
   };
   const take = (proposal: Proposal) => {
     const families = proposal.parts.flatMap(({ thingId, family }) => (family ? [[thingId, family] as const] : []));
-    const all = { ...plan.families, ...Object.fromEntries(families) };
+    const all = { ...familiesOf(plan), ...Object.fromEntries(families) };
     onCompare(null);
     setTaken(proposal.name);
-    void change(`take the palette “${proposal.name}”`, {
-      families: desk.page ? withReflected(plan, desk.page, all) : all,
-    });
+    void change(`take the palette “${proposal.name}”`, (draft) =>
+      giveFamilies(draft, desk.page ? withReflected(plan, desk.page, all) : all),
+    );
   };
+  const pins = Object.values(plan.things).filter(({ pinned }) => pinned).length;
   const unready = whyNot(desk, summary);
   return (
     <Section title="Palettes for this page">
@@ -93,13 +95,11 @@ export function Proposals({
               : `Propose palettes for ${summary?.things.length ?? 0} things`}
         </Button>
       )}
-      {plan.pinned.length > 0 && !unready && (
+      {pins > 0 && !unready && (
         <p className="mt-1.5 flex items-center gap-1 text-sm text-soft">
           <Pin size={14} aria-hidden />
-          {plan.pinned.length === 1
-            ? '1 family is pinned and stays'
-            : `${plan.pinned.length} families are pinned and stay`}{' '}
-          as {plan.pinned.length === 1 ? 'it is' : 'they are'}.
+          {pins === 1 ? '1 family is pinned and stays' : `${pins} families are pinned and stay`} as{' '}
+          {pins === 1 ? 'it is' : 'they are'}.
         </p>
       )}
       {now.state === 'working' && <Progress share={now.share} doing={`${now.doing} …`} onCancel={cancel} />}

@@ -3,6 +3,7 @@ import { toast } from 'sonner';
 import { type NewPalette, type SavedPalette, isHere } from '../../contracts/index.ts';
 import { hexOfLab } from '../../core/colour/index.ts';
 import { pencilsOf } from '../../core/recipe/index.ts';
+import { decide, familiesOf, thingsOf } from '../../plan/index.ts';
 import { useKeepPaletteMutation, usePalettesQuery, usePutPaletteAwayMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
@@ -19,7 +20,9 @@ export function SavedPalettes() {
   const [keep] = useKeepPaletteMutation();
   const [putAway] = usePutPaletteAwayMutation();
   const change = usePlanChange(sheet.id, 'wheel');
-  const { families, things, wheel, wishes } = sheet.plan;
+  const { wheel, wishes } = sheet.plan;
+  const families = familiesOf(sheet.plan);
+  const things = thingsOf(sheet.plan);
   const store = async (palette: NewPalette) => {
     const { error } = await keep(palette);
     if (error) toast.error(sentenceOf(error));
@@ -51,10 +54,9 @@ export function SavedPalettes() {
     const { ids, lost } = foundAgain(palette, bodies);
     if (ids.length === 0) return void toast.error(`Nothing in this tray comes near the pencils of “${palette.name}”.`);
     if (lost.length > 0) toast(`Nothing here serves for ${lost.join(', ')} of “${palette.name}”.`);
-    void change(`only pencils of “${palette.name}”`, {
-      wheel: palette.wheel ?? wheel,
-      wishes: { ...wishes, only: ids },
-    });
+    void change(`only pencils of “${palette.name}”`, (plan) =>
+      decide(plan, { wheel: palette.wheel ?? wheel, wishes: { ...wishes, only: ids } }),
+    );
   };
   const bringIn = async (file: File) => {
     try {

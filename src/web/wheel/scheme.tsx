@@ -12,6 +12,7 @@ import {
 } from '../../core/colour/index.ts';
 import { MOST_HANDS, type PhotoColour, SCHEMES, handsOf, schemeById } from '../../core/palette/index.ts';
 import { bodyOf } from '../../core/recipe/index.ts';
+import { decide, thingsOf } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { useChosen } from '../desk/use-chosen.ts';
@@ -24,15 +25,17 @@ const GREY = 0.035;
 /** The wheel in use, the scheme and its hands, turned by names, by what is chosen on the sheet, or by a photo. */
 export function SchemeSection() {
   const { sheet, laid } = useDesk();
-  const { wheel: own, families, things } = sheet.plan;
+  const { wheel: own } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   const { thingId } = useChosen();
   const change = usePlanChange(sheet.id, 'wheel');
   const [photo, setPhoto] = useState(false);
   const wheel = wheelById(own.wheel);
   const hands = handsOf(own.scheme, own.anchor, own.hands);
   const thing = things.find(({ id }) => id === thingId);
-  const body = thing && families[thing.id] ? laid.get(bodyOf(families[thing.id])) : undefined;
-  const set = (label: string, next: Partial<typeof own>) => void change(label, { wheel: { ...own, ...next } });
+  const body = thing?.family ? laid.get(bodyOf(thing.family)) : undefined;
+  const set = (label: string, next: Partial<typeof own>) =>
+    void change(label, (plan) => decide(plan, { wheel: { ...own, ...next } }));
   const changeWheel = (id: (typeof own)['wheel']) => {
     // The anchor keeps its hue: on the other wheel it stands at another angle.
     const anchor = Math.round(wheelById(id).angleOf(wheel.hueOf(own.anchor))) % 360;

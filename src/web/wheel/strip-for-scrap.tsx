@@ -3,20 +3,21 @@ import { createPortal } from 'react-dom';
 import { useMemo } from 'react';
 import { type Pencil } from '../../contracts/index.ts';
 import { pencilsOf } from '../../core/recipe/index.ts';
+import { thingsOf } from '../../plan/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Laydown } from '../parts/index.ts';
 
 /** Boxes to lay the page's pencils side by side on scrap before the page is touched, printed on a sheet of its own. */
 export function StripForScrap() {
   const { sheet, pencilById, use } = useDesk();
-  const { things, families } = sheet.plan;
+  const things = thingsOf(sheet.plan);
   const rows = useMemo(
     () =>
-      things.flatMap(({ id, name }) => {
-        const own = families[id] ? pencilsOf(families[id]).flatMap((pencil) => pencilById.get(pencil) ?? []) : [];
+      things.flatMap(({ name, family }) => {
+        const own = family ? pencilsOf(family).flatMap((pencil) => pencilById.get(pencil) ?? []) : [];
         return own.length > 0 ? [{ name, own }] : [];
       }),
-    [things, families, pencilById],
+    [things, pencilById],
   );
   if (rows.length === 0) return null;
   return (

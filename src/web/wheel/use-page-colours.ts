@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { type Lab } from '../../core/colour/index.ts';
 import { type PageSummary } from '../../core/palette/index.ts';
 import { bodyOf } from '../../core/recipe/index.ts';
+import { familiesOf } from '../../plan/index.ts';
 import { summariseSheet } from '../../planning/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 
@@ -15,7 +16,7 @@ export function usePageSummary(): PageSummary | null {
 /** The colour of each thing that has one, by id: what lies on the paper, or else what its family comes to. */
 export function usePageColours(summary: PageSummary | null): ReadonlyMap<string, Lab> {
   const { sheet, laid } = useDesk();
-  const { families } = sheet.plan;
+  const families = familiesOf(sheet.plan);
   return useMemo(() => {
     const colours = new Map<string, Lab>();
     for (const { id, laid: own } of summary?.things ?? []) {

@@ -25,6 +25,7 @@ import { useAudit } from './use-audit.ts';
 import { usePageColours, usePageSummary } from './use-page-colours.ts';
 import { type PageColour, Wheel } from './wheel.tsx';
 import { WishesSection } from './wishes.tsx';
+import { decide, thingsOf } from '../../plan/index.ts';
 
 const ALL_LAYERS = {};
 const NONE: readonly number[] = [];
@@ -50,14 +51,16 @@ export function WheelStage() {
   const hands = handsOf(own.scheme, own.anchor, own.hands);
   const turnTo = useCallback(
     (anchor: number) =>
-      void change(`turn the wheel to ${placeOn(wheelById(own.wheel), anchor).name}`, { wheel: { ...own, anchor } }),
+      void change(`turn the wheel to ${placeOn(wheelById(own.wheel), anchor).name}`, (plan) =>
+        decide(plan, { wheel: { ...own, anchor } }),
+      ),
     [change, own],
   );
   const turnHand = (index: number, offset: number) => {
     const offsets = hands.map((at, i) => (i === index ? Math.round(offset) : turnBetween(own.anchor, at)));
-    void change(`turn hand ${index + 1} to ${placeOn(wheel, own.anchor + offset).name}`, {
-      wheel: { ...own, hands: offsets },
-    });
+    void change(`turn hand ${index + 1} to ${placeOn(wheel, own.anchor + offset).name}`, (plan) =>
+      decide(plan, { wheel: { ...own, hands: offsets } }),
+    );
   };
   const here = useMemo(() => pencils.filter(isHere), [pencils]);
   const inPlay = useMemo(
@@ -148,7 +151,7 @@ export function WheelStage() {
                 </div>
                 <PointedPencil pencilId={pointed} rings={disc === 'rings'} ofPage={marks === 'page'} />
                 <div className="max-xl:hidden">
-                  <PinnedBeside sheetId={sheet.id} thingId={thingId} things={sheet.plan.things} />
+                  <PinnedBeside sheetId={sheet.id} thingId={thingId} things={thingsOf(sheet.plan)} />
                 </div>
                 <div className="mt-auto h-68 max-xl:h-40">
                   <SheetView

@@ -2,6 +2,7 @@ import { Disclosure, DisclosureButton, DisclosurePanel, Switch } from '@headless
 import { ChevronRight, X } from 'lucide-react';
 import { type Pencil, type Wishes, NO_WISHES, isHere } from '../../contracts/index.ts';
 import { MOOD_AXES } from '../../core/palette/index.ts';
+import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section } from '../parts/index.ts';
@@ -14,7 +15,8 @@ export function WishesSection() {
   const { sheet, pencils, pencilById } = useDesk();
   const { wishes } = sheet.plan;
   const change = usePlanChange(sheet.id, 'wheel');
-  const set = (label: string, next: Partial<Wishes>) => void change(label, { wishes: { ...wishes, ...next } });
+  const set = (label: string, next: Partial<Wishes>) =>
+    void change(label, (plan) => decide(plan, { wishes: { ...wishes, ...next } }));
   const here = pencils.filter(isHere);
   const codes = (ids: readonly string[]) => ids.map((id) => pencilById.get(id)?.code ?? 'gone');
   const said = sayWishes(wishes, codes);
@@ -121,7 +123,10 @@ export function WishesSection() {
             </div>
           </div>
           {said && (
-            <Button className="justify-self-start" onClick={() => void change('no wishes', { wishes: NO_WISHES })}>
+            <Button
+              className="justify-self-start"
+              onClick={() => void change('no wishes', (plan) => decide(plan, { wishes: NO_WISHES }))}
+            >
               Clear all wishes
             </Button>
           )}

@@ -39,6 +39,7 @@ import { useTableKeys } from './table-keys.ts';
 import { useAwake } from './use-awake.ts';
 import { useReadingAloud } from './use-reading-aloud.ts';
 import { type Pressed, useTable } from './use-table.ts';
+import { thingsOf } from '../../../plan/index.ts';
 
 interface Props {
   bench: BenchState;
@@ -356,7 +357,7 @@ function useLookOver() {
     const { recipes, sheet, page } = latest.current;
     const recipe = recipes.get(thingId);
     if (!recipe) return;
-    const regions = sheet.plan.things
+    const regions = thingsOf(sheet.plan)
       .find(({ id }) => id === thingId)!
       .regionIds.flatMap((id) => page?.regions[id - 1] ?? []);
     const request = { recipe, before: null, regions, ...onItsGround(latest.current, thingId, recipe), beside: {} };

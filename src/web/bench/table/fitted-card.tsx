@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { paperKind } from '../../../core/laydown/index.ts';
 import { type LooksOtherwise, type Recipe, mergedEdits, withEdits } from '../../../core/recipe/index.ts';
+import { decideThing } from '../../../plan/index.ts';
 import { useStoreFitMutation } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { usePlanChange } from '../../api/use-plan.ts';
@@ -59,12 +60,9 @@ export function FittedCard({ of: { thingId, thing, laid }, look, teaches, onChan
   };
   const accept = async (edits: Fitted['edits']) => {
     onClose();
-    const { layers } = sheet.plan;
-    const merged = mergedEdits(layers.edits[thingId] ?? {}, edits);
     if (changes.length > 0) {
-      await change(`what is left of ${thing}`, {
-        layers: { ...layers, edits: { ...layers.edits, [thingId]: merged } },
-      });
+      const merged = mergedEdits(sheet.plan.things[thingId]?.edits ?? {}, edits);
+      await change(`what is left of ${thing}`, (plan) => decideThing(plan, thingId, { edits: merged }));
     }
     if (learns) await learn();
     if (changes.length > 0 || learns) onChanged();

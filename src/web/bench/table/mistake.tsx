@@ -13,6 +13,7 @@ import { useDesk } from '../../desk/desk-context.ts';
 import { Button, CardOver, Choice, Pick } from '../../parts/index.ts';
 import { pencilWorker } from '../../workers/index.ts';
 import { onItsGround } from './on-its-ground.ts';
+import { addRepairs, thingsOf } from '../../../plan/index.ts';
 
 interface Props {
   plan: BenchPlan;
@@ -46,7 +47,7 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
   const change = usePlanChange(sheet.id, 'bench');
   const isKnown = recipes.has(on) && pencilById.has(pencilId);
   const code = plan.pencils.find(({ id }) => id === pencilId)?.code ?? '';
-  const name = sheet.plan.things.find(({ id }) => id === on)?.name ?? '';
+  const name = thingsOf(sheet.plan).find(({ id }) => id === on)?.name ?? '';
   const writeDown = async (remedy: string) => {
     const text = `${kind[0].toUpperCase()}${kind.slice(1)}: ${code} on ${name}. ${remedy}`.slice(0, 400);
     const note = { id: nanoid(), kind: 'mistake' as const, text, at: new Date().toISOString() };
@@ -57,9 +58,8 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
   const repair = async (advice: Remedied['remedies'][number]) => {
     onClose();
     if (!page) return;
-    const { bench } = sheet.plan;
     const repairs = repairsFor(advice, { kind, thingId: on, step }, sheet.plan, page, () => nanoid(10));
-    await change(`repair ${name}`, { bench: { ...bench, repairs: [...bench.repairs, ...repairs] } });
+    await change(`repair ${name}`, (plan) => addRepairs(plan, repairs));
     await writeDown(advice.says);
     onRepair();
   };
@@ -83,7 +83,7 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
         <Pick
           label="On"
           value={on}
-          options={sheet.plan.things.map(({ id, name: label }) => ({ value: id, label: `on ${label}` }))}
+          options={thingsOf(sheet.plan).map(({ id, name: label }) => ({ value: id, label: `on ${label}` }))}
           onChange={setChosen}
         />
         {!isKnown && <p>What helps cannot be worked out: this thing has no layers, or {code} has left the tray.</p>}
@@ -167,11 +167,12 @@ function useRemedies({
   const { data: tools } = useToolsQuery(sheet.trayId);
   const [found, setFound] = useState<{ key: string; value: Remedied } | null>(null);
   const key = `${kind} ${on} ${pencilId}`;
+  const things = thingsOf(sheet.plan);
   const elsewhere = useMemo(() => {
     const own = comesOut.get(pencilId)?.body;
     if (!own) return [];
     // Where its colour is nearest to what lies there anyway it looks meant soonest.
-    return sheet.plan.things
+    return things
       .flatMap(({ id, name }) => {
         const pencils = recipes.get(id)?.layers.map((layer) => layer.pencil) ?? [];
         if (id === on || pencils.length === 0 || pencils.includes(pencilId)) return [];
@@ -183,7 +184,7 @@ function useRemedies({
       })
       .sort((p, q) => p.apart - q.apart)
       .map(({ id, name }) => ({ id, name }));
-  }, [sheet.plan.things, recipes, comesOut, pencilId, on]);
+  }, [things, recipes, comesOut, pencilId, on]);
   useEffect(() => {
     const recipe = recipes.get(on);
     if (!recipe || !tools || !pencilById.has(pencilId)) return;

@@ -1,5 +1,6 @@
 import { type Recipe } from '../../../core/recipe/index.ts';
 import { type Desk } from '../../desk/desk-context.ts';
+import { thingsOf } from '../../../plan/index.ts';
 
 /** What the worker needs to lay a thing's recipe: its pencils and some more, the paper, and what lies there already. */
 export function onItsGround(
@@ -8,7 +9,7 @@ export function onItsGround(
   recipe: Recipe,
   more: readonly string[] = [],
 ) {
-  const regionIds = sheet.plan.things.find(({ id }) => id === thingId)?.regionIds ?? [];
+  const regionIds = thingsOf(sheet.plan).find(({ id }) => id === thingId)?.regionIds ?? [];
   const regions = regionIds.flatMap((id) => page?.regions[id - 1] ?? []);
   const largest = regions.length > 0 ? regions.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a)) : null;
   const pencils = [...new Set([...recipe.layers.map(({ pencil }) => pencil), ...more])].flatMap((id) => {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { withInstead } from '../../../planning/index.ts';
+import { replacePencil } from '../../../plan/index.ts';
 import { usePlanChange } from '../../api/use-plan.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { CardOver } from '../../parts/index.ts';
@@ -40,9 +40,8 @@ export function OtherPencil({ pencilId, thingId, thing, onUsed, onReplaced, onCl
           onClose();
           onUsed({ timeStamp: performance.now() }, pencil.id);
           if (!also) return;
-          await change(
-            `${pencil.code} instead of ${code} on ${thing}`,
-            withInstead(sheet.plan, pencilId, pencil.id, thingId),
+          await change(`${pencil.code} instead of ${code} on ${thing}`, (plan) =>
+            replacePencil(plan, pencilId, pencil.id, thingId),
           );
           onReplaced();
         }}

@@ -7,6 +7,7 @@ import { BeliefMark, Laydown, PointMark, PressureMark, StrokeMark, ZoneBar } fro
 import { PinnedBeside } from '../../references/index.ts';
 import { about } from '../../../planning/index.ts';
 import { REMINDER_WORDS, placeOnPage } from './step-words.ts';
+import { thingsOf } from '../../../plan/index.ts';
 
 type PlanStep = BenchPlan['steps'][number];
 
@@ -88,7 +89,7 @@ export function StepCard({ plan, step, next, reminders, dryAt, now }: Props) {
           {caution}
         </p>
       ))}
-      <PinnedBeside sheetId={sheet.id} thingId={step.thingId} things={sheet.plan.things} />
+      <PinnedBeside sheetId={sheet.id} thingId={step.thingId} things={thingsOf(sheet.plan)} />
     </>
   );
 }
