@@ -39,6 +39,16 @@ describe('the Sheet stage', function () {
     );
     await page.getByText(/found,/).waitFor();
   };
+  /** Takes the last change back; the regions of before are there again with it, and not found another time. */
+  const undoneTo = async (before: string | null) => {
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await until(
+      'the regions of before',
+      async () => (await state()).plan.regionsFrom,
+      (from) => from === before,
+    );
+    await page.getByText(/found,/).waitFor();
+  };
   const at = async (x: number, y: number) => {
     const box = (await page.getByTestId('sheet').boundingBox())!;
     const k = Math.min(box.width - 36, box.height - 36) / 210;
@@ -66,8 +76,7 @@ describe('the Sheet stage', function () {
     // The keys go back to the sheet, not to nowhere.
     await page.waitForFunction(() => document.activeElement?.id === 'the-sheet');
     expect((await state()).plan.finding.mends.map(({ kind }) => kind)).to.deep.equal(['cut', 'open']);
-    await page.getByRole('button', { name: /^Undo/ }).click();
-    await foundAnew((await state()).plan.regionsFrom);
+    await undoneTo(regionsFrom);
     expect((await state()).plan.finding.mends).to.deep.equal([]);
   });
 
@@ -100,8 +109,7 @@ describe('the Sheet stage', function () {
     const after = await regions();
     expect(after.regions.length).to.be.below(before);
     expect(Math.min(...after.regions.map(({ areaMm2 }) => areaMm2))).to.be.at.least(3);
-    await page.getByRole('button', { name: /^Undo/ }).click();
-    await foundAnew((await state()).plan.regionsFrom);
+    await undoneTo(regionsFrom);
     expect((await regions()).regions).to.have.length(before);
   });
 
@@ -129,11 +137,10 @@ describe('the Sheet stage', function () {
     const hull = start.regions.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
     await clickAt(hull.pole);
     await page.getByRole('button', { name: 'Halve it' }).click();
-    await foundAnew((await state()).plan.regionsFrom);
+    await foundAnew(start.from);
     const halved = await regions();
     expect(halved.regions.length).to.be.above(start.regions.length);
-    await page.getByRole('button', { name: /^Undo/ }).click();
-    await foundAnew((await state()).plan.regionsFrom);
+    await undoneTo(start.from);
     expect((await regions()).regions.map(({ areaMm2 }) => areaMm2)).to.deep.equal(
       start.regions.map(({ areaMm2 }) => areaMm2),
     );
@@ -147,12 +154,11 @@ describe('the Sheet stage', function () {
     const { top, bottom } = region.box;
     for (const y of [Math.max(1, top - 8), Math.min(209, bottom + 8)]) await clickAt({ x: region.pole.x, y });
     await page.keyboard.press('Enter');
-    await foundAnew((await state()).plan.regionsFrom);
+    await foundAnew(start.from);
     const parted = await regions();
     const untouched = new Set(start.regions.map(({ areaMm2 }) => areaMm2));
     expect(parted.regions.filter(({ areaMm2 }) => !untouched.has(areaMm2)).length).to.be.within(2, 4);
-    await page.getByRole('button', { name: /^Undo/ }).click();
-    await foundAnew((await state()).plan.regionsFrom);
+    await undoneTo(start.from);
     expect((await regions()).regions).to.have.length(start.regions.length);
   });
 
@@ -259,8 +265,7 @@ describe('the Sheet stage', function () {
     await page.keyboard.press('Enter');
     await foundAnew(regionsFrom);
     expect((await state()).plan.page).to.include({ widthMm: 105, heightMm: 105 });
-    await page.getByRole('button', { name: /^Undo/ }).click();
-    await foundAnew((await state()).plan.regionsFrom);
+    await undoneTo(regionsFrom);
     expect((await state()).plan.page).to.include({ widthMm: 210, heightMm: 210 });
   });
 

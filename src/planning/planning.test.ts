@@ -12,7 +12,7 @@ import {
 import { labOfHex } from '../core/colour/index.ts';
 import { type Direction, familyOf } from '../core/recipe/index.ts';
 import { ASSUMED_RATES, sequence, validateSequence } from '../core/bench/index.ts';
-import { LAYDOWN_MODEL, declaredFit, paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
+import { LAYDOWN_MODEL, bareGround, declaredFit, paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type ToneStack } from '../core/preview/index.ts';
 import {
@@ -91,6 +91,28 @@ describe('open steps', () => {
       const { fromWidthMm } = recipes.get(step.thingId)!.layers.find(({ id }) => id === step.layerId)!;
       for (const id of step.regionIds) expect(regions[id - 1].usableWidthMm).to.be.at.least(fromWidthMm);
     }
+  });
+});
+
+describe('a recipe that cannot be worked out', () => {
+  it('leaves its own thing bare, and the rest of the page is painted', () => {
+    const things = [...recipes].map(([id, recipe]) => ({ id, regionIds: plan.things[id].regionIds, recipe }));
+    const [bad, good] = things;
+    const layers = [{ ...bad.recipe.layers[0], tool: 'no such tool' }, ...bad.recipe.layers.slice(1)];
+    const own = { ...bad, recipe: { ...bad.recipe, layers } };
+    const optics = pencilOptics({ masstone: [40, 10, 10], type: 'wax' });
+    const ground = { ground: bareGround(paperById('white-book')), key: 'white' };
+    const tables = regionTables(
+      [own, good],
+      regions,
+      {},
+      () => ({ optics, key: 'one' }),
+      () => ground,
+      [],
+      new Map(),
+    );
+    for (const id of bad.regionIds) expect(tables[id]).to.equal(null);
+    for (const id of good.regionIds) expect(tables[id]).to.not.equal(null);
   });
 });
 

@@ -1,7 +1,7 @@
 import { type PencilOptics } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type Looking, type ToneStack, type ToneTable, toneStack } from '../core/preview/index.ts';
-import { type Recipe, layersFor } from '../core/recipe/index.ts';
+import { type Layer, type Recipe, layersFor } from '../core/recipe/index.ts';
 import { type KeyedGround } from './grounds.ts';
 
 /** What is laid on the regions of a thing. */
@@ -45,6 +45,17 @@ export function regionTables(
   for (const { id, regionIds, recipe } of things) {
     if (!recipe) continue;
     const laid = recipe.layers.slice(0, upTo[id] ?? recipe.layers.length);
+    try {
+      paint(regionIds, recipe, laid);
+    } catch (error) {
+      // A recipe that cannot be worked out leaves its own thing bare, which is told where its layers are; the rest of
+      // the page is painted.
+      if (!(error instanceof RangeError)) throw error;
+    }
+  }
+  return tables;
+
+  function paint(regionIds: readonly number[], recipe: Recipe, laid: readonly Layer[]): void {
     const pencils = new Map(recipe.layers.map(({ pencil }) => [pencil, opticsOf(pencil)]));
     const optics = new Map([...pencils].map(([pencil, each]) => [pencil, each.optics]));
     for (const regionId of regionIds) {
@@ -55,5 +66,4 @@ export function regionTables(
       tables[regionId] = stack.after(layers.filter((layer) => laid.includes(layer)).length);
     }
   }
-  return tables;
 }

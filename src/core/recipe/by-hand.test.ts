@@ -1,18 +1,24 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { labOfHex } from '../colour/index.ts';
-import { bareGround, pencilOptics, whiteBook } from '../laydown/index.ts';
+import { TOOLS, bareGround, pencilOptics, whiteBook } from '../laydown/index.ts';
+import { FIELDS } from '../light/index.ts';
 import {
+  type Layer,
   type LayerEdit,
   type RecipeEdits,
+  EFFECTS,
   SCHOOLS,
   cardOf,
   cautionsOf,
+  checkRecipe,
   compileRecipe,
   consequencesOf,
   editsFromCard,
   familyOf,
+  fieldsOf,
   mergedEdits,
+  toothAfter,
   withEdits,
 } from './index.ts';
 
@@ -50,6 +56,45 @@ const edits: fc.Arbitrary<RecipeEdits> = fc.record(
   },
   { requiredKeys: [] },
 );
+
+describe('a layer of a person’s own', () => {
+  const light = (field: Layer['zone']['field']): Layer => ({
+    ...recipe.layers[0],
+    id: `own-${field}`,
+    zone: { field, overMm: 5, from: 0, to: 0.5, softnessMm: 1 },
+  });
+
+  it('outlives every change of effect: it looks at what the effect looks at, and a note says so', () => {
+    for (const { id } of EFFECTS) {
+      const plain = compileRecipe(id, 'base-coat-first', family, context);
+      for (const field of FIELDS) {
+        const added = [light('glow'), light(field)].filter(
+          ({ id: own }, i, all) => all.findIndex((each) => each.id === own) === i,
+        );
+        const edited = withEdits(plain, { added });
+        expect(edited.layers.map((layer) => layer.id)).to.include.members(added.map((layer) => layer.id));
+        expect(fieldsOf(edited.layers).length, `${id} ${field}`).to.be.at.most(2);
+        const moved = added.filter(
+          (layer) => edited.layers.find((each) => each.id === layer.id)!.zone.field !== layer.zone.field,
+        );
+        expect(edited.notes.length - plain.notes.length).to.equal(moved.length);
+      }
+    }
+  });
+
+  it('may wet the paper: what comes out is what comes out of waiting, and the check says to wait', () => {
+    for (const { id: tool } of TOOLS.filter(({ wets, coloured }) => wets && !coloured)) {
+      for (const dryMinutes of [undefined, 5, 30]) {
+        const wet: Layer = { ...light('tone'), tool, dryMinutes, passes: 2 };
+        const wetted = withEdits(recipe, { added: [wet], order: [ids[0], wet.id, ...ids.slice(1)] });
+        const ground = bareGround(whiteBook);
+        expect(toothAfter(wetted, optics, ground)).to.have.length(ids.length + 1);
+        const found = checkRecipe(wetted, context, optics, ground).map(({ kind }) => kind);
+        expect(found.includes('still-wet')).to.equal((dryMinutes ?? 0) < 15);
+      }
+    }
+  });
+});
 
 describe('changes to a recipe', () => {
   it('never lose a layer that is not left out, and never make an interval that is none', () => {

@@ -1,4 +1,5 @@
 import { type Pressure } from '../laydown/index.ts';
+import { MOST_FIELDS } from './zone.ts';
 import { type Direction, type Layer, type Point, type Recipe, type Stroke } from './layer.ts';
 
 /** What a person changed in one layer of a recipe. */
@@ -42,14 +43,45 @@ export function withEdits(
   { layers = {}, without = [], added = [], order = [] }: RecipeEdits = {},
 ): Recipe {
   const own = new Set(recipe.layers.map(({ id }) => id));
-  const all = [...recipe.layers, ...added.filter(({ id }) => !own.has(id))].filter(({ id }) => !without.includes(id));
+  const fitted = fittedTo(
+    recipe,
+    added.filter(({ id }) => !own.has(id)),
+  );
+  const all = [...recipe.layers, ...fitted.layers].filter(({ id }) => !without.includes(id));
   return {
     ...recipe,
+    notes: [...recipe.notes, ...fitted.notes],
     layers: inOrder(
       all.map((layer) => edited(layer, layers[layer.id])),
       order,
     ),
   };
+}
+
+/**
+ * Layers of a person's own as a recipe can have them. Where its effect leaves no room for the field that one looks at, it
+ * looks at the effect's own, with the same ends: a layer outlives a change of effect.
+ */
+function fittedTo({ layers }: Recipe, added: readonly Layer[]): { layers: Layer[]; notes: string[] } {
+  const known = new Map(
+    layers.flatMap(({ zone }) => [zone, ...(zone.and ? [zone.and] : [])].map((span) => [span.field, span])),
+  );
+  const notes: string[] = [];
+  const fitted = added.map((layer) => {
+    const spans = [layer.zone, ...(layer.zone.and ? [layer.zone.and] : [])];
+    const strange = spans.filter(({ field }) => !known.has(field));
+    if (known.size + new Set(strange.map(({ field }) => field)).size <= MOST_FIELDS) {
+      for (const span of strange) known.set(span.field, span);
+      return layer;
+    }
+    const [[field, { overMm }]] = known;
+    const { from, to, softnessMm, hardTo } = layer.zone;
+    notes.push(
+      `A layer of your own looked at ${strange[0].field}; this effect looks at ${[...known.keys()].join(' and ')}, and so does your layer now.`,
+    );
+    return { ...layer, zone: { field, overMm, from, to, softnessMm, hardTo } };
+  });
+  return { layers: fitted, notes };
 }
 
 function edited(layer: Layer, edit: LayerEdit = {}): Layer {

@@ -50,6 +50,9 @@ interface Props {
   fitKey?: string;
 }
 
+/** One list for all that is left out, so that nothing is painted anew for it. */
+const NOTHING: readonly number[] = [];
+const NO_HANDLES: NonNullable<Props['handles']> = [];
 const MARGIN = 18;
 /** A click or the pointer means what lies within so many CSS pixels of it. */
 const REACH_PX = 6;
@@ -58,13 +61,13 @@ const REACH_PX = 6;
 export function SheetView({
   under,
   predicted,
-  selected = [],
-  lit = [],
+  selected = NOTHING,
+  lit = NOTHING,
   onPick,
   onHover,
   onGather,
   line,
-  handles = [],
+  handles = NO_HANDLES,
   rulers,
   ring,
   paperTint,

@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { toast } from 'sonner';
 import { type PreviewRequest, type ZoneLook, pageWorker, useJob } from '../workers/index.ts';
 import { type Step } from '../../core/bench/index.ts';
 import { type GlowContrast, type Highlight, type Lighting } from '../../core/light/index.ts';
@@ -260,10 +261,15 @@ export function usePixels(
       while (waiting.current && alive.current) {
         const next = waiting.current;
         waiting.current = null;
-        for (const look of next.looks) {
-          const pixels = await look();
-          if (alive.current) setHeld({ canvas: canvasOf(pixels), of: next.of });
-          if (waiting.current || !alive.current) break;
+        try {
+          for (const look of next.looks) {
+            const pixels = await look();
+            if (alive.current) setHeld({ canvas: canvasOf(pixels), of: next.of });
+            if (waiting.current || !alive.current) break;
+          }
+        } catch (error) {
+          // What is asked for next may well be painted; that this was not is said, once for all pictures.
+          toast.error(`A picture could not be painted: ${(error as Error).message}`, { id: 'not painted' });
         }
       }
       busy.current = false;

@@ -16,7 +16,7 @@ import {
 import { decideThing, type AboutThing } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, Pick, PixelCanvas, Reordered, Section } from '../parts/index.ts';
+import { Button, Notice, Pick, PixelCanvas, Reordered, Section } from '../parts/index.ts';
 import { Findings } from './findings.tsx';
 import { LayerRow } from './layer-row.tsx';
 import { useChecked } from './use-checked.ts';
@@ -38,7 +38,7 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
   const change = usePlanChange(sheet.id, 'layers');
   const regions = useMemo(() => thing.regionIds.flatMap((id) => page?.regions[id - 1] ?? []), [thing.regionIds, page]);
   const [before, setBefore] = useState<Recipe | null>(null);
-  const checked = useChecked(thing, recipe, before);
+  const { checked, fault } = useChecked(thing, recipe, before);
   const findings = checked?.findings ?? [];
   const edits = thing.edits ?? {};
   const changed = Object.keys(edits).length > 0;
@@ -69,6 +69,11 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
           of={findings.filter(({ kind }) => kind !== 'narrow')}
           onRemedy={({ change: remedy, remedy: words }) => edit(remedy!, words.replace(/\.$/, '').slice(0, 80))}
         />
+        {fault && (
+          <Notice kind="refused">
+            These layers cannot be worked out, so this thing is left bare on the sheet. {fault}
+          </Notice>
+        )}
         <HowItIsLaid thing={thing} recipe={recipe} proposed={proposed} />
         <figure>
           <figcaption className="mb-1 flex justify-between text-sm text-soft">

@@ -5,19 +5,24 @@ import { thingsOf } from '../../plan/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { pencilWorker } from '../workers/index.ts';
 
-export type Checked = Extract<Awaited<ReturnType<typeof pencilWorker.check>>, { kind: 'done' }>['value'];
+type Outcome = Awaited<ReturnType<typeof pencilWorker.check>>;
+export type Checked = Extract<Outcome, { kind: 'done' }>['value'];
 
 /** Size of the predicted passage, pixels. */
 const PASSAGE = { width: 320, height: 32 };
 
 /**
- * What a thing's recipe comes to; null until it is known.
+ * What a thing's recipe comes to, or why that cannot be worked out; null for both until it is known.
  * @param before the recipe that was just changed into this one
  */
-export function useChecked(thing: Thing, recipe: Recipe, before: Recipe | null): Checked | null {
+export function useChecked(
+  thing: Thing,
+  recipe: Recipe,
+  before: Recipe | null,
+): { checked: Checked | null; fault: string | null } {
   const { sheet, page, pencilById, use, grounds } = useDesk();
   const { paperFacts } = sheet.plan;
-  const [checked, setChecked] = useState<Checked | null>(null);
+  const [outcome, setOutcome] = useState<Outcome | null>(null);
   const beside = useBeside(thing);
   const regions = useMemo(() => thing.regionIds.flatMap((id) => page?.regions[id - 1] ?? []), [thing.regionIds, page]);
   const { weightGsm, waterSafe, inkRuns } = paperFacts;
@@ -39,12 +44,15 @@ export function useChecked(thing: Thing, recipe: Recipe, before: Recipe | null):
       onGround: grounds.get(largest.id) ?? null,
       beside: { ...beside, paper: { weightGsm, waterSafe, inkRuns } },
     };
-    void pencilWorker.check(request, PASSAGE.width, PASSAGE.height).then((outcome) => {
-      if (wanted && outcome.kind === 'done') setChecked(outcome.value);
+    void pencilWorker.check(request, PASSAGE.width, PASSAGE.height).then((found) => {
+      if (wanted) setOutcome(found);
     });
     return () => void (wanted = false);
   }, [recipe, before, regions, use, pencilById, grounds, beside, weightGsm, waterSafe, inkRuns]);
-  return checked;
+  return {
+    checked: outcome?.kind === 'done' ? outcome.value : null,
+    fault: outcome?.kind === 'refused' ? outcome.sentence : null,
+  };
 }
 
 /** How pale the things are that a thing touches. */

@@ -9,6 +9,7 @@ export const paint: Tool = {
   id: 'paint',
   name: 'opaque paint',
   coloured: true,
+  wets: true,
   onWet: true,
   caution: 'It fills the tooth: pencils hardly take on it. Thin paper warps; dry before going on.',
   use: (ground, amount, colour) => ({ ...coated(ground, colour, COVERS * amount, FILLS * amount), wet: true }),

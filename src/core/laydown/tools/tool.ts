@@ -8,6 +8,8 @@ export interface Tool {
   name: string;
   /** Whether it lays a colour of its own, which must then be told. */
   coloured: boolean;
+  /** Whether it leaves the paper wet, so that it must dry before a pencil goes over it. */
+  wets?: boolean;
   /** Whether it may go onto wet paper. */
   onWet?: boolean;
   /** What to mind, in one or two sentences; "" where nothing is special. */

@@ -3,8 +3,6 @@ import { type Check, startOf } from './check.ts';
 
 /** Paper thinner than this warps when it gets wet. */
 const STANDS_WATER_GSM = 160;
-/** Tools that wet the paper. */
-const WETS = new Set(['water', 'solvent', 'wash']);
 
 /** Water on paper that does not stand it. */
 export const wetPaper: Check = {
@@ -40,7 +38,8 @@ export const stillWet: Check = {
   title: 'It is not dry yet.',
   find({ recipe: { layers } }) {
     const wet = layers.find(
-      ({ tool, dryMinutes = 0 }, i) => tool && WETS.has(tool) && dryMinutes < DRIES_MINUTES && i < layers.length - 1,
+      ({ tool, dryMinutes = 0 }, i) =>
+        tool && toolById(tool).wets && dryMinutes < DRIES_MINUTES && i < layers.length - 1,
     );
     if (!wet) return null;
     return {

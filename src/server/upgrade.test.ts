@@ -1,0 +1,130 @@
+import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { PGlite } from '@electric-sql/pglite';
+import { expect } from 'chai';
+import { eq } from 'drizzle-orm';
+import { drizzle } from 'drizzle-orm/pglite';
+import { migrate } from 'drizzle-orm/pglite/migrator';
+import { SheetState } from '../contracts/index.ts';
+import { readPlan } from '../plan/index.ts';
+import { openDatabase } from './db/open-database.ts';
+import { commands, sheets } from './db/schema.ts';
+import { ensureDesk } from './services/desk.ts';
+import { listSheets, sheetState } from './services/sheets.ts';
+import { SHEET, change, emptyDesk, sheetNow, stepBack, withRegions } from './test/desk.ts';
+
+const STORED = new URL('../plan/test/stored/', import.meta.url);
+
+interface Stored {
+  plan: object;
+  changes: { label: string; before: Record<string, unknown>; after: Record<string, unknown>; undone: boolean }[];
+}
+
+/** A sheet as a desk of an older version left it. */
+async function olderDesk({ plan, changes }: Stored) {
+  const desk = await emptyDesk();
+  await withRegions(desk);
+  await desk.db
+    .update(sheets)
+    .set({ plan: plan as never })
+    .where(eq(sheets.id, SHEET));
+  await desk.db.insert(commands).values(
+    changes.map(({ label, before, after, undone }, i) => ({
+      id: `older-${i}`,
+      sheetId: SHEET,
+      stage: 'page',
+      label,
+      before,
+      after,
+      undone,
+    })),
+  );
+  await ensureDesk(desk.db);
+  return desk;
+}
+
+const MIGRATIONS = resolve('src/server/db/migrations');
+
+/** The migrations as they were when the newest had this number, in a folder of their own. */
+function migrationsUpTo(number: number, within: string): string {
+  const folder = join(within, 'migrations');
+  cpSync(MIGRATIONS, folder, { recursive: true });
+  const journal = join(folder, 'meta/_journal.json');
+  const { entries, ...rest } = JSON.parse(readFileSync(journal, 'utf8')) as { entries: { idx: number }[] };
+  writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.filter(({ idx }) => idx <= number) }));
+  return folder;
+}
+
+describe('a desk of an older version', () => {
+  for (const file of readdirSync(STORED)) {
+    const stored: Stored = JSON.parse(readFileSync(new URL(file, STORED), 'utf8'));
+    it(`with ${file.replace('.json', '').replaceAll('-', ' ')} opens, and every change on it is undone and done again`, async () => {
+      const desk = await olderDesk(stored);
+      const opened = SheetState.parse(await sheetNow(desk));
+      const done = stored.changes.filter(({ undone }) => !undone).map(({ label }) => label);
+      for (const label of [...done].reverse()) {
+        expect((await sheetNow(desk)).undo).to.equal(label);
+        await stepBack(desk, 'undo');
+      }
+      expect((await sheetNow(desk)).undo).to.equal(null);
+      for (let k = 0; k < done.length; k++) await stepBack(desk, 'redo');
+      const again = await sheetNow(desk);
+      expect(again.plan).to.deep.equal(opened.plan);
+      expect(again.plan).to.deep.equal({ ...readPlan(stored.plan), regionsFrom: opened.plan.regionsFrom });
+    });
+  }
+
+  it('is brought up to date once, and worked on from there', async () => {
+    const desk = await olderDesk(JSON.parse(readFileSync(new URL('bench.json', STORED), 'utf8')));
+    const before = await desk.db.select().from(commands);
+    expect(before.every(({ before: older }) => older === null)).to.equal(true);
+    await ensureDesk(desk.db);
+    expect(await desk.db.select().from(commands)).to.deep.equal(before);
+    const { body } = await change(desk, (plan) => (plan.things['thing-bell'].form = 'flat'));
+    expect([body.undo, body.redo]).to.deep.equal(['a change', null]);
+  });
+
+  it('keeps its regions and what the shelf shows when its tables are brought up to date', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'older-desk-'));
+    try {
+      const older = await PGlite.create(join(folder, 'database'));
+      await migrate(drizzle({ client: older }), { migrationsFolder: migrationsUpTo(10, folder) });
+      const { plan } = JSON.parse(readFileSync(new URL('bench.json', STORED), 'utf8')) as Stored;
+      const meta = { from: 'found then', width: 10, height: 10, pixelsPerMm: 1, regions: [{ id: 1 }, { id: 2 }] };
+      await older.exec(`
+        insert into trays (id, name, origin) values ('my-pencils', 'My pencils', 'own');
+        insert into blobs (hash, mime, bytes) values ('a-hash', 'image/png', '');`);
+      await older.query(
+        `insert into sheets (id, title, origin, tray_id, original_hash, picture_hash, picture_width, picture_height, plan)
+         values ('sheet-one', 'A row', 'own', 'my-pencils', 'a-hash', 'a-hash', 10, 10, $1)`,
+        [JSON.stringify(plan)],
+      );
+      await older.query(`insert into region_maps (sheet_id, meta, labels_hash) values ('sheet-one', $1, 'a-hash')`, [
+        JSON.stringify(meta),
+      ]);
+      await older.close();
+      const { db, close } = await openDatabase(folder);
+      await ensureDesk(db);
+      const [card] = await listSheets(db);
+      expect(card).to.include({ widthMm: 210, paper: 'white-book', things: 2, regions: 2 });
+      expect((await sheetState(db, SHEET)).plan).to.deep.equal({ ...readPlan(plan), regionsFrom: 'found then' });
+      await close();
+    } finally {
+      rmSync(folder, { recursive: true });
+    }
+  }).timeout(60_000);
+
+  it('shows its other sheets though one plan cannot be read', async () => {
+    const desk = await emptyDesk();
+    await withRegions(desk);
+    await withRegions(desk, { id: 'sheet-torn' });
+    await desk.db
+      .update(sheets)
+      .set({ plan: { torn: true } as never })
+      .where(eq(sheets.id, 'sheet-torn'));
+    await ensureDesk(desk.db);
+    expect((await desk.api.get('/api/sheets').expect(200)).body).to.have.length(2);
+    expect((await sheetNow(desk)).id).to.equal(SHEET);
+  });
+});
