@@ -45,6 +45,7 @@ export const Step = z.preprocess((step) => {
   if (!older.success) return step;
   return { ...older.data, zone: { ...older.data.zone, overMm: older.data.halfWidthMm } };
 }, OwnStep);
+export type Step = z.output<typeof Step>;
 
 /** A pencil as it was when a plan was made. */
 const PencilThen = z.object({ id: Id, code: z.string(), name: z.string(), colour: z.string() });

@@ -10,3 +10,6 @@ export const Settings = z.object({
 });
 export type Settings = z.infer<typeof Settings>;
 export const defaultSettings: Settings = { mode: 'day', text: 100, ground: 'mid grey' };
+
+/** Undo remembers so much of a sheet, bytes; the oldest changes beyond that are forgotten. */
+export const MOST_UNDO_BYTES = 10 * 1024 * 1024;

@@ -29,10 +29,12 @@ export interface AppOptions {
   web: string | null;
   /** How other devices come in; null: the desk is for this computer alone. */
   door?: Door | null;
+  /** Told of every request to the API, and whether it may change something. */
+  onRequest?: (changes: boolean) => void;
 }
 
 /** The whole HTTP side: the API under /api and, beside it, the built web files. */
-export function createApp({ db, log, demoSheets, web, door = null }: AppOptions): Express {
+export function createApp({ db, log, demoSheets, web, door = null, onRequest }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false }));
@@ -52,6 +54,10 @@ export function createApp({ db, log, demoSheets, web, door = null }: AppOptions)
     }),
   );
   app.use(compression());
+  app.use('/api', (request, _response, next) => {
+    onRequest?.(request.method !== 'GET');
+    next();
+  });
   app.use('/api', ...doorkeeper(door), express.json({ limit: '20mb' }));
   app.use('/api/door', doorRoutes(door));
   app.get(

@@ -9,6 +9,7 @@ import { startOver } from './fresh.ts';
 import { lockFolder } from './lock.ts';
 import { demoDesk } from './services/demo-desk.ts';
 import { ensureDesk } from './services/desk.ts';
+import { whenQuiet } from './services/upkeep.ts';
 
 const port = Number(process.env.PORT ?? 4180);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -37,7 +38,9 @@ try {
   const seeded = await seedDemo(demoDesk(db, demoSheets));
   if (seeded) console.log('The demo sheets and pencils are laid out.');
   const door = isOpen ? await openDoor(db, code) : null;
-  const server = createApp({ db, log, demoSheets, web, door }).listen(port, host, (error?: Error) => {
+  const house = whenQuiet(db, (fault) => log.error(fault));
+  const { onRequest } = house;
+  const server = createApp({ db, log, demoSheets, web, door, onRequest }).listen(port, host, (error?: Error) => {
     if (error) return stop(error);
     const address = server.address();
     const actual = typeof address === 'object' && address ? address.port : port;
@@ -50,6 +53,7 @@ try {
   });
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.once(signal, () => {
+      house.stop();
       server.close(() => void close().finally(() => process.exit(0)));
       server.closeAllConnections();
     });

@@ -6,10 +6,11 @@ import { expect } from 'chai';
 import { eq } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
-import { SheetState } from '../contracts/index.ts';
+import { BenchState, SheetState } from '../contracts/index.ts';
 import { readPlan } from '../plan/index.ts';
 import { openDatabase } from './db/open-database.ts';
 import { commands, sheets } from './db/schema.ts';
+import { benchState } from './services/bench.ts';
 import { ensureDesk } from './services/desk.ts';
 import { listSheets, sheetState } from './services/sheets.ts';
 import { SHEET, change, emptyDesk, sheetNow, stepBack, withRegions } from './test/desk.ts';
@@ -56,6 +57,39 @@ function migrationsUpTo(number: number, within: string): string {
   return folder;
 }
 
+const olderStep = (thingId: string, layerId: string) => ({
+  id: `${thingId}/${layerId}`,
+  thingId,
+  layerId,
+  pencil: 'pencil-K1',
+  regionIds: [1],
+  pressure: 'light',
+  passes: 1,
+  stroke: 'small circles',
+  point: 'normal',
+  zone: { field: 'tone', from: 0, to: 0.4, softnessMm: 1 },
+  halfWidthMm: 2.5,
+  purpose: 'Base coat.',
+  minutes: 3,
+  value: 60,
+  after: [],
+});
+/** An order as it was kept whole, its steps not in turn, before zones knew their way and orders what they left out. */
+const OLDER_ORDER = {
+  id: 'older-plan',
+  planRevision: 3,
+  model: 'layers 1',
+  openThings: 2,
+  steps: [olderStep('thing-roof', 'base'), olderStep('thing-bell', 'shadow'), olderStep('thing-bell', 'base')],
+  order: ['thing-bell/base', 'thing-bell/shadow', 'thing-roof/base'],
+  sittings: [{ steps: ['thing-bell/base', 'thing-bell/shadow', 'thing-roof/base'], minutes: 9 }],
+  pickUps: 1,
+  minutes: 9,
+  lowerBound: 1,
+  pencils: [],
+  things: [],
+};
+
 describe('a desk of an older version', () => {
   for (const file of readdirSync(STORED)) {
     const stored: Stored = JSON.parse(readFileSync(new URL(file, STORED), 'utf8'));
@@ -85,7 +119,7 @@ describe('a desk of an older version', () => {
     expect([body.undo, body.redo]).to.deep.equal(['a change', null]);
   });
 
-  it('keeps its regions and what the shelf shows when its tables are brought up to date', async () => {
+  it('keeps its regions, its order of steps with its log, and what the shelf shows when its tables are brought up to date', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'older-desk-'));
     try {
       const older = await PGlite.create(join(folder, 'database'));
@@ -103,12 +137,37 @@ describe('a desk of an older version', () => {
       await older.query(`insert into region_maps (sheet_id, meta, labels_hash) values ('sheet-one', $1, 'a-hash')`, [
         JSON.stringify(meta),
       ]);
+      await older.query(`insert into bench_plans (id, sheet_id, content) values ('older-plan', 'sheet-one', $1)`, [
+        JSON.stringify(OLDER_ORDER),
+      ]);
+      const logged = [
+        ['thing-bell/base', 'done'],
+        ['thing-bell/shadow', 'part done'],
+        ['thing-roof/base', 'skipped'],
+        ['thing-bell/base', 'not done after all'],
+        ['thing-bell/base', 'done'],
+      ];
+      for (const [k, [stepId, kind]] of logged.entries()) {
+        await older.query(
+          `insert into step_log (id, plan_id, step_id, kind, started_at, finished_at, paused_seconds)
+           values ($1, 'older-plan', $2, $3, '2026-11-01T19:00:00Z', '2026-11-01T19:03:00Z', 60)`,
+          [`entry-${k}`, stepId, kind],
+        );
+      }
       await older.close();
       const { db, close } = await openDatabase(folder);
       await ensureDesk(db);
       const [card] = await listSheets(db);
       expect(card).to.include({ widthMm: 210, paper: 'white-book', things: 2, regions: 2 });
       expect((await sheetState(db, SHEET)).plan).to.deep.equal({ ...readPlan(plan), regionsFrom: 'found then' });
+      const bench = BenchState.parse(await benchState(db, SHEET));
+      expect(bench.plan!.order).to.deep.equal(OLDER_ORDER.order);
+      expect(bench.plan!.steps[0].zone).to.deep.include({ overMm: 2.5 });
+      expect(bench.plan!.sharpenings).to.equal(0);
+      expect(bench.done.map(({ id, stepId }) => [id, stepId])).to.deep.equal([['entry-4', 'thing-bell/base']]);
+      expect(bench.skipped).to.deep.equal(['thing-roof/base']);
+      expect(bench.begun).to.deep.equal({ 'thing-bell/shadow': 2 });
+      expect(bench.finished).to.deep.equal([{ thingId: 'thing-bell', layerId: 'base', regionIds: [1] }]);
       await close();
     } finally {
       rmSync(folder, { recursive: true });

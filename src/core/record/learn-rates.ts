@@ -11,6 +11,8 @@ export interface TimedStep extends Laying {
   picksUp: boolean;
 }
 
+/** The newest so many finished steps tell how fast a hand is; older ones tell how fast it was. An assumption. */
+export const MOST_STEPS = 500;
 /** So many finished steps are enough to learn anything from. */
 export const ENOUGH_STEPS = 8;
 /** What is assumed counts as much as so many steps of each point. */

@@ -1,6 +1,10 @@
+import { sql } from 'drizzle-orm';
 import {
   boolean,
+  check,
   customType,
+  doublePrecision,
+  foreignKey,
   index,
   integer,
   jsonb,
@@ -30,6 +34,7 @@ import type {
   RegionsMeta,
   Settings,
   SheetPlace,
+  Step,
 } from '../../contracts/index.ts';
 
 const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
@@ -56,7 +61,7 @@ export const pencils = pgTable(
     id: text('id').primaryKey(),
     trayId: text('tray_id')
       .notNull()
-      .references(() => trays.id),
+      .references(() => trays.id, { onDelete: 'cascade' }),
     place: integer('place').notNull(),
     set: text('set').notNull(),
     code: text('code').notNull(),
@@ -81,7 +86,7 @@ export const tools = pgTable('tools', {
   id: text('id').primaryKey(),
   trayId: text('tray_id')
     .notNull()
-    .references(() => trays.id),
+    .references(() => trays.id, { onDelete: 'cascade' }),
   place: integer('place').notNull(),
   content: jsonb('content').$type<NewTool>().notNull(),
   origin: origin(),
@@ -94,12 +99,12 @@ export const swatches = pgTable(
     id: text('id').primaryKey(),
     pencilId: text('pencil_id')
       .notNull()
-      .references(() => pencils.id),
+      .references(() => pencils.id, { onDelete: 'cascade' }),
     paper: text('paper').notNull(),
     patch: text('patch').$type<NewSwatch['patch']>().notNull(),
     ground: text('ground').$type<NewSwatch['ground']>().notNull(),
     lab: jsonb('lab').$type<NewSwatch['lab']>().notNull(),
-    over: text('over').references(() => pencils.id),
+    over: text('over').references(() => pencils.id, { onDelete: 'cascade' }),
     origin: origin(),
     at: now('at'),
   },
@@ -112,7 +117,7 @@ export const trayFits = pgTable(
   {
     trayId: text('tray_id')
       .notNull()
-      .references(() => trays.id),
+      .references(() => trays.id, { onDelete: 'cascade' }),
     paper: text('paper').notNull(),
     content: jsonb('content').$type<NewTrayFit>().notNull(),
     at: now('at'),
@@ -127,7 +132,7 @@ export const swatchCards = pgTable(
     id: text('id').primaryKey(),
     trayId: text('tray_id')
       .notNull()
-      .references(() => trays.id),
+      .references(() => trays.id, { onDelete: 'cascade' }),
     number: integer('number').notNull(),
     paper: text('paper').notNull(),
     pencilIds: jsonb('pencil_ids').$type<string[]>().notNull(),
@@ -145,7 +150,7 @@ export const trialPatches = pgTable(
     id: text('id').primaryKey(),
     trayId: text('tray_id')
       .notNull()
-      .references(() => trays.id),
+      .references(() => trays.id, { onDelete: 'cascade' }),
     content: jsonb('content').$type<NewTrialPatch>().notNull(),
     origin: origin(),
     at: now('at'),
@@ -213,7 +218,7 @@ export const references = pgTable(
     id: text('id').primaryKey(),
     sheetId: text('sheet_id')
       .notNull()
-      .references(() => sheets.id),
+      .references(() => sheets.id, { onDelete: 'cascade' }),
     thingId: text('thing_id'),
     name: text('name').notNull(),
     hash: text('hash')
@@ -244,7 +249,7 @@ export const regionMaps = pgTable(
   {
     sheetId: text('sheet_id')
       .notNull()
-      .references(() => sheets.id),
+      .references(() => sheets.id, { onDelete: 'cascade' }),
     from: text('from').notNull(),
     count: integer('count').notNull(),
     meta: jsonb('meta').$type<RegionsMeta>().notNull(),
@@ -262,7 +267,7 @@ export const commands = pgTable(
     id: text('id').primaryKey(),
     sheetId: text('sheet_id')
       .notNull()
-      .references(() => sheets.id),
+      .references(() => sheets.id, { onDelete: 'cascade' }),
     seq: serial('seq').notNull(),
     stage: text('stage').notNull(),
     label: text('label').notNull(),
@@ -277,19 +282,64 @@ export const commands = pgTable(
   (t) => [index('commands_sheet').on(t.sheetId, t.seq)],
 );
 
+/** Orders of steps as they were agreed; what is in them lies in rows of its own. */
 export const benchPlans = pgTable(
   'bench_plans',
   {
     id: text('id').primaryKey(),
     sheetId: text('sheet_id')
       .notNull()
-      .references(() => sheets.id),
+      .references(() => sheets.id, { onDelete: 'cascade' }),
     seq: serial('seq').notNull(),
-    content: jsonb('content').$type<NewBenchPlan>().notNull(),
+    content: jsonb('content').$type<Omit<NewBenchPlan, 'steps' | 'order'>>().notNull(),
     madeAt: now('made_at'),
   },
   (t) => [index('bench_plans_sheet').on(t.sheetId, t.seq)],
 );
+
+/** How a step stands: by the last word of the log on it. */
+export const STEP_STATES = ['open', 'done', 'skipped'] as const;
+
+/** The steps of orders in turn, and how each stands. */
+export const benchSteps = pgTable(
+  'bench_steps',
+  {
+    planId: text('plan_id')
+      .notNull()
+      .references(() => benchPlans.id, { onDelete: 'cascade' }),
+    stepId: text('step_id').notNull(),
+    place: integer('place').notNull(),
+    thingId: text('thing_id').notNull(),
+    layerId: text('layer_id').notNull(),
+    pencil: text('pencil').notNull(),
+    tool: text('tool'),
+    regionIds: integer('region_ids').array().notNull(),
+    pressure: text('pressure').$type<Step['pressure']>().notNull(),
+    passes: integer('passes').notNull(),
+    stroke: text('stroke').$type<Step['stroke']>().notNull(),
+    point: text('point').$type<Step['point']>().notNull(),
+    minutes: doublePrecision('minutes').notNull(),
+    coveredMm2: doublePrecision('covered_mm2'),
+    /** What else it was told with. */
+    content: jsonb('content').$type<StepContent>().notNull(),
+    state: text('state').$type<(typeof STEP_STATES)[number]>().notNull().default('open'),
+    /** The entry of the log that said so, by its number. */
+    stateSeq: integer('state_seq'),
+    /** Minutes that went into it while it was not done. */
+    begunMinutes: doublePrecision('begun_minutes').notNull().default(0),
+  },
+  (t) => [
+    primaryKey({ columns: [t.planId, t.stepId] }),
+    check('bench_steps_state', sql`${t.state} in ('open', 'done', 'skipped')`),
+    check('bench_steps_regions', sql`cardinality(${t.regionIds}) > 0`),
+  ],
+);
+
+/** What the rows of steps keep beside their columns. */
+export type StepContent = Pick<
+  Step,
+  'direction' | 'dryMinutes' | 'zone' | 'purpose' | 'value' | 'box' | 'wear' | 'soft' | 'after'
+>;
 
 /** What happened at the table, in order. Entries are added and never changed. */
 export const stepLog = pgTable(
@@ -297,9 +347,7 @@ export const stepLog = pgTable(
   {
     id: text('id').primaryKey(),
     seq: serial('seq').notNull(),
-    planId: text('plan_id')
-      .notNull()
-      .references(() => benchPlans.id),
+    planId: text('plan_id').notNull(),
     stepId: text('step_id').notNull(),
     kind: text('kind').$type<LogEntry['kind']>().notNull(),
     startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
@@ -308,8 +356,25 @@ export const stepLog = pgTable(
     usedPencil: text('used_pencil'),
     cameOut: text('came_out').$type<CameOut>(),
   },
-  (t) => [index('step_log_plan').on(t.planId, t.seq)],
+  (t) => [
+    index('step_log_plan').on(t.planId, t.seq),
+    uniqueIndex('step_log_seq').on(t.seq),
+    foreignKey({ columns: [t.planId, t.stepId], foreignColumns: [benchSteps.planId, benchSteps.stepId] }).onDelete(
+      'cascade',
+    ),
+    check('step_log_kind', sql`${t.kind} in ('done', 'part done', 'skipped', 'not done after all')`),
+  ],
 );
+
+/** What sheets still take of their tray's pencils, as it was worked out last. */
+export const plannedWear = pgTable('planned_wear', {
+  sheetId: text('sheet_id')
+    .primaryKey()
+    .references(() => sheets.id, { onDelete: 'cascade' }),
+  /** What it was worked out from, in short: anything else, and it is worked out anew. */
+  madeFor: text('made_for').notNull(),
+  content: jsonb('content').$type<{ pencilId: string; lengthMm: number; points: number }[]>().notNull(),
+});
 
 /** What was written down about a sheet beside its steps. */
 export const notes = pgTable(
@@ -318,7 +383,7 @@ export const notes = pgTable(
     id: text('id').primaryKey(),
     sheetId: text('sheet_id')
       .notNull()
-      .references(() => sheets.id),
+      .references(() => sheets.id, { onDelete: 'cascade' }),
     content: jsonb('content').$type<NewNote>().notNull(),
     origin: origin(),
   },
@@ -331,7 +396,7 @@ export const trials = pgTable(
     id: text('id').primaryKey(),
     sheetId: text('sheet_id')
       .notNull()
-      .references(() => sheets.id),
+      .references(() => sheets.id, { onDelete: 'cascade' }),
     content: jsonb('content').$type<NewTrial>().notNull(),
     origin: origin(),
   },

@@ -1,49 +1,97 @@
-import { and, asc, eq } from 'drizzle-orm';
-import { type BenchState, type LogEntry, type NewBenchPlan, type RecordEntry } from '../../contracts/index.ts';
-import { type Rates, USUAL_COSTS, inHand, validateSequence } from '../../core/bench/index.ts';
-import { learnRates } from '../../core/record/index.ts';
-import { type OnTheTable, minutesWorked, paperInUse, withEntry } from '../../planning/index.ts';
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import {
+  type BenchPlan,
+  type BenchState,
+  type LogEntry,
+  type NewBenchPlan,
+  type RecordEntry,
+  type Step,
+} from '../../contracts/index.ts';
+import { type Rates, validateSequence } from '../../core/bench/index.ts';
+import { type TimedStep, MOST_STEPS, learnRates } from '../../core/record/index.ts';
+import { minutesWorked, paperInUse } from '../../planning/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
-import { benchPlans, sheets, stepLog } from '../db/schema.ts';
+import { benchPlans, benchSteps, sheets, stepLog } from '../db/schema.ts';
 import { Refused, found } from '../refused.ts';
 import { listFits } from './swatches.ts';
 import { listPencils } from './trays.ts';
 
-/** Orders of before told less of themselves. */
-const OLDER = {
-  sharpenings: 0,
-  smearCm2: 0,
-  leftOut: [],
-  madeFor: null,
-  ratesFrom: 0,
-  pickUpSeconds: USUAL_COSTS.pickUpSeconds,
-};
+type StepRow = typeof benchSteps.$inferSelect;
+type LogRow = typeof stepLog.$inferSelect;
 
-/** The orders of a sheet, the oldest first, each with what stands in the log of it. */
-async function ordersOf(db: Querying, sheetId: string) {
-  const rows = await db.select().from(benchPlans).where(eq(benchPlans.sheetId, sheetId)).orderBy(asc(benchPlans.seq));
-  return Promise.all(
-    rows.map(async ({ id, content, madeAt }) => ({
-      plan: { ...OLDER, ...content, madeAt: madeAt.toISOString() },
-      stepOf: new Map(content.steps.map((step) => [step.id, step])),
-      ...(await tableOf(db, id)),
-    })),
-  );
-}
+/** How many rows go into one statement: a statement holds so many values at most. */
+const ROWS = 1000;
+
+/** The entry of the log by which a step stands as it does. */
+const LAST_WORD = eq(stepLog.seq, benchSteps.stateSeq);
 
 /** The newest plan of a sheet's bench, what stands as done, put off and begun of it, and what is finished in all. */
 export async function benchState(db: Querying, sheetId: string): Promise<BenchState> {
-  const orders = await ordersOf(db, sheetId);
-  const newest = orders.at(-1);
+  const [newest] = await db
+    .select()
+    .from(benchPlans)
+    .where(eq(benchPlans.sheetId, sheetId))
+    .orderBy(desc(benchPlans.seq))
+    .limit(1);
   if (!newest) return { plan: null, done: [], skipped: [], begun: {}, finished: [] };
-  const finished = orders.flatMap(({ done, stepOf }) =>
-    done.map(({ stepId }) => {
-      const { thingId, layerId, regionIds } = stepOf.get(stepId)!;
-      return { thingId, layerId, regionIds };
-    }),
-  );
-  const { plan, done, skipped, begun } = newest;
-  return { plan, done, skipped, begun, finished };
+  const rows = await db
+    .select()
+    .from(benchSteps)
+    .where(eq(benchSteps.planId, newest.id))
+    .orderBy(asc(benchSteps.place));
+  const done = await db
+    .select({ entry: stepLog })
+    .from(benchSteps)
+    .innerJoin(stepLog, LAST_WORD)
+    .where(and(eq(benchSteps.planId, newest.id), eq(benchSteps.state, 'done')))
+    .orderBy(asc(benchSteps.stateSeq));
+  const finished = await db
+    .select({ thingId: benchSteps.thingId, layerId: benchSteps.layerId, regionIds: benchSteps.regionIds })
+    .from(benchSteps)
+    .innerJoin(benchPlans, eq(benchPlans.id, benchSteps.planId))
+    .where(and(eq(benchPlans.sheetId, sheetId), eq(benchSteps.state, 'done')))
+    .orderBy(asc(benchPlans.seq), asc(benchSteps.stateSeq));
+  const skipped = rows.filter(({ state }) => state === 'skipped').sort((p, q) => p.stateSeq! - q.stateSeq!);
+  return {
+    plan: planOf(newest, rows),
+    done: done.map(({ entry }) => entryOf(entry)),
+    skipped: skipped.map(({ stepId }) => stepId),
+    begun: Object.fromEntries(rows.flatMap((row) => (row.begunMinutes > 0 ? [[row.stepId, row.begunMinutes]] : []))),
+    finished,
+  };
+}
+
+function planOf({ content, madeAt }: typeof benchPlans.$inferSelect, rows: readonly StepRow[]): BenchPlan {
+  return {
+    ...content,
+    steps: rows.map(stepOf),
+    order: rows.map(({ stepId }) => stepId),
+    madeAt: madeAt.toISOString(),
+  };
+}
+
+function stepOf({ stepId, thingId, layerId, pencil, tool, regionIds, coveredMm2, content, ...row }: StepRow): Step {
+  const { pressure, passes, stroke, point, minutes } = row;
+  const step: Step = {
+    ...content,
+    id: stepId,
+    thingId,
+    layerId,
+    pencil,
+    regionIds,
+    pressure,
+    passes,
+    stroke,
+    point,
+    minutes,
+  };
+  if (tool !== null) step.tool = tool;
+  if (coveredMm2 !== null) step.coveredMm2 = coveredMm2;
+  return step;
+}
+
+function entryOf({ seq: _seq, startedAt, finishedAt, ...row }: LogRow): LogEntry {
+  return { ...row, startedAt: startedAt.toISOString(), finishedAt: finishedAt.toISOString() };
 }
 
 /**
@@ -60,9 +108,39 @@ export async function storeBenchPlan(db: Database, sheetId: string, plan: NewBen
   return db.transaction(async (tx) => {
     const [sheet] = await tx.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, sheetId));
     found(sheet, 'This sheet is not on the desk.');
-    await tx.insert(benchPlans).values({ id: plan.id, sheetId, content: plan }).onConflictDoNothing();
+    const { steps, order, ...content } = plan;
+    const added = await tx
+      .insert(benchPlans)
+      .values({ id: plan.id, sheetId, content })
+      .onConflictDoNothing()
+      .returning({ id: benchPlans.id });
+    const place = new Map(order.map((id, i) => [id, i]));
+    const rows = added.length === 0 ? [] : steps.map((step) => rowOf(plan.id, step, place.get(step.id)!));
+    for (let from = 0; from < rows.length; from += ROWS)
+      await tx.insert(benchSteps).values(rows.slice(from, from + ROWS));
     return benchState(tx, sheetId);
   });
+}
+
+function rowOf(planId: string, { id, tool, coveredMm2, ...step }: Step, place: number): typeof benchSteps.$inferInsert {
+  const { thingId, layerId, pencil, regionIds, pressure, passes, stroke, point, minutes, ...content } = step;
+  return {
+    planId,
+    stepId: id,
+    place,
+    thingId,
+    layerId,
+    pencil,
+    tool: tool ?? null,
+    regionIds,
+    pressure,
+    passes,
+    stroke,
+    point,
+    minutes,
+    coveredMm2: coveredMm2 ?? null,
+    content,
+  };
 }
 
 /** Adds to the log of the table, entries of one plan at a time. The same entry sent twice stands once. */
@@ -70,9 +148,14 @@ export async function logSteps(db: Database, sheetId: string, entries: readonly 
   return db.transaction(async (tx) => {
     const planId = entries[0]?.planId ?? '';
     const which = and(eq(benchPlans.id, planId), eq(benchPlans.sheetId, sheetId));
-    const [plan] = await tx.select().from(benchPlans).where(which);
+    const [plan] = await tx.select({ id: benchPlans.id }).from(benchPlans).where(which);
     found(plan, 'This step belongs to a plan that is not on the desk.');
-    const known = new Set(plan.content.order);
+    const named = [...new Set(entries.map(({ stepId }) => stepId))];
+    const steps = await tx
+      .select({ id: benchSteps.stepId })
+      .from(benchSteps)
+      .where(and(eq(benchSteps.planId, planId), inArray(benchSteps.stepId, named)));
+    const known = new Set(steps.map(({ id }) => id));
     const tray = entries.some(({ usedPencil }) => usedPencil) ? await trayOf(tx, sheetId) : [];
     const rows = entries.map((entry) => {
       if (entry.planId !== planId || !known.has(entry.stepId))
@@ -84,10 +167,37 @@ export async function logSteps(db: Database, sheetId: string, entries: readonly 
         throw new Refused(422, 'The pencil that was used is not in the tray of this sheet.');
       return { ...entry, startedAt, finishedAt };
     });
-    await tx.insert(stepLog).values(rows).onConflictDoNothing();
+    for (let from = 0; from < rows.length; from += ROWS) {
+      const added = await tx
+        .insert(stepLog)
+        .values(rows.slice(from, from + ROWS))
+        .onConflictDoNothing()
+        .returning();
+      for (const entry of added.sort((p, q) => p.seq - q.seq)) await standAs(tx, entry);
+    }
     await tx.update(sheets).set({ updatedAt: new Date() }).where(eq(sheets.id, sheetId));
     return benchState(tx, sheetId);
   });
+}
+
+/** How a step stands once an entry of the log is there: the last word on it counts. */
+async function standAs(tx: Querying, { planId, stepId, kind, seq, ...entry }: LogRow): Promise<void> {
+  const state = kind === 'done' || kind === 'skipped' ? kind : 'open';
+  const { begunMinutes } = benchSteps;
+  const worked = minutesWorked(entryOf({ planId, stepId, kind, seq, ...entry }));
+  await tx
+    .update(benchSteps)
+    .set({
+      state,
+      stateSeq: seq,
+      begunMinutes:
+        kind === 'part done'
+          ? sql`${begunMinutes} + ${worked}::double precision`
+          : kind === 'not done after all'
+            ? 0
+            : begunMinutes,
+    })
+    .where(and(eq(benchSteps.planId, planId), eq(benchSteps.stepId, stepId)));
 }
 
 async function trayOf(db: Querying, sheetId: string) {
@@ -95,72 +205,112 @@ async function trayOf(db: Querying, sheetId: string) {
   return listPencils(db, sheet.trayId);
 }
 
-/** What stands in the log of a plan. */
-async function tableOf(db: Querying, planId: string): Promise<OnTheTable> {
-  const rows = await db.select().from(stepLog).where(eq(stepLog.planId, planId)).orderBy(asc(stepLog.seq));
-  const bare: OnTheTable = { done: [], skipped: [], begun: {} };
-  return rows.reduce(
-    (table, { seq: _seq, startedAt, finishedAt, ...row }) =>
-      withEntry(table, { ...row, startedAt: startedAt.toISOString(), finishedAt: finishedAt.toISOString() }),
-    bare,
-  );
+/** How far work on a sheet is. */
+export interface HowFar {
+  /** Steps that are done over all of its plans with those that the newest leaves open, and how many of them are done. */
+  steps: number;
+  stepsDone: number;
+  /** The number of its newest plan. */
+  newest: number;
 }
 
-/** How many steps of a sheet are done over all of its plans, and how many there are with those that the newest leaves open. */
-export async function howFar(db: Querying, sheetId: string): Promise<{ steps: number; stepsDone: number }> {
-  const orders = await ordersOf(db, sheetId);
-  const stepsDone = orders.reduce((sum, { done }) => sum + done.length, 0);
-  const newest = orders.at(-1);
-  return { steps: stepsDone + (newest ? newest.plan.order.length - newest.done.length : 0), stepsDone };
+/** How far work on every sheet is, by sheet id; sheets without an order are left out. */
+export async function howFar(db: Querying): Promise<Map<string, HowFar>> {
+  const plans = await db
+    .select({
+      sheetId: benchPlans.sheetId,
+      seq: benchPlans.seq,
+      steps: sql<number>`count(*)::int`,
+      done: sql<number>`(count(*) filter (where ${benchSteps.state} = 'done'))::int`,
+    })
+    .from(benchPlans)
+    .innerJoin(benchSteps, eq(benchSteps.planId, benchPlans.id))
+    .groupBy(benchPlans.id)
+    .orderBy(asc(benchPlans.seq));
+  const all = new Map<string, HowFar>();
+  for (const { sheetId, seq, steps, done } of plans) {
+    const stepsDone = done + (all.get(sheetId)?.stepsDone ?? 0);
+    // Only the newest plan says what is left.
+    all.set(sheetId, { stepsDone, steps: stepsDone + steps - done, newest: seq });
+  }
+  return all;
 }
 
 /** Every finished step of a sheet, over all of its plans, oldest first. */
 export async function readRecord(db: Querying, sheetId: string): Promise<RecordEntry[]> {
-  const orders = await ordersOf(db, sheetId);
-  const pencils = new Map(orders.flatMap(({ plan }) => plan.pencils.map((pencil) => [pencil.id, pencil])));
-  const others = orders.flatMap(({ done }) => done.flatMap(({ usedPencil }) => usedPencil ?? []));
+  const plans = await db
+    .select({
+      pencils: sql<BenchPlan['pencils']>`${benchPlans.content} -> 'pencils'`,
+      things: sql<BenchPlan['things']>`${benchPlans.content} -> 'things'`,
+      id: benchPlans.id,
+    })
+    .from(benchPlans)
+    .where(eq(benchPlans.sheetId, sheetId))
+    .orderBy(asc(benchPlans.seq));
+  const rows = await db
+    .select({
+      entry: stepLog,
+      step: benchSteps,
+    })
+    .from(benchSteps)
+    .innerJoin(benchPlans, eq(benchPlans.id, benchSteps.planId))
+    .innerJoin(stepLog, LAST_WORD)
+    .where(and(eq(benchPlans.sheetId, sheetId), eq(benchSteps.state, 'done')))
+    .orderBy(asc(benchPlans.seq), asc(benchSteps.stateSeq));
+  const pencils = new Map(plans.flatMap((plan) => plan.pencils.map((pencil) => [pencil.id, pencil])));
+  const others = rows.flatMap(({ entry: { usedPencil } }) => usedPencil ?? []);
   for (const pencil of others.length > 0 ? await trayOf(db, sheetId) : []) {
     const { id, code, name, ownName, colour } = pencil;
     if (others.includes(id) && !pencils.has(id)) pencils.set(id, { id, code, name: ownName || name, colour });
   }
-  return orders.flatMap(({ plan, done, stepOf }) => {
-    const nameOf = new Map(plan.things.map((thing) => [thing.id, thing.name]));
-    return done.map((entry) => {
-      const step = stepOf.get(entry.stepId)!;
-      return {
-        ...entry,
-        thingId: step.thingId,
-        thing: nameOf.get(step.thingId) ?? '',
-        pencil: pencils.get(entry.usedPencil ?? step.pencil) ?? pencils.get(step.pencil)!,
-        pressure: step.pressure,
-        passes: step.passes,
-        purpose: step.purpose,
-        regions: step.regionIds.length,
-        regionIds: step.regionIds,
-        plannedMinutes: step.minutes,
-      };
-    });
-  });
+  const names = new Map(plans.map((plan) => [plan.id, new Map(plan.things.map(({ id, name }) => [id, name]))]));
+  return rows.map(({ entry, step }) => ({
+    ...entryOf(entry),
+    thingId: step.thingId,
+    thing: names.get(step.planId)?.get(step.thingId) ?? '',
+    pencil: pencils.get(entry.usedPencil ?? step.pencil) ?? pencils.get(step.pencil)!,
+    pressure: step.pressure,
+    passes: step.passes,
+    purpose: step.content.purpose,
+    regions: step.regionIds.length,
+    regionIds: step.regionIds,
+    plannedMinutes: step.minutes,
+  }));
 }
 
-/** How fast this person works, by what is logged of this sheet and others that came the same way. */
+/** How fast this person works, by what is logged of this sheet and others that came the same way: the newest steps. */
 export async function ratesOf(db: Querying, sheetId: string): Promise<Rates> {
-  const [sheet] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
-  const { origin, trayId, plan } = found(sheet, 'This sheet is not on the desk.');
-  const { hand } = paperInUse(plan.page.paper, [], await listFits(db, trayId)).paper;
-  const like = await db.select({ id: sheets.id }).from(sheets).where(eq(sheets.origin, origin));
-  const orders = (await Promise.all(like.map(({ id }) => ordersOf(db, id)))).flat();
-  const rates = learnRates(
-    orders.flatMap(({ done, begun, stepOf }) =>
-      done.flatMap((entry, i) => {
-        const { coveredMm2, passes, point, pressure, stroke, regionIds } = stepOf.get(entry.stepId)!;
-        if (coveredMm2 === undefined) return [];
-        const held = (other: LogEntry | undefined) => other && (other.usedPencil ?? inHand(stepOf.get(other.stepId)!));
-        const picksUp = held(entry) !== held(done[i - 1]);
-        const actualMinutes = minutesWorked(entry) + (begun[entry.stepId] ?? 0);
-        return [{ coveredMm2, passes, point, pressure, stroke, regions: regionIds.length, actualMinutes, picksUp }];
-      }),
-    ),
-  );
-  return { ...rates, hand };
+  const [sheet] = await db
+    .select({ origin: sheets.origin, trayId: sheets.trayId, paper: sheets.paper })
+    .from(sheets)
+    .where(eq(sheets.id, sheetId));
+  const { origin, trayId, paper } = found(sheet, 'This sheet is not on the desk.');
+  const { hand } = paperInUse(paper, [], await listFits(db, trayId)).paper;
+  return { ...(await learntRates(db, origin)), hand };
+}
+
+/** How fast this person works, by what is logged of all sheets that came the same way. */
+export async function learntRates(db: Querying, origin: 'demo' | 'own'): Promise<Rates> {
+  const held = sql`coalesce(${stepLog.usedPencil}, ${benchSteps.tool}, ${benchSteps.pencil})`;
+  const inTurn = sql`(partition by ${benchSteps.planId} order by ${benchSteps.stateSeq})`;
+  const seconds = sql`extract(epoch from ${stepLog.finishedAt} - ${stepLog.startedAt}) - ${stepLog.pausedSeconds}`;
+  const steps = await db
+    .select({
+      coveredMm2: sql<number | null>`${benchSteps.coveredMm2}`,
+      passes: benchSteps.passes,
+      point: benchSteps.point,
+      pressure: benchSteps.pressure,
+      stroke: benchSteps.stroke,
+      regions: sql<number>`cardinality(${benchSteps.regionIds})`,
+      actualMinutes: sql<number>`(greatest(0, ${seconds}) / 60 + ${benchSteps.begunMinutes})::double precision`,
+      picksUp: sql<boolean>`${held} is distinct from lag(${held}) over ${inTurn}`,
+    })
+    .from(benchSteps)
+    .innerJoin(benchPlans, eq(benchPlans.id, benchSteps.planId))
+    .innerJoin(sheets, and(eq(sheets.id, benchPlans.sheetId), eq(sheets.origin, origin)))
+    .innerJoin(stepLog, LAST_WORD)
+    .where(eq(benchSteps.state, 'done'))
+    .orderBy(desc(benchSteps.stateSeq))
+    .limit(MOST_STEPS);
+  return learnRates(steps.flatMap((step) => (step.coveredMm2 === null ? [] : [step as TimedStep])));
 }

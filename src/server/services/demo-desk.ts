@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { gzipSync } from 'node:zlib';
-import { and, eq, inArray, ne, sql } from 'drizzle-orm';
+import { and, eq, ne, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import sharp from 'sharp';
 import { type DemoState, USUAL_FINDING, emptyPlan } from '../../contracts/index.ts';
@@ -10,22 +10,15 @@ import { regionsKey } from '../../planning/index.ts';
 import { keepBlob, readBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import {
-  benchPlans,
-  commands,
   notes,
   pencils,
   practice,
-  references,
-  regionMaps,
   settings,
   sheets,
-  stepLog,
   swatchCards,
   swatches,
   tools,
-  trayFits,
   trays,
-  trialPatches,
   trials,
 } from '../db/schema.ts';
 import { logSteps, storeBenchPlan } from './bench.ts';
@@ -175,33 +168,10 @@ export async function demoState(db: Querying): Promise<DemoState> {
  */
 export async function removeDemo(db: Database): Promise<DemoState> {
   return db.transaction(async (tx) => {
-    const gone = (await tx.select({ id: sheets.id }).from(sheets).where(eq(sheets.origin, 'demo'))).map(({ id }) => id);
-    if (gone.length > 0) {
-      const plans = await tx.select({ id: benchPlans.id }).from(benchPlans).where(inArray(benchPlans.sheetId, gone));
-      if (plans.length > 0) {
-        await tx.delete(stepLog).where(
-          inArray(
-            stepLog.planId,
-            plans.map(({ id }) => id),
-          ),
-        );
-      }
-      for (const table of [benchPlans, commands, regionMaps, notes, references, trials])
-        await tx.delete(table).where(inArray(table.sheetId, gone));
-      await tx.delete(sheets).where(inArray(sheets.id, gone));
-    }
+    await tx.delete(sheets).where(eq(sheets.origin, 'demo'));
     await tx.delete(practice).where(eq(practice.origin, 'demo'));
     const [user] = await tx.select({ id: sheets.id }).from(sheets).where(eq(sheets.trayId, DEMO_TRAY)).limit(1);
-    if (!user) {
-      const lying = tx.select({ id: pencils.id }).from(pencils).where(eq(pencils.trayId, DEMO_TRAY));
-      await tx.delete(swatches).where(inArray(swatches.pencilId, lying));
-      await tx.delete(trialPatches).where(eq(trialPatches.trayId, DEMO_TRAY));
-      await tx.delete(swatchCards).where(eq(swatchCards.trayId, DEMO_TRAY));
-      await tx.delete(trayFits).where(eq(trayFits.trayId, DEMO_TRAY));
-      await tx.delete(tools).where(eq(tools.trayId, DEMO_TRAY));
-      await tx.delete(pencils).where(eq(pencils.trayId, DEMO_TRAY));
-      await tx.delete(trays).where(eq(trays.id, DEMO_TRAY));
-    }
+    if (!user) await tx.delete(trays).where(eq(trays.id, DEMO_TRAY));
     await mark(tx, REMOVED);
     return demoState(tx);
   });

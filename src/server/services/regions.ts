@@ -55,7 +55,7 @@ export async function storeRegions(
       .onConflictDoUpdate({ target: [regionMaps.sheetId, regionMaps.from], set: row });
     const { plan, patches, inverse } = edited(readPlan(sheet.plan), (draft) => takeRegions(draft, before, now));
     if (patches.length === 0) return sheetState(tx, sheetId);
-    const [last] = before ? await lastDone(tx, sheetId) : [];
+    const [last] = before ? await tx.select().from(commands).where(lastDone(sheetId)) : [];
     if (last) {
       const both = { patches: [...last.patches, ...patches], inverse: [...inverse, ...last.inverse] };
       await tx.update(commands).set(both).where(eq(commands.id, last.id));

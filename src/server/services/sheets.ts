@@ -1,4 +1,4 @@
-import { and, asc, desc, eq } from 'drizzle-orm';
+import { type SQL, and, asc, desc, eq, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import {
   type Command,
@@ -39,16 +39,11 @@ export async function listSheets(db: Database): Promise<SheetCard[]> {
     .from(sheets)
     .leftJoin(regionMaps, and(eq(regionMaps.sheetId, sheets.id), eq(regionMaps.from, sheets.regionsFrom)))
     .orderBy(desc(sheets.updatedAt), asc(sheets.id));
-  const cards: SheetCard[] = [];
-  for (const { regions, updatedAt, ...row } of rows) {
-    cards.push({
-      ...row,
-      regions: regions ?? 0,
-      ...(await howFar(db, row.id)),
-      updatedAt: updatedAt.toISOString(),
-    });
-  }
-  return cards;
+  const far = await howFar(db);
+  return rows.map(({ regions, updatedAt, ...row }) => {
+    const { steps, stepsDone } = far.get(row.id) ?? { steps: 0, stepsDone: 0 };
+    return { ...row, regions: regions ?? 0, steps, stepsDone, updatedAt: updatedAt.toISOString() };
+  });
 }
 
 /**
@@ -94,8 +89,8 @@ export async function createSheet(
 export async function sheetState(db: Querying, id: string): Promise<SheetState> {
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, id));
   found(sheet, NO_SHEET);
-  const [last] = await lastDone(db, id);
-  const [next] = await firstUndone(db, id);
+  const [last] = await db.select({ label: commands.label }).from(commands).where(lastDone(id));
+  const [next] = await db.select({ label: commands.label }).from(commands).where(firstUndone(id));
   return {
     id,
     title: sheet.title,
@@ -236,31 +231,31 @@ function speaksOfRegions(patches: readonly Patch[]): boolean {
 
 /** Takes the last change back; with nothing to take back, nothing happens. */
 export function undo(db: Database, sheetId: string, baseRevision: number): Promise<SheetState> {
-  return step(db, sheetId, baseRevision, lastDone, ({ inverse }) => inverse, true);
+  return step(db, sheetId, baseRevision, lastDone(sheetId), 'inverse');
 }
 
 /** Does again what was taken back last; with nothing taken back, nothing happens. */
 export function redo(db: Database, sheetId: string, baseRevision: number): Promise<SheetState> {
-  return step(db, sheetId, baseRevision, firstUndone, ({ patches }) => patches, false);
+  return step(db, sheetId, baseRevision, firstUndone(sheetId), 'patches');
 }
-
-type LoggedCommand = typeof commands.$inferSelect;
 
 async function step(
   db: Database,
   sheetId: string,
   baseRevision: number,
-  which: (db: Querying, sheetId: string) => Promise<LoggedCommand[]>,
-  change: (command: LoggedCommand) => readonly Patch[],
-  undone: boolean,
+  which: SQL,
+  by: 'patches' | 'inverse',
 ): Promise<SheetState> {
   return db.transaction(async (tx) => {
     const sheet = await sheetForUpdate(tx, sheetId);
     refuseStale(sheet.revision, baseRevision);
-    const [command] = await which(tx, sheetId);
-    if (!command) return sheetState(tx, sheetId);
-    await tx.update(commands).set({ undone }).where(eq(commands.id, command.id));
-    await storePlan(tx, sheetId, patchedOrRefused(readPlan(sheet.plan), change(command)), sheet.revision + 1);
+    const [change] = await tx.select({ id: commands.id, patches: commands[by] }).from(commands).where(which);
+    if (!change) return sheetState(tx, sheetId);
+    await tx
+      .update(commands)
+      .set({ undone: by === 'inverse' })
+      .where(eq(commands.id, change.id));
+    await storePlan(tx, sheetId, patchedOrRefused(readPlan(sheet.plan), change.patches), sheet.revision + 1);
     return sheetState(tx, sheetId);
   });
 }
@@ -291,13 +286,12 @@ export function planColumns(plan: Plan) {
   return { plan, widthMm, heightMm, paper, thingCount, regionsFrom: plan.regionsFrom };
 }
 
-/** The last change that stands. */
-export function lastDone(db: Querying, sheetId: string): Promise<LoggedCommand[]> {
-  const which = and(eq(commands.sheetId, sheetId), eq(commands.undone, false));
-  return db.select().from(commands).where(which).orderBy(desc(commands.seq)).limit(1);
+/** Of a sheet's changes the last that stands. */
+export function lastDone(sheetId: string): SQL {
+  return sql`${commands.seq} = (select max(seq) from ${commands} where sheet_id = ${sheetId} and not undone)`;
 }
 
-function firstUndone(db: Querying, sheetId: string): Promise<LoggedCommand[]> {
-  const which = and(eq(commands.sheetId, sheetId), eq(commands.undone, true));
-  return db.select().from(commands).where(which).orderBy(asc(commands.seq)).limit(1);
+/** Of a sheet's changes the first that was taken back. */
+function firstUndone(sheetId: string): SQL {
+  return sql`${commands.seq} = (select min(seq) from ${commands} where sheet_id = ${sheetId} and undone)`;
 }

@@ -1,5 +1,5 @@
 import { toast } from 'sonner';
-import { type Settings, defaultSettings } from '../../contracts/index.ts';
+import { type Settings, MOST_UNDO_BYTES, defaultSettings } from '../../contracts/index.ts';
 import { useSettingsQuery, useStoreSettingsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Header } from '../desk/header.tsx';
@@ -56,6 +56,14 @@ export function SettingsScreen() {
               ]}
               onChange={(ground) => set({ ground })}
             />
+          </div>
+          <div>
+            <h2 className="mb-2 text-lg">Undo</h2>
+            <p className="text-[0.95rem] text-soft">
+              Every change to a sheet can be taken back, on every device and after a restart: the newest{' '}
+              {MOST_UNDO_BYTES / 1024 / 1024} MB of them, which is some thousand changes. What nothing leads to any more
+              is cleared while nobody works.
+            </p>
           </div>
           <DemoSection />
         </div>
