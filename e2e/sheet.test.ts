@@ -325,6 +325,32 @@ describe('the Sheet stage', function () {
     await page.getByRole('button', { name: /Undo: Harbour bell further behind/ }).waitFor();
   });
 
+  it('keeps aside what hangs on regions that are not found any more, and brings all of it back by undo', async () => {
+    await goTo(page, 'Sheet');
+    const before = await saved();
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Find them differently' }).click();
+    await page.getByRole('slider', { name: /How small a region matters/ }).fill('5');
+    await page.getByText('from 5.0 mm²').waitFor();
+    await page.getByRole('button', { name: 'Find them so' }).click();
+    await foundAnew(before.plan.regionsFrom);
+    const kept = page.getByRole('list', { name: 'Kept aside' });
+    await kept.getByText('Stars').waitFor();
+    const { plan } = await saved();
+    const counts = ({ things }: typeof plan) =>
+      Object.values(things).reduce((sum, { regionIds }) => sum + regionIds.length, 0);
+    expect(plan.aside.shapes.length).to.be.above(100);
+    expect(counts(plan)).to.be.below(counts(before.plan));
+    // What lies there now can be taken at once, and that is taken back like anything else.
+    await kept.getByRole('button', { name: 'Let go of Stars' }).click();
+    await kept.getByText('Stars').waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await kept.getByText('Stars').waitFor();
+    await undoneTo(before.plan.regionsFrom);
+    await kept.waitFor({ state: 'detached' });
+    expect((await saved()).plan).to.deep.equal(before.plan);
+  });
+
   it('shows what is pinned to it beside the wheel while colours are chosen, and at the table', async () => {
     const pinned = page.getByRole('group', { name: 'Pinned pictures' });
     await goTo(page, 'Wheel');

@@ -1,7 +1,7 @@
 import isEqual from 'fast-deep-equal';
 import type { Draft } from 'immer';
 import type { AboutRegion, AsideShape, Plan, RegionsMeta, Thing } from '../contracts/index.ts';
-import { SAME_SHARE, sameRegions } from '../core/lineart/index.ts';
+import { NO_REGION, SAME_SHARE, sameRegions } from '../core/lineart/index.ts';
 import { giveHome } from './edits/index.ts';
 
 /** Regions with their raster: labels row by row, 0 for ink. */
@@ -96,10 +96,11 @@ function homes(
   return found;
 }
 
-/** The region at a point of the page, mm; 0 on ink and beside the page. */
+/** The region at a point of the page, mm; 0 on ink, beside the page and where nothing is a region. */
 export function regionAt({ labels, meta }: FoundRegions, at: { x: number; y: number }): number {
   const [x, y] = [Math.floor(at.x * meta.pixelsPerMm), Math.floor(at.y * meta.pixelsPerMm)];
-  return x < 0 || y < 0 || x >= meta.width || y >= meta.height ? 0 : labels[y * meta.width + x];
+  const label = x < 0 || y < 0 || x >= meta.width || y >= meta.height ? 0 : labels[y * meta.width + x];
+  return label === NO_REGION ? 0 : label;
 }
 
 function likeInSize(p: number, q: number): boolean {

@@ -32,12 +32,13 @@ export function KeptAside() {
           const homes = indexes.filter((index) => there(aside.shapes[index]) > 0);
           return (
             <li key={thingId ?? 'none'} className="flex flex-wrap items-center gap-x-3 py-1">
-              <span className="min-w-0 flex-1 truncate">{name}</span>
-              <span className="text-sm text-soft">{shapes(indexes.length)}</span>
+              <span className="min-w-0 flex-1 truncate">
+                {name} <span className="text-sm text-soft">{shapes(indexes.length)}</span>
+              </span>
               {homes.length > 0 && (
                 <Button
                   look="bare"
-                  className="px-0!"
+                  className="px-0! font-normal"
                   aria-label={`Give ${name} what lies there now`}
                   onClick={() =>
                     void change(`${name} to what lies there now`, (plan) => {
@@ -46,7 +47,7 @@ export function KeptAside() {
                     })
                   }
                 >
-                  Take what lies there
+                  take what lies there
                 </Button>
               )}
               <Button
