@@ -2,6 +2,7 @@
  * Prints speed and quality tables: npm run bench [name ...], with names of the tables below. Measures and prints;
  * nothing here passes or fails.
  */
+import { benchKeeping } from './keeping.ts';
 import { benchColour } from './colour.ts';
 import { benchLight, benchPreview } from './light.ts';
 import { benchLineart } from './lineart.ts';
@@ -21,6 +22,7 @@ const tables: Record<string, () => void | Promise<void>> = {
   palette: benchPalette,
   look: benchLook,
   sequence: benchSequence,
+  keeping: benchKeeping,
 };
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((name) => !(name in tables));
