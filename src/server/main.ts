@@ -1,3 +1,5 @@
+import { once } from 'node:events';
+import { createServer } from 'node:net';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import pino from 'pino';
@@ -28,6 +30,8 @@ try {
     );
   }
   if (!Number.isInteger(port) || port < 0 || port > 65_535) throw new Error('PORT is a whole number from 0 to 65535.');
+  // What stands in the way of it is said before anything is laid out.
+  await canListen(port, host);
   await lockFolder(folder);
   if (process.argv.includes('--fresh')) {
     const kept = startOver(folder);
@@ -60,6 +64,14 @@ try {
   }
 } catch (error) {
   stop(error as Error & { code?: string });
+}
+
+/** Whether a port can be had, by taking it for a moment. @throws as listening would */
+async function canListen(port: number, host: string): Promise<void> {
+  const server = createServer().listen(port, host);
+  await once(server, 'listening');
+  server.close();
+  await once(server, 'close');
 }
 
 function stop(error: Error & { code?: string }): never {

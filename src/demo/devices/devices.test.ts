@@ -56,20 +56,21 @@ async function foundTurned(grey: GreyImage, pixelsPerMm: number): Promise<number
     for (let x = 0; x < width; x++) turned[x * height + (height - 1 - y)] = data[y * width + x];
   const one = await findRegions(grey, { pixelsPerMm });
   const other = await findRegions({ width: height, height: width, data: turned }, { pixelsPerMm });
-  const shared = new Map<number, number>();
+  const columns = other.regions.length + 1;
+  const shared = new Uint32Array((one.regions.length + 1) * columns);
   const [areas, turnedAreas] = [new Uint32Array(65_536), new Uint32Array(65_536)];
   for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
       const [a, b] = [one.labels[y * width + x], other.labels[x * height + (height - 1 - y)]];
       areas[a]++;
       turnedAreas[b]++;
-      shared.set(a * 65_536 + b, (shared.get(a * 65_536 + b) ?? 0) + 1);
+      if (a <= one.regions.length && b < columns) shared[a * columns + b]++;
     }
   }
   const again = new Set<number>();
-  for (const [key, n] of shared) {
-    const [a, b] = [Math.floor(key / 65_536), key % 65_536];
-    if (a > 0 && a <= one.regions.length && n > 0.9 * (areas[a] + turnedAreas[b] - n)) again.add(a);
+  for (const [key, n] of shared.entries()) {
+    const [a, b] = [Math.floor(key / columns), key % columns];
+    if (a > 0 && n > 0.9 * (areas[a] + turnedAreas[b] - n)) again.add(a);
   }
   return again.size / one.regions.length;
 }
@@ -87,7 +88,8 @@ async function foundBack(page: DemoPage, quality: Quality): Promise<{ all: numbe
   const truth = await trueRegions(page, DRAWN[page.id](), lie.pixelsPerMm);
   const inTruth = new Uint32Array(truth.regions.length + 1);
   const inFound = new Uint32Array(found.regions.length + 1);
-  const both = new Map<number, number>();
+  const columns = found.regions.length + 1;
+  const both = new Uint32Array(inTruth.length * columns);
   for (let y = 0; y < truth.height; y++) {
     for (let x = 0; x < truth.width; x++) {
       const t = truth.labels[y * truth.width + x];
@@ -96,13 +98,13 @@ async function foundBack(page: DemoPage, quality: Quality): Promise<{ all: numbe
       const f = label <= found.regions.length ? label : 0;
       if (t) inTruth[t]++;
       if (f) inFound[f]++;
-      if (t && f) both.set(t * 65_536 + f, (both.get(t * 65_536 + f) ?? 0) + 1);
+      if (t && f) both[t * columns + f]++;
     }
   }
   const alike = new Float32Array(truth.regions.length + 1);
-  for (const [key, n] of both) {
-    const [t, f] = [Math.floor(key / 65_536), key % 65_536];
-    alike[t] = Math.max(alike[t], n / (inTruth[t] + inFound[f] - n));
+  for (const [key, n] of both.entries()) {
+    const [t, f] = [Math.floor(key / columns), key % columns];
+    if (n > 0) alike[t] = Math.max(alike[t], n / (inTruth[t] + inFound[f] - n));
   }
   const closed = truth.regions.flatMap(({ closed, areaMm2 }, i) => (closed ? [{ areaMm2, alike: alike[i + 1] }] : []));
   const share = (of: typeof closed, least: number) => of.filter((region) => region.alike >= least).length / of.length;
