@@ -9,7 +9,7 @@ import {
   ruledSteps,
   withRepairs,
 } from '../core/bench/index.ts';
-import { type PencilOptics, paperById, pencilOptics } from '../core/laydown/index.ts';
+import { type PencilOptics, isLoose, paperById, pencilOptics } from '../core/laydown/index.ts';
 import { type Recipe } from '../core/recipe/index.ts';
 import { wearOf } from '../core/tray/index.ts';
 import { asTrayPencil } from './as-tray-pencil.ts';
@@ -32,8 +32,7 @@ export interface AtHand {
   rates?: Rates;
 }
 
-/** Types of pencil whose laydown smears under a hand, and softness of lead from which others do. */
-const SMEARS = new Set(['pastel']);
+/** Softness of lead from which what it lays smears under a hand, where it is not loose anyway. */
 const SOFT_LEAD = 0.3;
 
 /**
@@ -74,7 +73,7 @@ export function openSteps(
     isSoft({ pencil, pressure, tool }) {
       const known = pencils.get(pencil);
       if (!known || tool || pressure === 'burnish') return false;
-      return SMEARS.has(known.type) || (known.hardness !== null && known.hardness <= SOFT_LEAD);
+      return isLoose(known.type) || (known.hardness !== null && known.hardness <= SOFT_LEAD);
     },
   });
   const ruled = ruledSteps(

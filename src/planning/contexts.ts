@@ -1,8 +1,8 @@
 import type { Pencil, Plan } from '../contracts/index.ts';
 import { isWarm, labOfHex, oklchOfLab, wheelOfHue } from '../core/colour/index.ts';
-import { type Paper, layPasses, bareGround, paperById, pencilOptics } from '../core/laydown/index.ts';
+import { type Paper, layPasses, bareGround, paperById, pencilOptics, pencilTypeById } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
-import { type FormedThing } from '../core/light/index.ts';
+import { type FormedThing, materialOf } from '../core/light/index.ts';
 import { type Family, type Lit, type RegionContext, bodyOf } from '../core/recipe/index.ts';
 import { asTrayPencil } from './as-tray-pencil.ts';
 import { glowsOf, thingsOf } from '../plan/index.ts';
@@ -12,11 +12,8 @@ export type PencilsHere = ReadonlyMap<string, Pick<Pencil, 'id' | 'code' | 'colo
 
 /** A white covers from this opacity on, L* and OKLCH chroma of its masstone. */
 const WHITE = { opacity: 0.6, value: 93, chroma: 0.02 };
-/** Types of pencil that cover where nobody said how much. */
-const COVERS = new Set(['wax', 'pastel']);
 /** A thing in front hides a blend line if it is at least this wide beside the background. */
 const HIDING_SHARE = 0.25;
-const BACKGROUNDS = new Set(['sky', 'water']);
 
 interface Box {
   left: number;
@@ -82,7 +79,7 @@ export class Contexts {
     const { form, material } = this.#formed.get(id) ?? { form: undefined, material: null };
     return {
       glow: glow && { warm: glow.warm, share: glow.share },
-      backlit: this.#plan.light.kind === 'behind' && !BACKGROUNDS.has(material ?? ''),
+      backlit: this.#plan.light.kind === 'behind' && !materialOf(material)?.background,
       form,
     };
   }
@@ -162,7 +159,7 @@ function bodyIn(family: Family | null): string | null {
 function whiteIn(pencils: PencilsHere): string | null {
   let white: { id: string; value: number } | null = null;
   for (const { id, colour, type, opacity } of pencils.values()) {
-    if (opacity === null ? !COVERS.has(type) : opacity < WHITE.opacity) continue;
+    if ((opacity ?? pencilTypeById(type).opacity) < WHITE.opacity) continue;
     const lab = labOfHex(colour);
     if (lab[0] < WHITE.value || oklchOfLab(lab).c > WHITE.chroma || (white && white.value >= lab[0])) continue;
     white = { id, value: lab[0] };

@@ -1,14 +1,12 @@
 import type { Plan, Thing } from '../contracts/index.ts';
 import { type Region } from '../core/lineart/index.ts';
-import { type DrawnReflection, drawnReflections } from '../core/light/index.ts';
+import { type DrawnReflection, drawnReflections, materialOf } from '../core/light/index.ts';
 import { type Family } from '../core/recipe/index.ts';
 import { type PlannedPage } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
 import { thingsOf } from '../plan/index.ts';
 
 const NAMED = /reflect|mirror/i;
-const SHOWS = 'water';
-const NO_REFLECTION = new Set([SHOWS, 'sky']);
 
 /** What shares so much of its outline with water, or with something that does, lies in it. */
 const IN_WATER = 0.15;
@@ -17,7 +15,7 @@ const IN_WATER = 0.15;
 export function reflectionsOf(plan: Plan, { regions, neighbours }: PlannedPage): DrawnReflection[] {
   const own = regionsOfThings(plan, regions);
   const water = thingsOf(plan)
-    .filter(({ material }) => material === SHOWS)
+    .filter(({ material }) => materialOf(material)?.mirrors)
     .map(({ id }) => id);
   if (water.length === 0 && plan.horizon.waterLineMm === null) return [];
   const things = thingsOf(plan);
@@ -31,12 +29,12 @@ export function reflectionsOf(plan: Plan, { regions, neighbours }: PlannedPage):
     }
     return shared > 0 && shared >= IN_WATER * all;
   };
-  const open = things.filter(({ material }) => !NO_REFLECTION.has(material ?? ''));
+  const open = things.filter(({ material }) => !materialOf(material)?.background);
   const wet = new Set(water);
   const near = new Set(open.flatMap(({ id }) => (touches(id, wet) ? [id] : [])));
   const within = new Set(open.flatMap(({ id }) => (near.has(id) || touches(id, near) ? [id] : [])));
   const outlined = things
-    .filter(({ material }) => material !== SHOWS)
+    .filter(({ material }) => !materialOf(material)?.mirrors)
     .map(({ id, name }) => {
       const inWater = NAMED.test(name) || (within.has(id) ? null : false);
       return { id, regions: own.get(id) ?? [], inWater };

@@ -13,4 +13,4 @@ export { type GlowContrast, glowContrasts } from './glow-contrast.ts';
 export { formSketch } from './form-sketch.ts';
 export { shadeOf } from './shade.ts';
 export { proposeForm } from './propose-form.ts';
-export { type HighlightEdge, type Material, MATERIALS } from './materials.ts';
+export { type HighlightEdge, type Material, MATERIALS, materialOf } from './materials.ts';

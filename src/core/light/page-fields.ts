@@ -6,7 +6,7 @@ import { type Form, formById } from './forms/index.ts';
 import { type GlowField, spreadGlow } from './glow.ts';
 import { type Highlight, layHighlights } from './highlights.ts';
 import { type Lighting, type MainLight, checkLighting } from './lighting.ts';
-import { materialById } from './materials.ts';
+import { materialById, materialOf } from './materials.ts';
 import { type FormedThing, type PageGeometry, boxOf, coarsePage, coarseness, innerBoxOf } from './page.ts';
 import { reflections } from './reflections.ts';
 import { shadeBodies } from './shade-bodies.ts';
@@ -17,8 +17,6 @@ import { enlargedEvenly, gradientOf } from './soft-fields.ts';
 /** What light does on a page: every field for each pixel, 0..255, see {@link FIELDS}. */
 export type PageFields = Readonly<Record<Field, Uint8Array>>;
 
-/** No shadow is seen on a sky. */
-const UNSHADED = new Set(['sky', 'light']);
 /** Where a main light has no side, surfaces are taken to turn to and from the upper left. */
 const UPPER_LEFT = 225;
 /** A surface that faces the viewer. */
@@ -124,7 +122,7 @@ function standing(page: PageGeometry, things: readonly FormedThing[], { glows }:
   }
   const sources = new Set(glows.flatMap(({ thingId }) => thingId ?? []));
   things.forEach(({ id, regionIds, material }, order) => {
-    const shaded = !UNSHADED.has(material ?? '') && !sources.has(id);
+    const shaded = !materialOf(material)?.shadowless && !sources.has(id);
     for (const regionId of regionIds) {
       orderOf[regionId] = order;
       takes[regionId] = Number(shaded);

@@ -1,7 +1,7 @@
 import { type Border, type PointMm, type Region, distanceTo } from '../lineart/index.ts';
 import { MOST_SOURCES } from './fields.ts';
 import { type Lighting } from './lighting.ts';
-import { MATERIALS } from './materials.ts';
+import { materialOf } from './materials.ts';
 import { type Box, type FormedThing, type PageGeometry, type Source, boxOf, widened } from './page.ts';
 
 /** Colours of neighbours arrive over so many mm. */
@@ -13,7 +13,7 @@ const RIPPLE = { asideMm: 1.2, waveMm: 2.6 };
 
 /** How much of its neighbours' colours a material shows, 0..1. */
 export function reflectivity(material: string | null): number {
-  return MATERIALS.find(({ id }) => id === material)?.shows ?? 0;
+  return materialOf(material)?.shows ?? 0;
 }
 
 /**
@@ -41,17 +41,17 @@ export function sourcesOf(
     add(p, q, lengthMm);
     add(q, p, lengthMm);
   }
-  const sky = things.find(({ material }) => material === 'sky');
+  const sky = things.find(({ material }) => materialOf(material)?.overhead);
   const sources = things.flatMap(({ id, regionIds, material }): [string, Source[]][] => {
     const shows = reflectivity(material);
     if (shows === 0) return [];
     const own = regionIds.flatMap((region) => byId.get(region) ?? []);
     const seen =
-      material === 'water' && waterLineMm !== null
+      materialOf(material)?.mirrors && waterLineMm !== null
         ? mirroredIn(own, id, things, byId, waterLineMm)
         : new Map(borders.get(id) ?? []);
     const most = Math.max(0, ...seen.values());
-    if (sky && sky.id !== id && material !== 'water' && !seen.has(sky.id)) seen.set(sky.id, most / 4 || 1);
+    if (sky && sky.id !== id && !materialOf(material)?.mirrors && !seen.has(sky.id)) seen.set(sky.id, most / 4 || 1);
     const ranked = [...seen].sort((p, q) => q[1] - p[1]).slice(0, MOST_SOURCES);
     if (ranked.length === 0) return [];
     const largest = ranked[0][1];
@@ -117,12 +117,12 @@ export function reflections(
       strength[i] = much;
       source[i] = place;
     };
-    const mirrors = thing.material === 'water' && (lighting.waterLineMm ?? null) !== null;
+    const mirrors = materialOf(thing.material)?.mirrors && (lighting.waterLineMm ?? null) !== null;
     thing.sources.forEach(({ thingId, weight }, place) => {
       const other = orders.get(thingId);
       if (other === undefined) return;
       if (mirrors) mirror(page, box, order, other, lighting, orderOf, (i, much) => take(i, weight * much, place));
-      else if (things[other].material === 'sky')
+      else if (materialOf(things[other].material)?.overhead)
         fromAbove(page, box, order, orderOf, (i, much) => take(i, weight * much, place));
       else fromBeside(page, box, order, other, orderOf, (i, much) => take(i, weight * much, place));
     });

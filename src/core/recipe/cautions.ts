@@ -1,4 +1,4 @@
-import { toolById } from '../laydown/index.ts';
+import { pencilTypeById, toolById } from '../laydown/index.ts';
 import { type Layer } from './layer.ts';
 
 /**
@@ -7,10 +7,9 @@ import { type Layer } from './layer.ts';
  */
 export function cautionsOf(layer: Pick<Layer, 'tool' | 'pressure' | 'passes'>, pencilType: string): string[] {
   const { tool, pressure, passes } = layer;
-  const own = tool ? toolById(tool).caution : '';
+  const own = tool ? toolById(tool).caution : pencilTypeById(pencilType).caution;
   return [
     ...(own ? [own] : []),
-    ...(!tool && pencilType === 'pastel' ? ['Tap the dust off; never blow it or breathe it.'] : []),
     ...(pressure === 'burnish' || (pressure === 'firm' && passes > 1)
       ? ['Keep the grip light and rest the hand: pain is a reason to stop.']
       : []),

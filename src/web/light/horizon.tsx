@@ -3,6 +3,7 @@ import { Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
 import type { Horizon } from '../../contracts/index.ts';
 import { decide, familiesOf, giveFamilies, thingsOf } from '../../plan/index.ts';
+import { materialOf } from '../../core/light/index.ts';
 import { reflectionsOf } from '../../planning/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -19,7 +20,7 @@ export function HorizonOfPage({ horizon }: { horizon: Horizon }) {
   const change = usePlanChange(sheet.id, 'light');
   const set = (next: Partial<Horizon>, label: string) =>
     void change(label, (plan) => decide(plan, { horizon: { ...plan.horizon, ...next } }));
-  const water = things.filter(({ material }) => material === 'water').flatMap(({ regionIds }) => regionIds);
+  const water = things.filter(({ material }) => materialOf(material)?.mirrors).flatMap(({ regionIds }) => regionIds);
   const begins = Math.min(...water.flatMap((id) => page?.regions[id - 1]?.box.top ?? []));
   const line = Number.isFinite(begins) ? begins : USUAL_LINE * heightMm;
   return (

@@ -15,9 +15,6 @@ import { shadesOf } from './guess-shades.ts';
 import { useProposal } from './use-proposal.ts';
 import { addGuesses } from '../../plan/index.ts';
 
-/** What a wide area most often is; the rest can be said later. */
-const WIDE_MATERIALS = ['sky', 'water', 'snow', 'stone', 'wood', 'other'];
-
 interface Choice {
   says: string;
   answer: Answer | { kind: 'what'; regionIds: readonly number[]; material: string };
@@ -130,8 +127,9 @@ function asks(question: Question): string {
 function choicesOf({ guesses }: Proposal, question: Question): Choice[] {
   if (question.kind === 'what') {
     const { regionIds } = guesses[question.group];
-    return MATERIALS.filter(({ id }) => WIDE_MATERIALS.includes(id))
-      .sort((p, q) => WIDE_MATERIALS.indexOf(p.id) - WIDE_MATERIALS.indexOf(q.id))
+    // What a wide area most often is; the rest can be said later.
+    return MATERIALS.flatMap((material) => (material.wide === undefined ? [] : [{ ...material, wide: material.wide }]))
+      .sort((p, q) => p.wide - q.wide)
       .map(({ id, name }) => ({ says: name, answer: { kind: 'what', regionIds, material: id } }));
   }
   const [a, b] = [guesses[question.a].regionIds[0], guesses[question.b].regionIds[0]];

@@ -18,3 +18,11 @@ export function pencilTypeById(id: string): PencilType {
   if (!type) throw new RangeError(`There is no pencil type called "${id}".`);
   return type;
 }
+
+/** What is this loose comes off under a hand, and a soft tip blends it. An assumption. */
+const LOOSE = 0.5;
+
+/** Whether what a type of pencil lays stays loose on the paper. @throws RangeError when there is no such type */
+export function isLoose(id: string): boolean {
+  return pencilTypeById(id).loose >= LOOSE;
+}

@@ -10,4 +10,5 @@ export const pastel: PencilType = {
   opacity: 0.78,
   loose: 0.85,
   soluble: 0,
+  caution: 'Tap the dust off; never blow it or breathe it.',
 };

@@ -17,4 +17,6 @@ export interface PencilType {
   loose: number;
   /** Share of what it lays that water dissolves, 0..1. */
   soluble: number;
+  /** What to mind when it is laid, in one sentence. Default nothing special. */
+  caution?: string;
 }

@@ -7,6 +7,7 @@ export const cutGem: Effect = {
   name: 'cut gem',
   says: 'Facet by facet with hard edges: the darkest right beside the white one, and a glow on the far side.',
   suits: [],
+  isAsked: ({ form }, material) => form === 'faceted' && material?.id === 'gem',
   bySchool: false,
   reserves: 'turn',
   lay(_school, { pencils, depth }, context) {

@@ -1,5 +1,5 @@
 import { type Lab } from '../../colour/index.ts';
-import { type Field } from '../../light/index.ts';
+import { type Field, type Material } from '../../light/index.ts';
 import { type Family } from '../family.ts';
 import { type Layer } from '../layer.ts';
 import { type School } from '../schools/index.ts';
@@ -37,6 +37,16 @@ export interface Laid {
   notes: readonly string[];
 }
 
+/** What light does to a thing, as far as its effect depends on it. */
+export interface Lit {
+  /** A glow that falls on it: whether that is warm, and how much of the thing it reaches, 0..1. */
+  glow: { warm: boolean; share: number } | null;
+  /** Whether it stands before a light. */
+  backlit: boolean;
+  /** Id of its form. Default unknown. */
+  form?: string;
+}
+
 /** An effect: what a family of pencils is made to look like. */
 export interface Effect {
   id: string;
@@ -44,6 +54,8 @@ export interface Effect {
   says: string;
   /** Ids of the materials that it is proposed for. */
   suits: readonly string[];
+  /** Whether just this light or form asks for it, before all that suits the material. Default none does. */
+  isAsked?(lit: Lit, material: Material | undefined): boolean;
   /** Whether it is laid in the order of the school; others have an order of their own. */
   bySchool: boolean;
   /** The field at whose end its highlight stays as it is, where no layer enters that. */

@@ -1,4 +1,5 @@
-import { type Effect } from './effect.ts';
+import { type Material } from '../../light/index.ts';
+import { type Effect, type Lit } from './effect.ts';
 import { type Family } from '../family.ts';
 import { type Plain, fitted } from './fit.ts';
 import { type RegionContext } from './effect.ts';
@@ -10,12 +11,18 @@ const OVERLAP = 0.4;
 /** ... and by no more than this share of the reach, so that the core stays. */
 const MOST_OVERLAP = 0.2;
 
+/** A glow that reaches so much of what lies over everything makes rings of it. */
+const RINGED = 0.4;
+const isRinged = ({ glow }: Lit, material: Material | undefined, warm: boolean) =>
+  glow !== null && glow.warm === warm && glow.share >= RINGED && material?.overhead === true;
+
 /** What surrounds a warm light: rings from a pale core outwards, chroma rising and value falling. */
 export const warmGlow: Effect = {
   id: 'warm-glow',
   name: 'warm glow',
   says: 'Rings round the light, one pencil each and all equally wide: a pale core, then clearer, then dark.',
   suits: [],
+  isAsked: (lit, material) => isRinged(lit, material, true),
   bySchool: false,
   glows: true,
   lay: (_school, family, context) => rings(family, context, 'A blush of the palest over the core.', 0.96),
@@ -27,6 +34,7 @@ export const coolGlow: Effect = {
   name: 'cool glow',
   says: 'Rings round the light as of a moon: the core stays paper, and the palest is only breathed on beside it.',
   suits: [],
+  isAsked: (lit, material) => isRinged(lit, material, false),
   bySchool: false,
   glows: true,
   lay: (_school, family, context) => rings(family, context, 'Breathed on beside the core, which stays paper.', CORE),

@@ -1,4 +1,5 @@
 /** effects: one file an effect; to add one, write its file and list it here. */
+import { materialOf } from '../../light/index.ts';
 import { backlit } from './backlit.ts';
 import { baseWash } from './base-wash.ts';
 import { blend } from './blend.ts';
@@ -6,7 +7,7 @@ import { calmedNeutral } from './calmed-neutral.ts';
 import { cloud } from './cloud.ts';
 import { cutGem } from './cut-gem.ts';
 import { domedGem } from './domed-gem.ts';
-import { type Effect } from './effect.ts';
+import { type Effect, type Lit } from './effect.ts';
 import { eye } from './eye.ts';
 import { furByDensity } from './fur-by-density.ts';
 import { fur } from './fur.ts';
@@ -31,7 +32,7 @@ import { stone } from './stone.ts';
 import { wood } from './wood.ts';
 
 export { overMm, usualWidth } from './fit.ts';
-export { type Effect, type Laid, type RegionContext } from './effect.ts';
+export { type Effect, type Laid, type Lit, type RegionContext } from './effect.ts';
 /** Every effect that a family can be made to show, the usual one first. */
 export const EFFECTS: readonly Effect[] = [
   blend,
@@ -77,28 +78,16 @@ export function effectById(id: string): Effect {
   return effect;
 }
 
-/** What light does to a thing, as far as its effect depends on it. */
-export interface Lit {
-  /** A glow that falls on it: whether that is warm, and how much of the thing it reaches, 0..1. */
-  glow: { warm: boolean; share: number } | null;
-  /** Whether it stands before a light. */
-  backlit: boolean;
-  /** Id of its form. Default unknown. */
-  form?: string;
-}
-
-/** A glow that reaches so much of a sky makes rings of it. */
-const RINGED = 0.4;
-/** The effect that a material and the light ask for: a blend where neither does. */
-export function proposeEffect(
-  material: string | null,
-  { glow, backlit: before, form }: Lit = { glow: null, backlit: false },
-): string {
-  if (material === 'gem' && form === 'faceted') return cutGem.id;
-  if (glow && material === 'sky' && glow.share >= RINGED) return glow.warm ? warmGlow.id : coolGlow.id;
+/**
+ * The effect that a material and the light ask for: first one that is asked for by just this light or form, then one of
+ * the material that has an order of its own, then the light's; a blend where nothing is asked.
+ */
+export function proposeEffect(material: string | null, lit: Lit = { glow: null, backlit: false }): string {
+  const asked = EFFECTS.find(({ isAsked }) => isAsked?.(lit, materialOf(material)));
+  if (asked) return asked.id;
   const own = EFFECTS.find(({ suits }) => material !== null && suits.includes(material));
   if (own && !own.bySchool) return own.id;
-  if (before) return backlit.id;
+  if (lit.backlit) return backlit.id;
   if (own) return own.id;
-  return glow ? litByGlow.id : blend.id;
+  return lit.glow ? litByGlow.id : blend.id;
 }

@@ -1,3 +1,4 @@
+import { isLoose } from '../../laydown/index.ts';
 import { type Family } from '../family.ts';
 import { type Effect, type RegionContext } from './effect.ts';
 import { type Plain, fitted } from './fit.ts';
@@ -124,7 +125,11 @@ function inBands({ pencils, blender }: Family, context: RegionContext, edges: re
       purpose: 'Across all the blend lines but the deepest, so that no edge of a band is left.',
     });
   }
-  if (context.typeOf && pencils.every((pencil) => context.typeOf!(pencil) === 'pastel')) {
+  const isLooseHere = (pencil: string) => {
+    const type = context.typeOf?.(pencil);
+    return type !== undefined && isLoose(type);
+  };
+  if (pencils.every(isLooseHere)) {
     plain.push({
       id: 'soft-tip',
       role: 'light',
