@@ -74,8 +74,11 @@ describe('the bench', function () {
       }
       await page.keyboard.press('Enter');
       await page.getByRole('heading', { name: `What I used here: ${used[0].thing}` }).waitFor();
-      const rows = await page.getByTestId('used-here').getByRole('listitem').allInnerTexts();
-      expect(rows).to.have.length(used.length);
+      const rows = await until(
+        'what was used',
+        () => page.getByTestId('used-here').getByRole('listitem').allInnerTexts(),
+        (texts) => texts.length === used.length,
+      );
       for (const [k, row] of rows.entries()) {
         expect(row).to.contain(used[k].pencil.code).and.to.contain(used[k].pressure).and.to.match(/\d{4}/);
       }

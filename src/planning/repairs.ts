@@ -1,23 +1,23 @@
 import type { FinishedLayer, Plan } from '../contracts/index.ts';
 import { type Repair, type Step, REPAIR } from '../core/bench/index.ts';
 import { type Region } from '../core/lineart/index.ts';
-import { type Advice, type MistakeKind } from '../core/remedies/index.ts';
+import { type Advice, mistakeById } from '../core/remedies/index.ts';
 import { type PlannedPage } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
 import { thingsOf } from '../plan/index.ts';
 
 /** What goes wrong in one spot takes so much of its region at most, mm2. */
 const SPOT_MM2 = 60;
-const IN_A_SPOT: ReadonlySet<MistakeKind> = new Set(['over the line', 'dragged colour']);
 
 /** Whether a mistake lies in one spot, mostly of a thing beside the one that is worked on. */
-export function isInASpot(kind: MistakeKind): boolean {
-  return IN_A_SPOT.has(kind);
+export function isInASpot(kind: string): boolean {
+  return mistakeById(kind).inASpot;
 }
 
 /** A mistake at the table: what happened on which thing, and the step during which it did. */
 export interface Slip {
-  kind: MistakeKind;
+  /** Id of the kind of mistake. */
+  kind: string;
   thingId: string;
   step: Pick<Step, 'thingId' | 'regionIds' | 'box' | 'coveredMm2'>;
 }

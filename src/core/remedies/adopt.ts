@@ -9,7 +9,7 @@ export const adopt: Remedy = {
   id: 'adopt',
   name: 'Let it look meant',
   advise({ now, wanted, kind, pencil, pencils, elsewhere }) {
-    if (kind === 'patchy' || kind === 'too dark' || elsewhere.length < PLACES) return null;
+    if (!kind.strays || elsewhere.length < PLACES) return null;
     const places = elsewhere.slice(0, PLACES);
     const code = pencils.find(({ id }) => id === pencil)?.code ?? 'it';
     const purpose = `A little of ${code}, in one spot: it comes back here, so that it looks meant where it ran astray.`;

@@ -5,16 +5,16 @@ import { adopt } from './adopt.ts';
 import { hide } from './hide.ts';
 import { layerOver } from './layer-over.ts';
 import { lift } from './lift.ts';
-import { type Advice, type Mistake, type MistakeKind, type Remedy } from './remedy.ts';
+import { type Advice, type Mistake, type Remedy } from './remedy.ts';
 
-export { type Advice, type Deed, type Mistake, type MistakeKind, type Remedy, MISTAKES } from './remedy.ts';
+export { type MistakeKind, MISTAKES, mistakeById } from './mistakes/index.ts';
+export { type Advice, type Deed, type Mistake, type Remedy } from './remedy.ts';
 export { type Happened, mistakeAt } from './mistake-at.ts';
 export const REMEDIES: readonly Remedy[] = [lift, layerOver, hide, adopt];
 
 /** A colour that lies no further off than this is not worth mending, and no remedy that gains less, CIEDE2000. */
 const UNSEEN = 2;
 const GAINS = 1;
-const SEEN: ReadonlySet<MistakeKind> = new Set(['too dark', 'patchy']);
 
 export interface Remedied {
   /** How far what lies there is from what should be seen, CIEDE2000. */
@@ -29,7 +29,7 @@ export interface Remedied {
 export function remediesFor(mistake: Mistake): Remedied {
   const apart = deltaE2000(layPasses(mistake.now, []).lab, mistake.wanted);
   // What is too dark or patchy was seen by whoever says so, however little the model makes of it.
-  const isSeen = SEEN.has(mistake.kind);
+  const { isSeen } = mistake.kind;
   const isUnseen = apart <= UNSEEN && !isSeen;
   const enough = apart - (isSeen ? 0 : GAINS);
   const remedies = (isUnseen ? [] : REMEDIES).flatMap(({ id, name, advise }) => {

@@ -10,7 +10,7 @@ export const lift: Remedy = {
   id: 'lift',
   name: 'Lift it',
   advise({ now, wanted, kind, pencil }) {
-    if (kind === 'patchy') return null;
+    if (!kind.lifts) return null;
     const dabbed = layPasses(now, new Array<typeof DAB>(DABS).fill(DAB));
     return {
       says: 'Dab it with a kneaded eraser, three times with a clean place of it; do not rub. Burnished pigment stays.',

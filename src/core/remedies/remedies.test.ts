@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { labOfHex } from '../colour/index.ts';
 import { type Pressure, bareGround, layPasses, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
-import { type Mistake, MISTAKES, REMEDIES, mistakeAt, remediesFor } from './index.ts';
+import { type Mistake, MISTAKES, mistakeById, REMEDIES, mistakeAt, remediesFor } from './index.ts';
 
 const pencil = (id: string, hex: string, type = 'wax') => ({
   id,
@@ -22,7 +22,7 @@ const laid = (passes: [typeof yellow, Pressure][]) =>
 function dragged(pressure: Pressure, rest: Partial<Mistake> = {}): Mistake {
   const before = laid([[yellow, 'medium']]);
   return {
-    kind: 'dragged colour',
+    kind: mistakeById('dragged colour'),
     before: before.ground,
     now: laid([
       [yellow, 'medium'],
@@ -83,7 +83,7 @@ describe('remedies', () => {
       ['b', 'n1'],
     ]);
     expect(byId(dragged('firm', { elsewhere: [] })).has('adopt')).to.equal(false);
-    expect(byId(dragged('firm', { kind: 'too dark' })).has('adopt')).to.equal(false);
+    expect(byId(dragged('firm', { kind: mistakeById('too dark') })).has('adopt')).to.equal(false);
   });
 
   it('say where nobody would see it, and then ask for nothing', () => {
@@ -104,7 +104,7 @@ describe('remedies', () => {
       regions: [{ usableWidthMm: 12, areaMm2: 200 }],
     });
     const ground = bareGround(whiteBook);
-    const valueOf = (kind: Mistake['kind'], laid = 3) => {
+    const valueOf = (kind: string, laid = 3) => {
       const { now, wanted } = mistakeAt({ kind, recipe, laid, pencil: 'n1' }, optics, ground);
       return layPasses(now, []).lab[0] - wanted[0];
     };
@@ -114,7 +114,7 @@ describe('remedies', () => {
     expect(valueOf('too dark', 1)).to.be.below(0);
     expect(valueOf('patchy')).to.be.above(0);
     expect(valueOf('wrong pencil')).to.be.below(-5);
-    for (const kind of MISTAKES) {
+    for (const { id: kind } of MISTAKES) {
       expect(() => mistakeAt({ kind, recipe, laid: 0, pencil: 'n1' }, optics, ground)).to.not.throw();
       expect(() => mistakeAt({ kind, recipe, laid: 1, pencil: 'none' }, optics, ground)).to.throw(RangeError);
     }

@@ -1,9 +1,6 @@
 import { type Lab } from '../colour/index.ts';
+import { type MistakeKind } from './mistakes/index.ts';
 import { type Ground, type PencilOptics, type Pressure } from '../laydown/index.ts';
-
-/** What can go wrong at the table. */
-export const MISTAKES = ['over the line', 'wrong pencil', 'too dark', 'dragged colour', 'patchy'] as const;
-export type MistakeKind = (typeof MISTAKES)[number];
 
 /** A place where something went wrong. */
 export interface Mistake {

@@ -51,7 +51,7 @@ import {
   handAfterSeeing,
   toothAfter,
 } from '../../core/recipe/index.ts';
-import { type Happened, type Mistake, mistakeAt, remediesFor } from '../../core/remedies/index.ts';
+import { type Happened, type Mistake, mistakeAt, mistakeById, remediesFor } from '../../core/remedies/index.ts';
 import { breather } from '../../core/run/index.ts';
 import {
   type RampOptions,
@@ -397,7 +397,7 @@ const api = {
     return outcomeOf(() =>
       remediesFor({
         ...mistakeAt(happened, byId, groundOf(paper, onGround)),
-        kind: happened.kind,
+        kind: mistakeById(happened.kind),
         pencil: happened.pencil,
         pencils: offered,
         pens,

@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import type { BenchPlan } from '../../../contracts/index.ts';
 import { labOfHex, deltaE2000 } from '../../../core/colour/index.ts';
 import { type LooksOtherwise } from '../../../core/recipe/index.ts';
-import { MISTAKES, type MistakeKind, type Remedied } from '../../../core/remedies/index.ts';
+import { MISTAKES, type Remedied, mistakeById } from '../../../core/remedies/index.ts';
 import { isInASpot, repairsFor, thingBeside } from '../../../planning/index.ts';
 import { useAddNoteMutation, useToolsQuery } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
@@ -28,9 +28,6 @@ interface Props {
   onClose(): void;
 }
 
-/** Mistakes that what is left of a thing can make up for, each with how it looks. */
-const LOOKS: Partial<Record<MistakeKind, LooksOtherwise>> = { 'too dark': 'darker', patchy: 'patchy' };
-
 /**
  * Something went wrong: what can be done about it, each way with how near it comes. What is chosen becomes a step, and it
  * is written down.
@@ -38,7 +35,7 @@ const LOOKS: Partial<Record<MistakeKind, LooksOtherwise>> = { 'too dark': 'darke
 export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Props) {
   const { sheet, page, recipes, pencilById } = useDesk();
   const pencilId = step.pencil;
-  const [kind, setKind] = useState<MistakeKind>('over the line');
+  const [kind, setKind] = useState(MISTAKES[0].id);
   const [chosen, setChosen] = useState<string | null>(null);
   // What goes over the line or is dragged comes to lie beside.
   const beside = useMemo(() => page && thingBeside(step.regionIds, sheet.plan, page), [page, step, sheet.plan]);
@@ -63,7 +60,7 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
     await writeDown(advice.says);
     onRepair();
   };
-  const look = LOOKS[kind];
+  const { looks: look } = mistakeById(kind);
   const laidThere = laid[on] ?? 0;
   const layersLeft = (recipes.get(on)?.layers.length ?? 0) - laidThere;
   const canMakeUp = look !== undefined && laidThere > 0 && layersLeft > 0;
@@ -77,8 +74,8 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
           label="What happened"
           stacked
           value={kind}
-          options={MISTAKES.map((value) => ({ value, label: value }))}
-          onChange={(value) => setKind(value as MistakeKind)}
+          options={MISTAKES.map(({ id }) => ({ value: id, label: id }))}
+          onChange={(value) => setKind(value)}
         />
         <Pick
           label="On"
@@ -157,7 +154,7 @@ function useRemedies({
   pencilId,
   laid,
 }: {
-  kind: MistakeKind;
+  kind: string;
   on: string;
   pencilId: string;
   laid: Readonly<Record<string, number>>;
