@@ -58,12 +58,20 @@ export function regionTables(
   function paint(regionIds: readonly number[], recipe: Recipe, laid: readonly Layer[]): void {
     const pencils = new Map(recipe.layers.map(({ pencil }) => [pencil, opticsOf(pencil)]));
     const optics = new Map([...pencils].map(([pencil, each]) => [pencil, each.optics]));
+    // How many layers find room tells which: the wider a region, the more of the same.
+    const made = new Map<string, ToneTable>();
     for (const regionId of regionIds) {
       const layers = layersFor(recipe, widthOf.get(regionId) ?? 0);
       const { ground, key: groundKey } = groundOf(regionId);
-      const key = JSON.stringify([lamp?.id, layers, groundKey, layers.map(({ pencil }) => pencils.get(pencil)!.key)]);
-      const stack = stackFor(key, () => toneStack(layers, optics, ground, looking));
-      tables[regionId] = stack.after(layers.filter((layer) => laid.includes(layer)).length);
+      const like = `${layers.length} ${groundKey}`;
+      let table = made.get(like);
+      if (!table) {
+        const key = JSON.stringify([lamp?.id, layers, groundKey, layers.map(({ pencil }) => pencils.get(pencil)!.key)]);
+        const stack = stackFor(key, () => toneStack(layers, optics, ground, looking));
+        table = stack.after(layers.filter((layer) => laid.includes(layer)).length);
+        made.set(like, table);
+      }
+      tables[regionId] = table;
     }
   }
 }
