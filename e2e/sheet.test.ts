@@ -11,9 +11,11 @@ describe('the Sheet stage', function () {
   let browser: Browser;
   let page: Page;
   let errors: string[];
+  const asked: string[] = [];
   before(async () => {
     [desk, browser] = [await openDesk(), await openBrowser()];
     ({ page, errors } = await openPage(browser, desk.url));
+    page.on('request', (request) => asked.push(`${request.method()} ${new URL(request.url()).pathname}`));
     await openFerrySteps(page);
   });
   after(async () => {
@@ -60,6 +62,12 @@ describe('the Sheet stage', function () {
     await page.mouse.click(place.x, place.y);
     if (shift) await page.keyboard.up('Shift');
   };
+
+  it('sends the regions that it found once, and fetches nothing of them back', async () => {
+    await page.getByText('Saved', { exact: true }).waitFor();
+    const about = asked.filter((request) => /\/(regions|labels)$/.test(request));
+    expect(about).to.deep.equal(['PUT /api/sheets/ferry-steps/regions']);
+  });
 
   it('asks about gaps one by one, each with its picture, and takes an answer by one key', async () => {
     const { regionsFrom } = (await state()).plan;
@@ -370,6 +378,7 @@ describe('a page brought in', function () {
   let browser: Browser;
   let page: Page;
   let errors: string[];
+  const asked: string[] = [];
   before(async () => {
     [desk, browser] = [await openDesk(), await openBrowser()];
     ({ page, errors } = await openPage(browser, desk.url));

@@ -1,4 +1,4 @@
-import { gunzipSync } from 'fflate';
+import { unpackedLabels } from '../workers/packed-labels.ts';
 
 const pictures = new Map<string, Promise<ImageBitmap>>();
 
@@ -23,10 +23,18 @@ export function loadPicture(sheetId: string, hash: string): Promise<ImageBitmap>
   return picture;
 }
 
+/** The raster that was just found here, so that what was sent is not fetched back. */
+let justFound: { key: string; labels: Uint16Array } | null = null;
+
+/** Keeps the raster of region ids that was found of a sheet. @param from what they were found from */
+export function keepLabels(sheetId: string, from: string, labels: Uint16Array): void {
+  justFound = { key: `${sheetId} ${from}`, labels };
+}
+
 /** The stored raster of region ids. @param from what they were found from */
 export async function loadLabels(sheetId: string, from: string): Promise<Uint16Array> {
+  if (justFound?.key === `${sheetId} ${from}`) return justFound.labels;
   const response = await fetch(`/api/sheets/${sheetId}/labels?from=${encodeURIComponent(from)}`);
   if (!response.ok) throw new Error('The regions of this page did not arrive.');
-  const bytes = gunzipSync(new Uint8Array(await response.arrayBuffer()));
-  return new Uint16Array(bytes.buffer, bytes.byteOffset, bytes.byteLength / 2);
+  return unpackedLabels(await response.blob());
 }

@@ -7,7 +7,7 @@ import { usePaper } from '../api/use-paper.ts';
 import { ASSUMED_RATES } from '../../core/bench/index.ts';
 import { whiteBook } from '../../core/laydown/index.ts';
 import { useAppDispatch } from '../app/store.ts';
-import { type LaidPencil, pageWorker, pencilWorker } from '../workers/index.ts';
+import { type LaidPencil, openInWorker, pencilWorker } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
 import {
   type PaperInUse,
@@ -110,7 +110,7 @@ function useOpened(
   return useMemo(() => {
     if (!meta || !labels || meta.from !== key) return null;
     const { width, height, pixelsPerMm, regions } = meta;
-    void pageWorker.open(key, { width, height, pixelsPerMm, labels, regions, picture });
+    openInWorker(key, { width, height, pixelsPerMm, labels, regions, picture });
     return { ...meta, key, labels };
   }, [meta, labels, key, picture]);
 }

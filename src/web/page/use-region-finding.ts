@@ -1,11 +1,11 @@
-import { gzipSync } from 'fflate';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useStoreRegionsMutation } from '../api/desk-api.ts';
+import { deskApi, useStoreRegionsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
+import { useAppDispatch } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { pictureUrl } from '../desk/load-page.ts';
+import { keepLabels, pictureUrl } from '../desk/load-page.ts';
 import { regionsKey } from '../../planning/index.ts';
-import { type Job, pageWorker, startJob } from '../workers/index.ts';
+import { type Job, holdsPage, pageWorker, startJob } from '../workers/index.ts';
 
 /** How far the finding of regions is. */
 export type FindingState =
@@ -18,6 +18,7 @@ export type FindingState =
 export function useRegionFinding() {
   const { sheet, pixelsPerMm } = useDesk();
   const [finding, setFinding] = useState<FindingState>({ state: 'idle' });
+  const dispatch = useAppDispatch();
   const [store] = useStoreRegionsMutation();
   const job = useRef<Job<unknown> | null>(null);
   const from = regionsKey(sheet.picture.hash, sheet.picture.width, sheet.plan.page.widthMm, sheet.plan.finding);
@@ -31,7 +32,7 @@ export function useRegionFinding() {
     setFinding({ state: 'working', share: 0, doing: 'reading the page' });
     const found = startJob(
       pageWorker,
-      (jobId, report) => pageWorker.find(jobId, url, coloursUrl, { pixelsPerMm, ...wishes }, report),
+      (jobId, report) => pageWorker.find(jobId, from, url, coloursUrl, { pixelsPerMm, ...wishes }, report),
       (share, doing) =>
         setFinding((now) => (now.state === 'working' ? { state: 'working', share: 0.95 * share, doing } : now)),
     );
@@ -41,16 +42,20 @@ export function useRegionFinding() {
     if (outcome.kind === 'cancelled') return setFinding({ state: 'stopped' });
     if (outcome.kind === 'refused') return setFinding({ state: 'refused', sentence: outcome.sentence });
     setFinding({ state: 'working', share: 0.97, doing: 'keeping the regions' });
-    const { meta, labels } = outcome.value;
-    const packed = gzipSync(new Uint8Array(labels.buffer, labels.byteOffset, labels.byteLength), { level: 4 });
+    const { labels, packed } = outcome.value;
+    const meta = { ...outcome.value.meta, from };
+    // The worker holds the page, and here lies all that would be fetched: nothing that was just sent comes back.
+    holdsPage(from);
+    keepLabels(sheetId, from, labels);
+    void dispatch(deskApi.util.upsertQueryData('regions', { sheetId, from }, meta));
     const form = new FormData();
-    form.set('meta', JSON.stringify({ ...meta, from }));
-    form.set('labels', new Blob([packed as Uint8Array<ArrayBuffer>]), 'labels.gz');
+    form.set('meta', JSON.stringify(meta));
+    form.set('labels', new Blob([packed]), 'labels.gz');
     const result = await store({ sheetId, form });
     setFinding(result.error ? { state: 'refused', sentence: sentenceOf(result.error) } : { state: 'idle' });
     // The key stands for the wishes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [url, coloursUrl, pixelsPerMm, from, sheetId, store]);
+  }, [url, coloursUrl, pixelsPerMm, from, sheetId, store, dispatch]);
 
   const missing = sheet.plan.regionsFrom !== from;
   useEffect(() => {

@@ -1,30 +1,18 @@
 import { expose, transfer } from 'comlink';
 import { hexOfLab, lampById } from '../../core/colour/index.ts';
 import { type Paper, type PencilDeclaration, type PencilOptics, pencilOptics } from '../../core/laydown/index.ts';
-import {
-  type FormedThing,
-  type Lighting,
-  type PageGeometry,
-  coarsePage,
-  glowContrasts,
-  lightOfPage,
-} from '../../core/light/index.ts';
+import { type FormedThing, type Lighting, glowContrasts } from '../../core/light/index.ts';
 import {
   type FindOptions,
-  LINE_REACH_MM,
   NO_REGION,
   type PointMm,
-  type Region,
   type RegionMap,
-  type InkShare,
   coarseInkShare,
-  distanceToLines,
   findRegions,
-  growLabels,
   inkShareOf,
   readSeen,
 } from '../../core/lineart/index.ts';
-import { type PageReading, type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
+import { type ProposeOptions, proposeThings, readPage } from '../../core/things/index.ts';
 import { type PrintedInk, type ToneStack, pieceOf, renderPreview, zoneShare } from '../../core/preview/index.ts';
 import { type Recipe, type Zone } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
@@ -32,31 +20,13 @@ import { type LaidPage, laidOnInk, laidOnPaper } from '../../planning/index.ts';
 import { greysApart } from './greys-apart.ts';
 import { breather } from '../../core/run/index.ts';
 import { layDeskLight } from '../desk/desk-light.ts';
+import { type PageAsStored } from './kept-pages.ts';
+import { type OpenPage, litPage, openPage, takeIn, wholeOf } from './open-pages.ts';
+import { packedLabels } from './packed-labels.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 import { type Part, cutOut, movedMends } from './part-of-page.ts';
 import { withDensity } from './png-density.ts';
 import { readGreyPicture, readColourPicture } from './read-picture.ts';
-
-type LightOfPage = ReturnType<typeof lightOfPage>;
-
-/** A page as this worker keeps it, so that labels cross over once. */
-interface OpenPage {
-  width: number;
-  height: number;
-  pixelsPerMm: number;
-  labels: Uint16Array;
-  grown: Uint16Array;
-  /** To the nearest line, once the light asks for it. */
-  distance: Float32Array | null;
-  regions: readonly Region[];
-  /** The page at every so many pixels, once that was asked for, and the light on it by what that was worked out for. */
-  sizes: Map<number, { geometry: PageGeometry; key: string; light: LightOfPage | null; ink: InkShare | null }>;
-  /** Its printed lines, once a preview asks for them. */
-  picture: string;
-  ink: Promise<InkShare> | null;
-  /** What it shows of its things, once that was asked for. */
-  reading: PageReading | null;
-}
 
 export interface PreviewRequest {
   things: readonly (FormedThing & { recipe: Recipe | null })[];
@@ -101,22 +71,29 @@ const STRIP = 256;
 /** Lines of equal value on the way from shadow to highlight. */
 const ISOLINES = 7;
 
-const pages = new Map<string, OpenPage>();
 const optics = new Map<string, PencilOptics>();
 const tables = new Map<string, ToneStack>();
 
 const api = {
   cancel: cancelJob,
 
-  /** Reads a picture, finds its regions, and reads in the colours, where there are any, what lies on them already. */
-  find(jobId: string, pictureUrl: string, coloursUrl: string | null, wishes: FindOptions, report: Report) {
+  /**
+   * Reads a picture, finds its regions, and reads in the colours, where there are any, what lies on them already. The page
+   * stays here under the key.
+   * @returns the regions, their raster, and the raster packed as it is stored
+   */
+  find(jobId: string, key: string, pictureUrl: string, coloursUrl: string | null, wishes: FindOptions, report: Report) {
     return outcomeOf(async () => {
       const run = runOf(jobId, report);
       run.progress(0.01, 'reading the page');
       const map = await findRegions(await readGreyPicture(pictureUrl), wishes, run);
       const { labels, ...found } = map;
       const seen = coloursUrl ? seenOn(await readColourPicture(coloursUrl), map) : null;
-      return transfer({ meta: { ...found, seen }, labels }, [labels.buffer]);
+      run.progress(0.97, 'keeping the regions');
+      takeIn(key, { ...map, picture: pictureUrl });
+      const packed = await packedLabels(labels);
+      const copy = labels.slice();
+      return transfer({ meta: { ...found, seen }, labels: copy, packed }, [copy.buffer, packed]);
     });
   },
 
@@ -132,26 +109,9 @@ const api = {
     });
   },
 
-  /** Takes a page in under a key; the oldest but two is let go. */
-  open(
-    key: string,
-    page: {
-      width: number;
-      height: number;
-      pixelsPerMm: number;
-      labels: Uint16Array;
-      regions: Region[];
-      picture: string;
-    },
-  ) {
-    if (pages.has(key)) return;
-    const grown = growLabels(page.labels, page.width, page.height, Math.ceil(LINE_REACH_MM * page.pixelsPerMm));
-    const opened: OpenPage = { ...page, grown, distance: null, sizes: new Map(), ink: null, reading: null };
-    pages.set(key, opened);
-    // Read ahead, so that the first picture of a palette need not wait for it.
-    opened.ink = readGreyPicture(page.picture).then(inkShareOf);
-    opened.ink.catch(() => (opened.ink = null));
-    if (pages.size > 2) pages.delete(pages.keys().next().value!);
+  /** Takes a page in under a key, unless it is here; the oldest but two is let go. */
+  open(key: string, page: PageAsStored) {
+    takeIn(key, page);
   },
 
   /** Proposes things for the regions of a page that are in none. */
@@ -292,57 +252,6 @@ const api = {
 };
 export type PageWorker = typeof api;
 expose(api);
-
-function openPage(key: string): OpenPage {
-  const page = pages.get(key);
-  if (!page) throw new Error(`Page ${key} has not been opened.`);
-  return page;
-}
-
-/** The page at every so many pixels with what light does on it. */
-function litPage(page: OpenPage, things: readonly FormedThing[], lighting: Lighting, step: number, first = false) {
-  const sized = page.sizes.get(step) ?? { geometry: sizeOf(page, step, first), key: '', light: null, ink: null };
-  page.sizes.set(step, sized);
-  const key = JSON.stringify([
-    things.map(({ id, regionIds, form, material, finish, sources }) => [
-      id,
-      regionIds,
-      form,
-      material,
-      finish,
-      sources,
-    ]),
-    lighting,
-  ]);
-  if (sized.key !== key || !sized.light) {
-    sized.light = lightOfPage(sized.geometry, things, lighting);
-    sized.key = key;
-  }
-  return { ...sized.geometry, ...sized.light };
-}
-
-function sizeOf(page: OpenPage, step: number, first: boolean): PageGeometry {
-  if (first && page.distance === null) return roughly(page, step);
-  const distance = (page.distance ??= distanceToLines(page.labels, page.width, page.height));
-  return coarsePage({ ...page, distance }, step);
-}
-
-/** The page at every so many pixels without waiting for exact distances: lines fill every pixel that they touch. */
-function roughly(page: OpenPage, step: number): PageGeometry {
-  const sampled = coarsePage({ ...page, distance: new Float32Array(page.labels.length) }, step);
-  const { width, height } = sampled;
-  const labels = new Uint16Array(width * height).fill(1);
-  for (let y = 0, i = 0; y < page.height; y++) {
-    const row = Math.floor(y / step) * width;
-    for (let x = 0; x < page.width; x++, i++) if (page.labels[i] === 0) labels[row + Math.floor(x / step)] = 0;
-  }
-  return { ...sampled, distance: distanceToLines(labels, width, height) };
-}
-
-/** All of a page, mm. */
-function wholeOf({ width, height, pixelsPerMm }: OpenPage) {
-  return { left: 0, top: 0, widthMm: width / pixelsPerMm, heightMm: height / pixelsPerMm };
-}
 
 /** Light changes slowly: where every pixel is painted, it is worked out at so many a mm, and the others take the nearest. */
 const LIT_PER_MM = 6;
