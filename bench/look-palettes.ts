@@ -1,7 +1,7 @@
 import { type Lab, deltaE2000, oklchOfLab } from '../src/core/colour/index.ts';
 import { type Proposal, apartInAll } from '../src/core/palette/index.ts';
 import { DEMO_PAGES, demoPencils } from '../src/demo/index.ts';
-import { summariseSheet } from '../src/planning/index.ts';
+import { summariseSheet } from '../src/plan/derive/index.ts';
 import { printTable } from './measure.ts';
 import { type OpenedPage, openDemoPage, palettesFor } from './planned.ts';
 

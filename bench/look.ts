@@ -16,7 +16,7 @@ import { seededRandom } from '../src/core/random/index.ts';
 import { type Layer } from '../src/core/recipe/index.ts';
 import { type PageFields, FIELDS } from '../src/core/light/index.ts';
 import { DEMO_PAGES, demoPencils } from '../src/demo/index.ts';
-import { asTrayPencil } from '../src/planning/index.ts';
+import { asTrayPencil } from '../src/pencils/index.ts';
 import { onPaper } from '../src/core/tray/index.ts';
 import { benchHeldOut } from './held-out.ts';
 import { benchLookPalettes } from './look-palettes.ts';

@@ -19,16 +19,9 @@ import { type PreviewSource, type ToneStack } from '../src/core/preview/index.ts
 import { proposeThings, readPage } from '../src/core/things/index.ts';
 import { onPaper } from '../src/core/tray/index.ts';
 import { demoPageById, demoPencils, markOf } from '../src/demo/index.ts';
-import {
-  type LaidPage,
-  asTrayPencil,
-  deriveRecipes,
-  formedThings,
-  laidOnInk,
-  laidOnPaper,
-  summariseSheet,
-  withReflected,
-} from '../src/planning/index.ts';
+import { asTrayPencil } from '../src/pencils/index.ts';
+import { deriveRecipes, formedThings, summariseSheet, withReflected } from '../src/plan/derive/index.ts';
+import { type LaidPage, laidOnInk, laidOnPaper } from '../src/rendering/index.ts';
 import { edited, frontToBack, giveFamilies, glowsOf, lightingOf } from '../src/plan/index.ts';
 
 /** A page with its things, as it stands before a palette is proposed. */

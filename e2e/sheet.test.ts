@@ -378,7 +378,6 @@ describe('a page brought in', function () {
   let browser: Browser;
   let page: Page;
   let errors: string[];
-  const asked: string[] = [];
   before(async () => {
     [desk, browser] = [await openDesk(), await openBrowser()];
     ({ page, errors } = await openPage(browser, desk.url));

@@ -7,15 +7,9 @@ import { type RegionMap, findRegions } from '../core/lineart/index.ts';
 import { FORMS } from '../core/light/index.ts';
 import { FamilyBook, rowAround } from '../core/palette/index.ts';
 import { type Finding, type Recipe, checkRecipe, pencilsFor, pencilsOf, usualWidth } from '../core/recipe/index.ts';
-import {
-  Contexts,
-  asTrayPencil,
-  deriveRecipes,
-  formedThings,
-  groundFinder,
-  reflectionsOf,
-  regionsOfThings,
-} from '../planning/index.ts';
+import { asTrayPencil } from '../pencils/index.ts';
+import { Contexts, deriveRecipes, formedThings, reflectionsOf, regionsOfThings } from '../plan/derive/index.ts';
+import { groundFinder } from '../rendering/index.ts';
 import { onPaper } from '../core/tray/index.ts';
 import { type DemoPage, DEMO_PAGES, demoPencils, markOf } from './index.ts';
 import { edited, frontToBack, giveFamilies, thingsOf } from '../plan/index.ts';

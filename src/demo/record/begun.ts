@@ -5,7 +5,9 @@ import { proposePalettes } from '../../core/palette/index.ts';
 import { familyOf } from '../../core/recipe/index.ts';
 import { onPaper } from '../../core/tray/index.ts';
 import { type PlanEdit, USUAL_GLOW, giveFamilies, setGlow, thingsOf } from '../../plan/index.ts';
-import { asTrayPencil, benchPlanFrom, deriveRecipes, openSteps, summariseSheet } from '../../planning/index.ts';
+import { benchPlanFrom, openSteps } from '../../order/index.ts';
+import { asTrayPencil } from '../../pencils/index.ts';
+import { deriveRecipes, summariseSheet } from '../../plan/derive/index.ts';
 import { type DemoPencil } from '../pencils/index.ts';
 import { EVENINGS, OWN_FAMILIES } from './evenings.ts';
 

@@ -5,7 +5,7 @@ import { type Reminder, layOutFor, remindersOf, whereOf } from '../../core/bench
 import { toolById } from '../../core/laydown/index.ts';
 import { zoneMm } from '../../core/recipe/index.ts';
 import { thingsOf } from '../../plan/index.ts';
-import { about, daysOfSittings } from '../../planning/index.ts';
+import { about, daysOfSittings } from '../../order/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
 import { Refused, found } from '../refused.ts';

@@ -9,7 +9,8 @@ import {
 } from '../../contracts/index.ts';
 import { type Rates, validateSequence } from '../../core/bench/index.ts';
 import { type TimedStep, MOST_STEPS, learnRates } from '../../core/record/index.ts';
-import { minutesWorked, paperInUse } from '../../planning/index.ts';
+import { minutesWorked } from '../../order/index.ts';
+import { paperInUse } from '../../pencils/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { benchPlans, benchSteps, sheets, stepLog } from '../db/schema.ts';
 import { Refused, found } from '../refused.ts';

@@ -8,16 +8,10 @@ import { type GreyImage, LINE_REACH_MM, distanceToLines, growLabels, inkShareOf 
 import { renderPreview } from '../../core/preview/index.ts';
 import { type Run, breather } from '../../core/run/index.ts';
 import { glowsOf, lightingOf } from '../../plan/index.ts';
-import {
-  asTrayPencil,
-  deriveRecipes,
-  formedThings,
-  laidLayers,
-  type LaidPage,
-  laidOnInk,
-  laidOnPaper,
-  groundsOf,
-} from '../../planning/index.ts';
+import { laidLayers } from '../../order/index.ts';
+import { asTrayPencil } from '../../pencils/index.ts';
+import { deriveRecipes, formedThings } from '../../plan/derive/index.ts';
+import { type LaidPage, laidOnInk, laidOnPaper, groundsOf } from '../../rendering/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';

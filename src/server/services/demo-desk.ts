@@ -6,7 +6,7 @@ import sharp from 'sharp';
 import { type DemoState, USUAL_FINDING, emptyPlan } from '../../contracts/index.ts';
 import { findRegions } from '../../core/lineart/index.ts';
 import { DEMO_TRAY, type DemoDesk, type DemoSheet, seedDemo } from '../../demo/index.ts';
-import { regionsKey } from '../../planning/index.ts';
+import { regionsKey } from '../../plan/derive/index.ts';
 import { keepBlob, readBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import {

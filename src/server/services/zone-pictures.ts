@@ -6,7 +6,7 @@ import { type PageGeometry, lightOfPage } from '../../core/light/index.ts';
 import { LINE_REACH_MM, distanceToLines, growLabels } from '../../core/lineart/index.ts';
 import { zoneShare } from '../../core/preview/index.ts';
 import { lightingOf } from '../../plan/index.ts';
-import { formedThings } from '../../planning/index.ts';
+import { formedThings } from '../../plan/derive/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';

@@ -1,6 +1,6 @@
 import type { Pencil, ReadOn, TrayFit } from '../../contracts/index.ts';
 import { paperKind } from '../../core/laydown/index.ts';
-import { type PaperInUse, paperInUse } from '../../planning/index.ts';
+import { type PaperInUse, paperInUse } from '../../pencils/index.ts';
 import { useFitsQuery, usePencilsQuery, useReadOnQuery } from './desk-api.ts';
 
 interface Known {

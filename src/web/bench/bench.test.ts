@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { about, laidLayers } from '../../planning/index.ts';
+import { about, laidLayers } from '../../order/index.ts';
 
 describe('times in words', () => {
   for (const [minutes, words] of [

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import ICAL from 'ical.js';
 import { NO_EVENINGS } from '../../contracts/index.ts';
-import { daysOfSittings } from '../../planning/index.ts';
+import { daysOfSittings } from '../../order/index.ts';
 import { calendarFile } from './calendar-file.ts';
 import { faultInWords, sittingDays, toolNames } from './sitting-words.ts';
 

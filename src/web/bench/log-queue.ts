@@ -3,7 +3,7 @@ import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { toast } from 'sonner';
 import { z } from 'zod';
 import { type BenchState, LogEntry } from '../../contracts/index.ts';
-import { withEntry } from '../../planning/index.ts';
+import { withEntry } from '../../order/index.ts';
 import { deskApi } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { store } from '../app/store.ts';

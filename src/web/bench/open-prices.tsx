@@ -1,6 +1,6 @@
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { type OpenPrice } from '../../core/bench/index.ts';
-import { about } from '../../planning/index.ts';
+import { about } from '../../order/index.ts';
 
 const TICK = { fill: 'var(--soft)', fontSize: 12 };
 

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { BenchPlan } from '../../contracts/index.ts';
-import { about } from '../../planning/index.ts';
+import { about } from '../../order/index.ts';
 
 /** Height of a thing's row and of the strip of pencils, and width of the names, px. */
 const ROW = 18;

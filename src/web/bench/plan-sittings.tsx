@@ -3,7 +3,7 @@ import type { BenchPlan, BenchState } from '../../contracts/index.ts';
 import { USUAL_COSTS, ruleById } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { decide } from '../../plan/index.ts';
-import { about, isOutOfDate } from '../../planning/index.ts';
+import { about, isOutOfDate } from '../../order/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';

@@ -1,7 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import type { BenchPlan, Plan } from '../../contracts/index.ts';
 import { toolById } from '../../core/laydown/index.ts';
-import { daysOfSittings } from '../../planning/index.ts';
+import { daysOfSittings } from '../../order/index.ts';
 
 /** The day and time of each sitting that is still ahead, in words; null where no evening is chosen. */
 export function sittingDays(

@@ -17,7 +17,7 @@ import { Fragment, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
 import { type Sitting, costsAt, layOutFor, movedTo, validateSequence } from '../../core/bench/index.ts';
-import { about, rearranged } from '../../planning/index.ts';
+import { about, rearranged } from '../../order/index.ts';
 import { useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { BenchState } from '../../contracts/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { laidLayers } from '../../planning/index.ts';
+import { laidLayers } from '../../order/index.ts';
 
 /** How many layers of each thing lie on the paper once these steps are done; without a plan, all of them. */
 export function useLaidByDone({ plan, done }: Pick<BenchState, 'plan' | 'done'>): Readonly<Record<string, number>> {

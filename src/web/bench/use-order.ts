@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef } from 'react';
 import { toast } from 'sonner';
 import type { BenchState } from '../../contracts/index.ts';
 import { type Rates, type RuledSteps, type Sequence, costsAt } from '../../core/bench/index.ts';
-import { benchPlanFrom, openSteps, rearranged, stepsFinished } from '../../planning/index.ts';
+import { benchPlanFrom, openSteps, rearranged, stepsFinished } from '../../order/index.ts';
 import { useRatesQuery, useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { BenchPlan } from '../../contracts/index.ts';
 import { Button, Choice } from '../parts/index.ts';
-import { about } from '../../planning/index.ts';
+import { about } from '../../order/index.ts';
 
 /** So many rows are shown at once. */
 const ROWS = 8;

@@ -3,7 +3,8 @@ import type { Pencil, RegionGround, RegionsMeta, SheetState } from '../../contra
 import { type Rates } from '../../core/bench/index.ts';
 import { type FormedThing } from '../../core/light/index.ts';
 import { type Recipe } from '../../core/recipe/index.ts';
-import { type Hours, type PaperInUse } from '../../planning/index.ts';
+import { type PaperInUse } from '../../pencils/index.ts';
+import { type Hours } from '../../plan/derive/index.ts';
 import { type LaidPencil } from '../workers/index.ts';
 
 /** The regions of a sheet with their raster; its key names it in the page worker. */

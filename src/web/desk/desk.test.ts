@@ -4,7 +4,7 @@ import { type Plan, emptyPlan, newThing } from '../../contracts/index.ts';
 import { NO_REGION, type Region } from '../../core/lineart/index.ts';
 import { familyOf } from '../../core/recipe/index.ts';
 import { atTheDesk, chooseRegions, chooseThing, sitDownAt, toggleRegion, zoomTo } from './at-the-desk.ts';
-import { deriveForms, deriveRecipes, regionsOfThings, summariseSheet } from '../../planning/index.ts';
+import { deriveForms, deriveRecipes, regionsOfThings, summariseSheet } from '../../plan/derive/index.ts';
 import { type PageRegions } from './desk-context.ts';
 import { regionAt, tinyRegionsAround } from './region-at.ts';
 import { smoothed } from './region-paths.ts';

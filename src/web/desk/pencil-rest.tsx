@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { useMemo } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
 import { BELIEFS, beliefOfAll } from '../../core/laydown/index.ts';
-import { type PaperInUse } from '../../planning/index.ts';
+import { type PaperInUse } from '../../pencils/index.ts';
 import { useBenchQuery } from '../api/desk-api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { BELIEF_WORDS, BeliefMark, Laydown, Why } from '../parts/index.ts';

@@ -9,14 +9,9 @@ import { whiteBook } from '../../core/laydown/index.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { type LaidPencil, openInWorker, pencilWorker } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
-import {
-  type PaperInUse,
-  type PlannedPage,
-  formedThings,
-  deriveHours,
-  groundsOf,
-  regionsKey,
-} from '../../planning/index.ts';
+import { type PaperInUse } from '../../pencils/index.ts';
+import { type PlannedPage, formedThings, deriveHours, regionsKey } from '../../plan/derive/index.ts';
+import { groundsOf } from '../../rendering/index.ts';
 import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
 import { loadLabels, loadPicture, pictureUrl } from './load-page.ts';

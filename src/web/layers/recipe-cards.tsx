@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import type { NewRecipeCard, RecipeCard, Thing } from '../../contracts/index.ts';
 import { type Card, type Recipe, cardOf, compileRecipe, editsFromCard, effectById } from '../../core/recipe/index.ts';
-import { Contexts, formedThings, regionsOfThings } from '../../planning/index.ts';
+import { Contexts, formedThings, regionsOfThings } from '../../plan/derive/index.ts';
 import { useKeepRecipeCardMutation, usePutRecipeCardAwayMutation, useRecipeCardsQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import type { Horizon } from '../../contracts/index.ts';
 import { decide, familiesOf, giveFamilies, thingsOf } from '../../plan/index.ts';
 import { materialOf } from '../../core/light/index.ts';
-import { reflectionsOf } from '../../planning/index.ts';
+import { reflectionsOf } from '../../plan/derive/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section } from '../parts/index.ts';

@@ -4,7 +4,7 @@ import { sentenceOf } from '../api/sentence.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { keepLabels, pictureUrl } from '../desk/load-page.ts';
-import { regionsKey } from '../../planning/index.ts';
+import { regionsKey } from '../../plan/derive/index.ts';
 import { type Job, holdsPage, pageWorker, startJob } from '../workers/index.ts';
 
 /** How far the finding of regions is. */

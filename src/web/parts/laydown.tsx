@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
 import { type Paper } from '../../core/laydown/index.ts';
 import { type TrayPencil } from '../../core/tray/index.ts';
-import { type PaperInUse } from '../../planning/index.ts';
+import { type PaperInUse } from '../../pencils/index.ts';
 import { useAppSelector } from '../app/store.ts';
 import { pencilWorker } from '../workers/index.ts';
 import { PixelCanvas } from './pixel-canvas.tsx';

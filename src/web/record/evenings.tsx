@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import { useMemo } from 'react';
 import type { Note, RecordEntry, Reference } from '../../contracts/index.ts';
 import { sittingsOf } from '../../core/record/index.ts';
-import { about } from '../../planning/index.ts';
+import { about } from '../../order/index.ts';
 import { useReferencesQuery } from '../api/desk-api.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { PicturesTaken } from '../references/index.ts';

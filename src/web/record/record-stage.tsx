@@ -11,7 +11,7 @@ import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { usePreview } from '../desk/use-preview.ts';
 import { Section, Why } from '../parts/index.ts';
-import { about } from '../../planning/index.ts';
+import { about } from '../../order/index.ts';
 import { Evenings, minutesOf } from './evenings.tsx';
 import { Trials, WriteDown } from './notebook.tsx';
 import { useLaidByDone } from '../bench/use-laid-by-done.ts';

@@ -12,7 +12,7 @@ import {
   paperById,
   passesUntilFilled,
 } from '../../core/laydown/index.ts';
-import { withLearnt } from '../../planning/index.ts';
+import { withLearnt } from '../../pencils/index.ts';
 import { useFitsQuery, useSwatchesOnQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePaper } from '../api/use-paper.ts';

@@ -6,7 +6,7 @@ import { type Pencil, isHere } from '../../contracts/index.ts';
 import { useCopyPencilsMutation, useEditPencilMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePaper } from '../api/use-paper.ts';
-import { type PaperInUse } from '../../planning/index.ts';
+import { type PaperInUse } from '../../pencils/index.ts';
 import { useSeenRows } from './use-seen-rows.ts';
 import { BeliefMark, Laydown } from '../parts/index.ts';
 

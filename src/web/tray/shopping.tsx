@@ -1,7 +1,7 @@
 import { Download } from 'lucide-react';
 import Papa from 'papaparse';
 import type { Pencil } from '../../contracts/index.ts';
-import { type ShoppingItem, type ShoppingReason, shoppingList } from '../../planning/index.ts';
+import { type ShoppingItem, type ShoppingReason, shoppingList } from '../../order/index.ts';
 import { useWearQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Button, Notice, Section, Why } from '../parts/index.ts';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { type Closeness } from '../../core/tray/index.ts';
-import { type PaperInUse } from '../../planning/index.ts';
+import { type PaperInUse } from '../../pencils/index.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { BeliefMark, Button, Laydown, Notice, Pick, Progress } from '../parts/index.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';

@@ -1,6 +1,6 @@
 import type { Pencil } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
-import { readingsOf } from '../../planning/index.ts';
+import { readingsOf } from '../../pencils/index.ts';
 import { useLazySwatchesOnQuery, useStoreFitMutation } from '../api/desk-api.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { pencilWorker } from '../workers/index.ts';

@@ -1,6 +1,6 @@
 import type { NewTrayFit } from '../../contracts/index.ts';
 import { type CardFit, paperById } from '../../core/laydown/index.ts';
-import { readingsOf } from '../../planning/index.ts';
+import { readingsOf } from '../../pencils/index.ts';
 import { useLazyPencilsQuery, useLazySwatchesOnQuery, useStoreFitMutation } from '../api/desk-api.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';
 

@@ -5,7 +5,7 @@ import { type PageSummary, type Proposal } from '../../core/palette/index.ts';
 import { VIEWS } from '../../core/preview/index.ts';
 import { type Family } from '../../core/recipe/index.ts';
 import { edited, familiesOf, giveFamilies } from '../../plan/index.ts';
-import { deriveRecipes } from '../../planning/index.ts';
+import { deriveRecipes } from '../../plan/derive/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { SeenBy } from '../desk/seen-by.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';

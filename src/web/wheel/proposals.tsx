@@ -8,7 +8,7 @@ import { beliefOfAll } from '../../core/laydown/index.ts';
 import { type PageSummary, type Proposal } from '../../core/palette/index.ts';
 import { pencilsOf } from '../../core/recipe/index.ts';
 import { familiesOf, giveFamilies } from '../../plan/index.ts';
-import { pinnedFamilies, withReflected } from '../../planning/index.ts';
+import { pinnedFamilies, withReflected } from '../../plan/derive/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';
 import { stageAddress } from '../desk/stages.ts';

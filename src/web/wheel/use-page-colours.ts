@@ -3,7 +3,7 @@ import { type Lab } from '../../core/colour/index.ts';
 import { type PageSummary } from '../../core/palette/index.ts';
 import { bodyOf } from '../../core/recipe/index.ts';
 import { familiesOf } from '../../plan/index.ts';
-import { summariseSheet } from '../../planning/index.ts';
+import { summariseSheet } from '../../plan/derive/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 
 /** The page as a palette must know it; null until its regions are there. */

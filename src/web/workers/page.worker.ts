@@ -16,7 +16,7 @@ import { type ProposeOptions, proposeThings, readPage } from '../../core/things/
 import { type PrintedInk, type ToneStack, pieceOf, renderPreview, zoneShare } from '../../core/preview/index.ts';
 import { type Recipe, type Zone } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
-import { type LaidPage, laidOnInk, laidOnPaper } from '../../planning/index.ts';
+import { type LaidPage, laidOnInk, laidOnPaper } from '../../rendering/index.ts';
 import { greysApart } from './greys-apart.ts';
 import { breather } from '../../core/run/index.ts';
 import { layDeskLight } from '../desk/desk-light.ts';

@@ -68,7 +68,7 @@ import {
   planRamp,
   whatIsMissing,
 } from '../../core/tray/index.ts';
-import { groundFinder } from '../../planning/index.ts';
+import { groundFinder } from '../../rendering/index.ts';
 import { type Report, cancelJob, outcomeOf, runOf } from './jobs.ts';
 
 /** A pencil as it comes out on a paper, without what only the model needs. */

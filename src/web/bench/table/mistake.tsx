@@ -5,7 +5,7 @@ import type { BenchPlan } from '../../../contracts/index.ts';
 import { labOfHex, deltaE2000 } from '../../../core/colour/index.ts';
 import { type LooksOtherwise } from '../../../core/recipe/index.ts';
 import { MISTAKES, type Remedied, mistakeById } from '../../../core/remedies/index.ts';
-import { isInASpot, repairsFor, thingBeside } from '../../../planning/index.ts';
+import { isInASpot, repairsFor, thingBeside } from '../../../order/index.ts';
 import { useAddNoteMutation, useToolsQuery } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { usePlanChange } from '../../api/use-plan.ts';

@@ -5,7 +5,7 @@ import { cautionsOf } from '../../../core/recipe/index.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { BeliefMark, Laydown, PointMark, PressureMark, StrokeMark, ZoneBar } from '../../parts/index.ts';
 import { PinnedBeside } from '../../references/index.ts';
-import { about } from '../../../planning/index.ts';
+import { about } from '../../../order/index.ts';
 import { REMINDER_WORDS, placeOnPage } from './step-words.ts';
 import { thingsOf } from '../../../plan/index.ts';
 

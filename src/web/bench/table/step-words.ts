@@ -1,7 +1,7 @@
 import type { BenchPlan } from '../../../contracts/index.ts';
 import { type Reminder, type Step, whereOf } from '../../../core/bench/index.ts';
 import { toolById } from '../../../core/laydown/index.ts';
-import { about } from '../../../planning/index.ts';
+import { about } from '../../../order/index.ts';
 
 type PlanStep = BenchPlan['steps'][number];
 

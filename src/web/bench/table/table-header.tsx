@@ -1,5 +1,5 @@
 import { ArrowLeft } from 'lucide-react';
-import { about } from '../../../planning/index.ts';
+import { about } from '../../../order/index.ts';
 import { type Clock, workedAtSitting, workedAtStep } from './clock.ts';
 
 interface Props {

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import type { Pencil, TrialPatch, TrialStep } from '../../../contracts/index.ts';
 import { type Lab, deltaE2000, hexOfLab } from '../../../core/colour/index.ts';
-import { type PaperInUse } from '../../../planning/index.ts';
+import { type PaperInUse } from '../../../pencils/index.ts';
 import { useKeepTrialMutation, usePutTrialAwayMutation, useTrialsQuery } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { Button, Pick, Why } from '../../parts/index.ts';

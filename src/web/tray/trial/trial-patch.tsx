@@ -8,7 +8,7 @@ import { type Pressure, PRESSURES, TOOLS, beliefOfAll, toolById } from '../../..
 import { useKeepTrialMutation } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { usePaper } from '../../api/use-paper.ts';
-import { type PaperInUse } from '../../../planning/index.ts';
+import { type PaperInUse } from '../../../pencils/index.ts';
 import { BELIEF_WORDS, Button, Choice, Notice, Pick, PixelCanvas, ToothGauge } from '../../parts/index.ts';
 import { pencilWorker } from '../../workers/index.ts';
 import { KeptTrials } from './kept-trials.tsx';

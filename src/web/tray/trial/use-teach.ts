@@ -1,5 +1,5 @@
 import type { Pencil, TrialPatch } from '../../../contracts/index.ts';
-import { type PaperInUse } from '../../../planning/index.ts';
+import { type PaperInUse } from '../../../pencils/index.ts';
 import { useKeepTrialMutation, useStoreFitMutation } from '../../api/desk-api.ts';
 import { pencilWorker } from '../../workers/index.ts';
 

@@ -1,4 +1,4 @@
-import type { Finding } from '../contracts/index.ts';
+import type { Finding } from '../../contracts/index.ts';
 
 /** Counted up when the way of finding regions changes, so that they are found anew. */
 const EDITION = 2;

@@ -1,10 +1,10 @@
-import type { Plan, Thing } from '../contracts/index.ts';
-import { type Region } from '../core/lineart/index.ts';
-import { type DrawnReflection, drawnReflections, materialOf } from '../core/light/index.ts';
-import { type Family } from '../core/recipe/index.ts';
+import type { Plan, Thing } from '../../contracts/index.ts';
+import { type Region } from '../../core/lineart/index.ts';
+import { type DrawnReflection, drawnReflections, materialOf } from '../../core/light/index.ts';
+import { type Family } from '../../core/recipe/index.ts';
 import { type PlannedPage } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
-import { thingsOf } from '../plan/index.ts';
+import { thingsOf } from '../select.ts';
 
 const NAMED = /reflect|mirror/i;
 

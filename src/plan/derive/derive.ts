@@ -1,5 +1,5 @@
-import type { Plan } from '../contracts/index.ts';
-import { ASSUMED_RATES, type Rates } from '../core/bench/index.ts';
+import type { Plan } from '../../contracts/index.ts';
+import { ASSUMED_RATES, type Rates } from '../../core/bench/index.ts';
 import {
   type Recipe,
   compileRecipe,
@@ -7,12 +7,12 @@ import {
   pencilsOf,
   proposeEffect,
   withEdits,
-} from '../core/recipe/index.ts';
+} from '../../core/recipe/index.ts';
 import { Contexts, type PencilsHere } from './contexts.ts';
 import { type Hours, withinHours } from './hours.ts';
 import { type PlannedPage, formedThings } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
-import { thingsOf } from '../plan/index.ts';
+import { thingsOf } from '../select.ts';
 
 /**
  * The recipe of each thing that has regions and a family whose pencils are all in the tray, kept to the hours wished for.

@@ -1,11 +1,18 @@
-import type { Pencil, Plan } from '../contracts/index.ts';
-import { isWarm, labOfHex, oklchOfLab, wheelOfHue } from '../core/colour/index.ts';
-import { type Paper, layPasses, bareGround, paperById, pencilOptics, pencilTypeById } from '../core/laydown/index.ts';
-import { type Region } from '../core/lineart/index.ts';
-import { type FormedThing, materialOf } from '../core/light/index.ts';
-import { type Family, type Lit, type RegionContext, bodyOf } from '../core/recipe/index.ts';
-import { asTrayPencil } from './as-tray-pencil.ts';
-import { glowsOf, thingsOf } from '../plan/index.ts';
+import type { Pencil, Plan } from '../../contracts/index.ts';
+import { isWarm, labOfHex, oklchOfLab, wheelOfHue } from '../../core/colour/index.ts';
+import {
+  type Paper,
+  layPasses,
+  bareGround,
+  paperById,
+  pencilOptics,
+  pencilTypeById,
+} from '../../core/laydown/index.ts';
+import { type Region } from '../../core/lineart/index.ts';
+import { type FormedThing, materialOf } from '../../core/light/index.ts';
+import { type Family, type Lit, type RegionContext, bodyOf } from '../../core/recipe/index.ts';
+import { asTrayPencil } from '../../pencils/index.ts';
+import { glowsOf, thingsOf } from '../select.ts';
 
 /** The pencils that are here, by id. */
 export type PencilsHere = ReadonlyMap<string, Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity'>>;

@@ -1,6 +1,6 @@
-import type { Plan } from '../contracts/index.ts';
-import { type Region } from '../core/lineart/index.ts';
-import { aboutRegion, thingsOf } from '../plan/index.ts';
+import type { Plan } from '../../contracts/index.ts';
+import { type Region } from '../../core/lineart/index.ts';
+import { aboutRegion, thingsOf } from '../select.ts';
 
 /** The regions of each thing that are to be coloured, by thing id. */
 export function regionsOfThings(plan: Plan, regions: readonly Region[]): Map<string, Region[]> {

@@ -12,10 +12,9 @@ import {
 import { type PencilOptics, isLoose, paperById, pencilOptics } from '../core/laydown/index.ts';
 import { type Recipe } from '../core/recipe/index.ts';
 import { wearOf } from '../core/tray/index.ts';
-import { asTrayPencil } from './as-tray-pencil.ts';
+import { asTrayPencil } from '../pencils/index.ts';
 import { repairsLeft } from './repairs.ts';
-import { type PlannedPage } from './things-in-light.ts';
-import { regionsOfThings } from './things-regions.ts';
+import { type PlannedPage, regionsOfThings } from '../plan/derive/index.ts';
 import { thingsOf } from '../plan/index.ts';
 
 /** The layer model that plans are made with; stored with each plan. */

@@ -1,9 +1,9 @@
-import type { Plan, RegionsMeta } from '../contracts/index.ts';
-import { type Region } from '../core/lineart/index.ts';
-import { type FormedThing, proposeForm, sourcesOf } from '../core/light/index.ts';
-import { effectById } from '../core/recipe/index.ts';
+import type { Plan, RegionsMeta } from '../../contracts/index.ts';
+import { type Region } from '../../core/lineart/index.ts';
+import { type FormedThing, proposeForm, sourcesOf } from '../../core/light/index.ts';
+import { effectById } from '../../core/recipe/index.ts';
 import { regionsOfThings } from './things-regions.ts';
-import { lightingOf, thingsOf } from '../plan/index.ts';
+import { lightingOf, thingsOf } from '../select.ts';
 
 /** A page as plans speak of it. */
 export type PlannedPage = Pick<RegionsMeta, 'regions' | 'neighbours'>;

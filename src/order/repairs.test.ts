@@ -13,7 +13,8 @@ import { type Repair, isRepair, sequence, validateSequence, whereOf } from '../c
 import { type Region } from '../core/lineart/index.ts';
 import { familyOf } from '../core/recipe/index.ts';
 import { addRepairs, edited, frontToBack, replacePencil } from '../plan/index.ts';
-import { benchPlanFrom, deriveRecipes, isOutOfDate, openSteps, repairsFor, thingBeside } from './index.ts';
+import { benchPlanFrom, isOutOfDate, openSteps, repairsFor, thingBeside } from './index.ts';
+import { deriveRecipes } from '../plan/derive/index.ts';
 
 const region = (id: number, x: number, areaMm2: number): Region => ({
   id,

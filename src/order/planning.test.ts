@@ -15,26 +15,17 @@ import { ASSUMED_RATES, sequence, validateSequence } from '../core/bench/index.t
 import { LAYDOWN_MODEL, bareGround, declaredFit, paperById, pencilOptics, whiteBook } from '../core/laydown/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type ToneStack } from '../core/preview/index.ts';
+import { benchPlanFrom, plannedWear, shoppingList, laidLayers, openSteps } from './index.ts';
+import { asTrayPencil, paperInUse, readingsOf } from '../pencils/index.ts';
 import {
-  asTrayPencil,
-  benchPlanFrom,
   deriveForms,
   deriveHours,
   deriveRecipes,
-  groundFinder,
-  paperInUse,
-  plannedWear,
-  shoppingList,
-  groundsOf,
-  laidLayers,
-  openSteps,
-  regionCourses,
-  regionTables,
   pinnedFamilies,
-  readingsOf,
   regionsKey,
   summariseSheet,
-} from './index.ts';
+} from '../plan/derive/index.ts';
+import { groundFinder, groundsOf, regionCourses, regionTables } from '../rendering/index.ts';
 import { decideThing, edited, frontToBack, thingsOf } from '../plan/index.ts';
 
 const region = (id: number, usableWidthMm: number, areaMm2: number): Region => ({

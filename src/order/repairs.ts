@@ -2,8 +2,7 @@ import type { FinishedLayer, Plan } from '../contracts/index.ts';
 import { type Repair, type Step, REPAIR } from '../core/bench/index.ts';
 import { type Region } from '../core/lineart/index.ts';
 import { type Advice, mistakeById } from '../core/remedies/index.ts';
-import { type PlannedPage } from './things-in-light.ts';
-import { regionsOfThings } from './things-regions.ts';
+import { type PlannedPage, regionsOfThings } from '../plan/derive/index.ts';
 import { thingsOf } from '../plan/index.ts';
 
 /** What goes wrong in one spot takes so much of its region at most, mm2. */

@@ -25,7 +25,6 @@ import {
 import {
   type OnTheTable,
   benchPlanFrom,
-  deriveRecipes,
   isOutOfDate,
   minutesWorked,
   openSteps,
@@ -33,6 +32,7 @@ import {
   stepsFinished,
   withEntry,
 } from './index.ts';
+import { deriveRecipes } from '../plan/derive/index.ts';
 
 const region = (id: number, x: number): Region => ({
   id,

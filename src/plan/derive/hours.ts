@@ -1,9 +1,9 @@
-import type { Plan, Thing } from '../contracts/index.ts';
-import { ASSUMED_RATES, type Rates, makeSteps } from '../core/bench/index.ts';
-import { type Region } from '../core/lineart/index.ts';
-import { type LostLayer, type Recipe, gentleRecipe, trimToMinutes } from '../core/recipe/index.ts';
+import type { Plan, Thing } from '../../contracts/index.ts';
+import { ASSUMED_RATES, type Rates, makeSteps } from '../../core/bench/index.ts';
+import { type Region } from '../../core/lineart/index.ts';
+import { type LostLayer, type Recipe, gentleRecipe, trimToMinutes } from '../../core/recipe/index.ts';
 import { regionsOfThings } from './things-regions.ts';
-import { thingsOf } from '../plan/index.ts';
+import { thingsOf } from '../select.ts';
 
 /** What the layers of a page take, and what was left out to keep to the evenings wished for. */
 export interface Hours {

@@ -1,9 +1,9 @@
 import { expect } from 'chai';
-import { NO_HORIZON, type Pencil, type Plan, emptyPlan, newThing } from '../contracts/index.ts';
-import { type Region } from '../core/lineart/index.ts';
-import { drawnReflections } from '../core/light/index.ts';
-import { familyOf } from '../core/recipe/index.ts';
-import { decideThing, edited, frontToBack, lightingOf, setGlow } from '../plan/index.ts';
+import { NO_HORIZON, type Pencil, type Plan, emptyPlan, newThing } from '../../contracts/index.ts';
+import { type Region } from '../../core/lineart/index.ts';
+import { drawnReflections } from '../../core/light/index.ts';
+import { familyOf } from '../../core/recipe/index.ts';
+import { decideThing, edited, frontToBack, lightingOf, setGlow } from '../index.ts';
 import {
   Contexts,
   deriveRecipes,

@@ -3,11 +3,9 @@ import { type Rates } from '../core/bench/index.ts';
 import { type PencilOptics, paperById, pencilOptics } from '../core/laydown/index.ts';
 import { type Layer } from '../core/recipe/index.ts';
 import { type Wear } from '../core/tray/index.ts';
-import { asTrayPencil } from './as-tray-pencil.ts';
+import { asTrayPencil } from '../pencils/index.ts';
 import { costOfLayer } from './layer-cost.ts';
-import { deriveRecipes } from './derive.ts';
-import { type PlannedPage } from './things-in-light.ts';
-import { regionsOfThings } from './things-regions.ts';
+import { deriveRecipes, type PlannedPage, regionsOfThings } from '../plan/derive/index.ts';
 
 type WornPencil = Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity' | 'hardness'>;
 

@@ -1,9 +1,9 @@
-import type { Plan, RegionGround, RegionsMeta } from '../contracts/index.ts';
-import { type Lab, labOfHex } from '../core/colour/index.ts';
-import { paperById } from '../core/laydown/index.ts';
-import { type PageSummary, type PageThing, type Pinned, naturalKindOf } from '../core/palette/index.ts';
-import { usualWidth } from '../core/recipe/index.ts';
-import { aboutRegion, thingsOf } from '../plan/index.ts';
+import type { Plan, RegionGround, RegionsMeta } from '../../contracts/index.ts';
+import { type Lab, labOfHex } from '../../core/colour/index.ts';
+import { paperById } from '../../core/laydown/index.ts';
+import { type PageSummary, type PageThing, type Pinned, naturalKindOf } from '../../core/palette/index.ts';
+import { usualWidth } from '../../core/recipe/index.ts';
+import { aboutRegion, thingsOf } from '../select.ts';
 
 /** A thing is coloured already when so much of its area is. */
 const MOSTLY = 0.6;

@@ -1,0 +1,11 @@
+/** order: from a plan to the steps of its bench and what they take, and how those stand. */
+export { about } from './about.ts';
+export { type AtHand, benchPlanFrom, isOutOfDate, openSteps, stepsFinished } from './bench-plan.ts';
+export { daysOfSittings } from './evenings.ts';
+export { type LayerCost, costOfLayer } from './layer-cost.ts';
+export { rearranged } from './rearranged.ts';
+export { type Slip, isInASpot, repairsFor, thingBeside } from './repairs.ts';
+export { laidLayers } from './laid-layers.ts';
+export { plannedWear } from './planned-wear.ts';
+export { type ShoppingItem, type ShoppingReason, shoppingList } from './shopping-list.ts';
+export { type OnTheTable, minutesWorked, withEntry } from './with-entry.ts';

@@ -1,0 +1,9 @@
+/** derive: what a plan comes to on its page: forms, recipes, hours, reflections, what a palette must know. */
+export { type PencilsHere, Contexts } from './contexts.ts';
+export { deriveHours, deriveRecipes, proposedEffects } from './derive.ts';
+export { type PlannedPage, deriveForms, formedThings } from './things-in-light.ts';
+export { type Hours, withinHours } from './hours.ts';
+export { regionsOfThings } from './things-regions.ts';
+export { reflectionsOf, withReflected } from './reflections.ts';
+export { regionsKey } from './regions-key.ts';
+export { pinnedFamilies, summariseSheet } from './summarise-sheet.ts';
