@@ -13,6 +13,7 @@ export const gates = [
     name: 'borders',
     command: [bin('depcruise'), '--config', '.dependency-cruiser.cjs', 'src', 'e2e', 'bench', 'scripts'],
   },
+  { name: 'drawing', command: ['node', 'scripts/architecture.mjs', '--check'] },
   { name: 'format', command: [bin('prettier'), '--check', '--log-level', 'warn', '.'] },
 ];
 
