@@ -34,6 +34,13 @@ module.exports = {
     only('server-never-web', '^src/server/', '^src/(server|demo|order|rendering|plan|pencils|core|contracts)/'),
     only('demo-knows-plans', '^src/demo/', '^src/(demo|order|plan|pencils|core|contracts)/'),
     {
+      name: 'stages-apart',
+      comment: 'What two stages need lies in desk or parts.',
+      severity: 'error',
+      from: { path: '^src/web/(page|tray|wheel|light|layers|bench|record)/' },
+      to: { path: '^src/web/(page|tray|wheel|light|layers|bench|record)/', pathNot: '^src/web/$1/' },
+    },
+    {
       name: 'core-uses-no-node',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '(\\.test\\.ts|/test/.*)$' },

@@ -1,5 +1,5 @@
 import { existsSync, readFileSync } from 'node:fs';
-import { LIGHTS, type Lab, type Rgb, codeOf, labOfHex, labOfRgb, rgbOfLab } from '../src/core/colour/index.ts';
+import { LINEAR_LIGHTS, type Lab, type Rgb, gammaEncode, labOfHex, labOfRgb, rgbOfLab } from '../src/core/colour/index.ts';
 import {
   PAPERS,
   type Paper,
@@ -189,7 +189,7 @@ function trueGrain(
         }
       }
       const share = covered / perPixel ** 2;
-      for (let c = 0; c < 3; c++) data[p + c] = codeOf(share * film[c] + (1 - share) * speck[c]);
+      for (let c = 0; c < 3; c++) data[p + c] = gammaEncode(share * film[c] + (1 - share) * speck[c]);
       data[p + 3] = 255;
     }
   }
@@ -217,11 +217,11 @@ function varies(data: Uint8ClampedArray): { sd: number; mean: number } {
   const light = [0, 0, 0];
   for (let p = 0; p < data.length; p += 4) {
     values.push(labOfRgb([data[p], data[p + 1], data[p + 2]])[0]);
-    for (let c = 0; c < 3; c++) light[c] += LIGHTS[data[p + c]];
+    for (let c = 0; c < 3; c++) light[c] += LINEAR_LIGHTS[data[p + c]];
   }
   const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
   const sd = Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / values.length);
-  return { sd, mean: labOfRgb(light.map((sum) => codeOf(sum / values.length)) as unknown as Rgb)[0] };
+  return { sd, mean: labOfRgb(light.map((sum) => gammaEncode(sum / values.length)) as unknown as Rgb)[0] };
 }
 
 /** Printed lines under whole plans: on the clean sheets, on made scans of them, and on a page that nobody here drew. */
@@ -294,7 +294,7 @@ function lineFacts(
   const l = (data: Uint8ClampedArray, i: number) => labOfRgb([data[4 * i], data[4 * i + 1], data[4 * i + 2]])[0];
   const band = Math.max(1, Math.round(0.3 * pixelsPerMm));
   const [lift, beside, spreadBare, spreadColoured]: number[][] = [[], [], [], []];
-  const paperLight = LIGHTS[Math.round(paper[1])];
+  const paperLight = LINEAR_LIGHTS[Math.round(paper[1])];
   let [thickBare, thickColoured] = [0, 0];
   const random = seededRandom(3);
   for (let y = band; y < height - band; y++) {
@@ -313,7 +313,7 @@ function lineFacts(
       }
       // How much of the pixel is line, from the light that it takes away.
       const [whole, left, full] = [inkless, coloured, ink.reflects].map((of) =>
-        typeof of === 'number' ? paperLight * of : LIGHTS[of[4 * i + 1]],
+        typeof of === 'number' ? paperLight * of : LINEAR_LIGHTS[of[4 * i + 1]],
       );
       if (share[i] > 0 && whole > 4 * full + 0.02) {
         thickBare += share[i] / 255;

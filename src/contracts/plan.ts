@@ -22,7 +22,7 @@ export const Mend = z.discriminatedUnion('kind', [
 export type Mend = z.infer<typeof Mend>;
 
 /** How the regions of a sheet are found. */
-export const Finding = z.object({
+export const SegmentationOptions = z.object({
   /** How pale ink may be, 0 only black to 1 anything darker than paper. */
   palestInk: z.number().min(0).max(1),
   /** The widest gap in an outline that is closed or asked about. */
@@ -31,9 +31,9 @@ export const Finding = z.object({
   minRegionMm2: z.number().min(0.05).max(20),
   mends: z.array(Mend).max(3000),
 });
-export type Finding = z.infer<typeof Finding>;
+export type SegmentationOptions = z.infer<typeof SegmentationOptions>;
 
-export const USUAL_FINDING: Finding = { palestInk: 0.5, closeGapMm: 1.1, minRegionMm2: 0.3, mends: [] };
+export const USUAL_FINDING: SegmentationOptions = { palestInk: 0.5, closeGapMm: 1.1, minRegionMm2: 0.3, mends: [] };
 
 /** What a person decided about single regions, by region id: they are left out of every layer. */
 export const REGION_USES = ['not to colour', 'leave white'] as const;
@@ -342,7 +342,7 @@ export const Plan = z.strictObject({
   version: z.literal(PLAN_VERSION),
   page: Page,
   paperFacts: PaperFacts,
-  finding: Finding,
+  finding: SegmentationOptions,
   /** Names the regions that ids speak of, by what they were found from; null while none are. */
   regionsFrom: z.string().min(1).max(200).nullable(),
   /** By region id. */

@@ -8,7 +8,7 @@ import { FORMS } from '../core/light/index.ts';
 import { FamilyBook, rowAround } from '../core/palette/index.ts';
 import { type Finding, type Recipe, checkRecipe, pencilsFor, pencilsOf, usualWidth } from '../core/recipe/index.ts';
 import { asTrayPencil } from '../pencils/index.ts';
-import { Contexts, deriveRecipes, formedThings, reflectionsOf, regionsOfThings } from '../plan/derive/index.ts';
+import { RecipeContexts, deriveRecipes, formedThings, reflectionsOf, regionsOfThings } from '../plan/derive/index.ts';
 import { groundFinder } from '../rendering/index.ts';
 import { onPaper } from '../core/tray/index.ts';
 import { type DemoPage, DEMO_PAGES, demoPencils, markOf } from './index.ts';
@@ -121,14 +121,14 @@ describe('recipes of the booklet', function () {
     const plan = withFamilies({ ...own, plan: { ...own.plan, page: { ...own.plan.page, paper } } }, page, tray);
     const here = new Map(tray.map((pencil) => [pencil.id, pencil]));
     const regions = regionsOfThings(plan, own.map.regions);
-    const contexts = new Contexts(plan, regions, formedThings(plan, own.map), here);
+    const contexts = new RecipeContexts(plan, regions, formedThings(plan, own.map), here);
     const colour = { kind: 'coloured' as const, colour: '#dcd4c0', toothLeft: 'plenty' as const };
     const { ground } = groundFinder(paperById(paper), new Map(laid === 'coloured' ? [[1, colour]] : []))(1);
     for (const [id, recipe] of deriveRecipes(plan, own.map, here)) {
       yield {
         id,
         recipe,
-        found: faults(checkRecipe(recipe, contexts.of(id), optics, ground)),
+        found: faults(checkRecipe(recipe, contexts.forThing(id), optics, ground)),
         family: plan.things[id]?.family,
       };
     }

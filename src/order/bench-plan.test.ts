@@ -28,7 +28,7 @@ import {
   isOutOfDate,
   minutesWorked,
   openSteps,
-  rearranged,
+  benchPlanWithSittings,
   stepsFinished,
   withEntry,
 } from './index.ts';
@@ -126,7 +126,7 @@ describe('an order that was agreed', () => {
     fc.assert(
       fc.property(fc.nat(order.order.length - 1), (count) => {
         const done = new Set(order.order.slice(0, count));
-        const again = NewBenchPlan.parse(rearranged('plan-two', order, order.sittings, done));
+        const again = NewBenchPlan.parse(benchPlanWithSittings('plan-two', order, order.sittings, done));
         expect(again.order).to.deep.equal(order.order.slice(count));
         expect(again.sittings.flatMap(({ steps }) => steps)).to.deep.equal(again.order);
         expect(validateSequence(again.steps, again.order, again.openThings)).to.deep.equal([]);

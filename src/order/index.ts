@@ -3,7 +3,7 @@ export { about } from './about.ts';
 export { type AtHand, benchPlanFrom, isOutOfDate, openSteps, stepsFinished } from './bench-plan.ts';
 export { daysOfSittings } from './evenings.ts';
 export { type LayerCost, costOfLayer } from './layer-cost.ts';
-export { rearranged } from './rearranged.ts';
+export { benchPlanWithSittings } from './bench-plan-with-sittings.ts';
 export { type Slip, isInASpot, repairsFor, thingBeside } from './repairs.ts';
 export { laidLayers } from './laid-layers.ts';
 export { plannedWear } from './planned-wear.ts';

@@ -7,7 +7,7 @@ import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { NewPalette, NewRecipeCard, Settings } from '../contracts/index.ts';
 import { type Database } from './db/open-database.ts';
-import { type Door, doorRoutes, doorkeeper } from './door.ts';
+import { type Door, doorRoutes, requireSession } from './door.ts';
 import { Refused } from './refused.ts';
 import { bodyOf, json, refuse } from './routes/handle.ts';
 import { deviceRoutes } from './routes/devices.ts';
@@ -58,7 +58,7 @@ export function createApp({ db, log, demoSheets, web, door = null, onRequest }: 
     onRequest?.(request.method !== 'GET');
     next();
   });
-  app.use('/api', ...doorkeeper(door), express.json({ limit: '20mb' }));
+  app.use('/api', ...requireSession(door), express.json({ limit: '20mb' }));
   app.use('/api/door', doorRoutes(door));
   app.get(
     '/api/health',

@@ -51,7 +51,7 @@ export async function openDoor(db: Database, code: string): Promise<Door> {
  * Lets in who sits at this computer; others only where there is a door, by one of its names and after giving its code.
  * Requests that come from another site's page are refused.
  */
-export function doorkeeper(door: Door | null): RequestHandler[] {
+export function requireSession(door: Door | null): RequestHandler[] {
   const own = (request: Request, _response: Response, next: NextFunction) => {
     const { host = '', origin } = request.headers;
     if (!isHere(request) && !door?.hosts.includes(host.replace(/:\d+$/, ''))) {

@@ -14,7 +14,7 @@ export class Refused extends Error {
 }
 
 /** The value, or a refusal that says what is not there. */
-export function found<T>(value: T | undefined | null, sentence: string): T {
+export function orNotFound<T>(value: T | undefined | null, sentence: string): T {
   if (value === undefined || value === null) throw new Refused(404, sentence);
   return value;
 }

@@ -162,6 +162,7 @@ describe('a desk of an older version', () => {
       expect((await sheetState(db, SHEET)).plan).to.deep.equal({ ...readPlan(plan), regionsFrom: 'found then' });
       const bench = BenchState.parse(await benchState(db, SHEET));
       expect(bench.plan!.order).to.deep.equal(OLDER_ORDER.order);
+      expect(bench.plan!.steps.map(({ id }) => id)).to.deep.equal(OLDER_ORDER.steps.map(({ id }) => id));
       expect(bench.plan!.steps[0].zone).to.deep.include({ overMm: 2.5 });
       expect(bench.plan!.sharpenings).to.equal(0);
       expect(bench.done.map(({ id, stepId }) => [id, stepId])).to.deep.equal([['entry-4', 'thing-bell/base']]);

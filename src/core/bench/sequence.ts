@@ -1,5 +1,5 @@
 import { seededRandom } from '../random/index.ts';
-import { type Run, breather, quietRun } from '../run/index.ts';
+import { type Run, checkpoints, quietRun } from '../run/index.ts';
 import { type AcrossThePage, acrossThePage } from './across-the-page.ts';
 import { type Costs, type Handedness, USUAL_COSTS } from './costs.ts';
 import { type Sitting, cutSittings } from './cut-sittings.ts';
@@ -63,7 +63,7 @@ export async function sequence(
   const { openThings = 4, sittingMinutes = 40, seed = 1, maxIterations = 200, deadlineMs = Infinity } = options;
   const { costs = USUAL_COSTS, hand = 'right' } = options;
   if (!(openThings >= 1)) throw new RangeError('At least one thing has to be open to be worked on.');
-  const breathe = breather(run);
+  const breathe = checkpoints(run);
   const ends = run.now() + deadlineMs;
   await breathe(0, 'ordering steps');
   const problem = problemOf(steps);

@@ -4,14 +4,14 @@ export { type Lab, type Spectrum, labOfSpectrum } from './lab.ts';
 export { type Oklch, labOfOklch, oklchOfLab, turn, turnBetween } from './oklch.ts';
 export {
   CODE_OF_LIGHT,
-  LIGHTS,
+  LINEAR_LIGHTS,
   LIGHT_STEPS,
   type Rgb,
-  codeOf,
+  gammaEncode,
   hexOfLab,
   labOfHex,
   labOfRgb,
-  lightOf,
+  linearise,
   lightOfLab,
   rgbOfLab,
 } from './srgb.ts';

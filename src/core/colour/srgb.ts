@@ -8,20 +8,20 @@ const TO_XYZ = [0.4124564, 0.3575761, 0.1804375, 0.2126729, 0.7151522, 0.072175,
 
 /** The screen colour of a Lab colour, each channel clipped to 0..255 and not rounded. */
 export function rgbOfLab(lab: Lab): Rgb {
-  return lightOfLab(lab).map(codeOf) as unknown as Rgb;
+  return lightOfLab(lab).map(gammaEncode) as unknown as Rgb;
 }
 
 /** The light that a channel value 0..255 stands for, 0..1. Light adds up and averages; channel values do not. */
-export function lightOf(value: number): number {
+export function linearise(value: number): number {
   const c = value / 255;
   return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
 }
 
-/** {@link lightOf} for every whole channel value: what millions of pixels are looked up in. */
-export const LIGHTS = Float64Array.from({ length: 256 }, (_, value) => lightOf(value));
+/** {@link linearise} for every whole channel value: what millions of pixels are looked up in. */
+export const LINEAR_LIGHTS = Float64Array.from({ length: 256 }, (_, value) => linearise(value));
 
-/** The channel value 0..255 that stands for a light of 0..1; the other way round from {@link lightOf}. */
-export function codeOf(light: number): number {
+/** The channel value 0..255 that stands for a light of 0..1; the other way round from {@link linearise}. */
+export function gammaEncode(light: number): number {
   return 255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);
 }
 
@@ -29,7 +29,7 @@ export function codeOf(light: number): number {
 export const LIGHT_STEPS = 8191;
 /** The channel value nearest to each step of light. */
 export const CODE_OF_LIGHT = Uint8Array.from({ length: LIGHT_STEPS + 1 }, (_, step) =>
-  Math.round(codeOf(step / LIGHT_STEPS)),
+  Math.round(gammaEncode(step / LIGHT_STEPS)),
 );
 
 /** The light of a Lab colour in each channel of a screen, 0..1; what a screen cannot show is clipped. */
@@ -40,7 +40,7 @@ export function lightOfLab(lab: Lab): Rgb {
 
 /** The Lab colour of a screen colour with channels 0..255. */
 export function labOfRgb(rgb: Rgb): Lab {
-  const linear = rgb.map(lightOf) as unknown as Xyz;
+  const linear = rgb.map(linearise) as unknown as Xyz;
   return labOfXyz([0, 1, 2].map((row) => dot(TO_XYZ, row, linear)) as unknown as Xyz);
 }
 

@@ -10,7 +10,7 @@ import {
   layPasses,
   pencilOptics,
   pressOf,
-  seen,
+  reflectanceOf,
   whiteBook,
 } from './index.ts';
 import { filmOver } from './kubelka-munk.ts';
@@ -122,9 +122,9 @@ describe('a pass', () => {
 
   it('leaves the ground that it was given as it was', () => {
     const ground = bareGround(whiteBook);
-    const before = [...seen(ground)];
+    const before = [...reflectanceOf(ground)];
     layPasses(ground, [{ pencil: pencilOptics({ masstone: labOfHex('#c8202f'), type: 'wax' }), pressure: 'firm' }]);
-    expect([...seen(ground)]).to.deep.equal(before);
+    expect([...reflectanceOf(ground)]).to.deep.equal(before);
   });
 });
 

@@ -93,7 +93,7 @@ export function specked(specks: number, bare: number, covered: number, n: number
 }
 
 /** What the eye sees of a ground, 36 bands. */
-export function seen(ground: Ground): Spectrum {
+export function reflectanceOf(ground: Ground): Spectrum {
   const out = new Float64Array(BANDS);
   for (let i = 0; i < BANDS; i++) {
     out[i] = specked(ground.specks, ground.bare[i], ground.covered[i], ground.yuleNielsen);

@@ -1,5 +1,5 @@
 import { type Lab, labOfSpectrum, spectrumOfLab } from '../colour/index.ts';
-import { type Ground, seen } from './ground.ts';
+import { type Ground, reflectanceOf } from './ground.ts';
 import { groundAfter, passGeometry } from './pass.ts';
 import { type PencilOptics } from './optics.ts';
 import { type Pressure, pressOf } from './pressure.ts';
@@ -81,5 +81,5 @@ function refuseWet(ground: Ground, what: string): void {
 }
 
 function describe(ground: Ground): Laid {
-  return { lab: labOfSpectrum(seen(ground)), specks: ground.specks, toothLeft: 1 - ground.filled };
+  return { lab: labOfSpectrum(reflectanceOf(ground)), specks: ground.specks, toothLeft: 1 - ground.filled };
 }

@@ -13,7 +13,7 @@ import {
   paperById,
   pencilOptics,
   pencilTypeById,
-  seen,
+  reflectanceOf,
   whiteBook,
 } from './index.ts';
 
@@ -171,7 +171,7 @@ describe('laws of laying', () => {
   it('what is seen reflects between nothing and everything, on any paper after any passes', () => {
     fc.assert(
       fc.property(paper, passes, (on, laid) => {
-        const spectrum = seen(layPasses(bareGround(on), laid).ground);
+        const spectrum = reflectanceOf(layPasses(bareGround(on), laid).ground);
         expect(Math.min(...spectrum)).to.be.at.least(0);
         expect(Math.max(...spectrum)).to.be.at.most(1);
       }),

@@ -1,5 +1,5 @@
 import { deltaE2000, labOfSpectrum } from '../colour/index.ts';
-import { type Ground, seen } from './ground.ts';
+import { type Ground, reflectanceOf } from './ground.ts';
 import { type Pass, type ToolPass, layPasses } from './lay-passes.ts';
 import { toothMarks } from './filling.ts';
 import { pressOf } from './pressure.ts';
@@ -32,7 +32,7 @@ export function remarksOn(ground: Ground, passes: readonly (Pass | ToolPass)[]):
 
 function ofPass(pass: Pass | ToolPass, before: Ground, after: Ground): string[] {
   const remarks: string[] = [];
-  const apart = deltaE2000(labOfSpectrum(seen(before)), labOfSpectrum(seen(after)));
+  const apart = deltaE2000(labOfSpectrum(reflectanceOf(before)), labOfSpectrum(reflectanceOf(after)));
   if ('tool' in pass) {
     const { caution, id } = toolById(pass.tool);
     if (caution) remarks.push(caution);

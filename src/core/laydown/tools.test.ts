@@ -12,7 +12,7 @@ import {
   layPasses,
   pencilOptics,
   remarksOn,
-  seen,
+  reflectanceOf,
   toolById,
   whiteBook,
 } from './index.ts';
@@ -239,7 +239,7 @@ describe('laws of all that is laid, with pencils and everything else', () => {
   it('reflectance stays between nothing and everything', () => {
     fc.assert(
       fc.property(paper, steps, (on, laid) => {
-        const spectrum = seen(layPasses(bareGround(on), withDrying(laid)).ground);
+        const spectrum = reflectanceOf(layPasses(bareGround(on), withDrying(laid)).ground);
         expect(Math.min(...spectrum)).to.be.at.least(0);
         expect(Math.max(...spectrum)).to.be.at.most(1 + 1e-9);
       }),

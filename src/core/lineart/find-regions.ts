@@ -1,4 +1,4 @@
-import { type Run, breather, quietRun } from '../run/index.ts';
+import { type Run, checkpoints, quietRun } from '../run/index.ts';
 import { type Arc, BORDER_TOLERANCE_PX, ringsOfRegions, traceBorders } from './borders.ts';
 import { flattenLight } from './flatten.ts';
 import { type OpenGap, closeSureGaps, drawLine } from './gaps/index.ts';
@@ -54,7 +54,7 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
     throw new RangeError('The page needs a real size above 0 mm before its regions can be measured.');
   if (!(closeGapMm >= 0 && closeGapMm <= 5)) throw new RangeError('Gaps are closed from 0 to 5 mm wide.');
   const size = { width, height, pixelsPerMm };
-  const breathe = breather(run);
+  const breathe = checkpoints(run);
 
   refuseDarkPage(grey);
   await breathe(0.02, 'evening out the light');

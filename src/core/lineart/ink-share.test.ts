@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { codeOf } from '../colour/index.ts';
+import { gammaEncode } from '../colour/index.ts';
 import { seededRandom } from '../random/index.ts';
 import { coarseInkShare, inkShareOf } from './index.ts';
 
@@ -13,7 +13,7 @@ function page(lineWide: number, { paper = 1, falls = 0, noise = 0, ink = 0.02 } 
     const [from, to] = [80 - lineWide / 2, 80 + lineWide / 2];
     const covered = Math.max(0, Math.min(x + 1, to) - Math.max(x, from));
     const light = paper * (1 - (falls * x) / side) * (1 - covered + covered * ink);
-    return Math.min(255, Math.max(0, Math.round(codeOf(light) + noise * (random() + random() - 1))));
+    return Math.min(255, Math.max(0, Math.round(gammaEncode(light) + noise * (random() + random() - 1))));
   });
   return { width: side, height: side, data };
 }

@@ -1,4 +1,4 @@
-import { LIGHTS } from '../colour/index.ts';
+import { LINEAR_LIGHTS } from '../colour/index.ts';
 import { type GreyImage } from './images.ts';
 import { paperSurface } from './seen/paper-surface.ts';
 
@@ -50,7 +50,7 @@ export function inkShareOf({ width, height, data }: GreyImage): InkShare {
     let shares = known.get(level);
     if (!shares) {
       shares = Uint8Array.from({ length: 256 }, (_, code) => {
-        const ink = (1 - LIGHTS[code] / LIGHTS[level]) / (1 - reflects);
+        const ink = (1 - LINEAR_LIGHTS[code] / LINEAR_LIGHTS[level]) / (1 - reflects);
         return Math.round(255 * Math.min(1, Math.max(0, ink)));
       });
       known.set(level, shares);
@@ -166,7 +166,9 @@ function measured({ width, height, data }: GreyImage, paper: Uint8Array): { devi
   for (let y = 0; y < height; y += 2) {
     for (let x = (y >> 1) & 1; x < width; x += 2) {
       const level = paper[Math.floor(y / SQUARE) * across + Math.floor(x / SQUARE)];
-      counts[Math.min(2 * steps - 1, Math.floor((steps * LIGHTS[data[y * width + x]]) / LIGHTS[level]))]++;
+      counts[
+        Math.min(2 * steps - 1, Math.floor((steps * LINEAR_LIGHTS[data[y * width + x]]) / LINEAR_LIGHTS[level]))
+      ]++;
     }
   }
   let dark = 0;

@@ -2,7 +2,7 @@ import { wheelById } from '../colour/index.ts';
 import { type Paper } from '../laydown/index.ts';
 import { seededRandom } from '../random/index.ts';
 import { pencilsOf } from '../recipe/index.ts';
-import { type Run, breather, quietRun } from '../run/index.ts';
+import { type Run, checkpoints, quietRun } from '../run/index.ts';
 import { type PencilOnPaper } from '../tray/index.ts';
 import { apartInAll, clearlyDifferent } from './differ.ts';
 import { FamilyBook } from './families.ts';
@@ -66,7 +66,7 @@ export async function proposePalettes(
   const { count = 4, seed = 1, moves = USUAL_MOVES, deadlineMs = Infinity, found } = options;
   const began = run.now();
   const late = () => run.now() - began > deadlineMs;
-  const breathe = breather(run);
+  const breathe = checkpoints(run);
   await breathe(0, 'looking at the tray');
   const away = new Set(wishes.mustNot);
   const only = new Set(wishes.only?.length ? [...wishes.only, ...(wishes.must ?? [])] : tray.map(({ id }) => id));

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { LIGHTS, labOfHex, rgbOfLab } from '../colour/index.ts';
+import { LINEAR_LIGHTS, labOfHex, rgbOfLab } from '../colour/index.ts';
 import { PAPERS, bareGround, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe, familyOf, layersFor } from '../recipe/index.ts';
 import { grainOf, grainTile } from './grain.ts';
@@ -43,7 +43,7 @@ describe('a preview', () => {
         fields: fieldsOfTone(Uint8Array.from({ length: width * height }, at(source.fields.tone))),
       });
       let sum = 0;
-      for (let p = 1; p < data.length; p += 4) sum += LIGHTS[data[p]];
+      for (let p = 1; p < data.length; p += 4) sum += LINEAR_LIGHTS[data[p]];
       return sum / (data.length / 4);
     };
     for (const step of [2, 5]) expect(meanAt(step)).to.be.closeTo(meanAt(1), 0.02 * meanAt(1));

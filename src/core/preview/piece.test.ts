@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { LIGHTS, labOfHex, rgbOfLab } from '../colour/index.ts';
+import { LINEAR_LIGHTS, labOfHex, rgbOfLab } from '../colour/index.ts';
 import { bareGround, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
 import { fieldsOfTone } from './test/fields-of-tone.ts';
@@ -40,7 +40,7 @@ describe('a piece of a page', () => {
     for (const pixelsPerMm of [5, 10, 23.6, 40]) {
       const { data, width } = renderPreview(pieceOf(page, { left: 0, top: 5, widthMm: 6, heightMm: 1 }, pixelsPerMm));
       let dark = 0;
-      for (let x = 0; x < width; x++) dark += Number(LIGHTS[data[4 * x + 2]] < 0.08);
+      for (let x = 0; x < width; x++) dark += Number(LINEAR_LIGHTS[data[4 * x + 2]] < 0.08);
       expect(dark / pixelsPerMm, `${pixelsPerMm} a mm`).to.be.within(0.4, 0.62);
     }
   });

@@ -1,5 +1,14 @@
 import { expect } from 'chai';
-import { LIGHTS, type Lab, type Rgb, codeOf, deltaE2000, labOfHex, labOfRgb, rgbOfLab } from '../colour/index.ts';
+import {
+  LINEAR_LIGHTS,
+  type Lab,
+  type Rgb,
+  gammaEncode,
+  deltaE2000,
+  labOfHex,
+  labOfRgb,
+  rgbOfLab,
+} from '../colour/index.ts';
 import { PAPERS, bareGround, inkGround, layPasses, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
 import { fieldsOfTone } from './test/fields-of-tone.ts';
@@ -17,8 +26,8 @@ const paper = rgbOfLab(labOfHex(whiteBook.tint));
 /** The colour seen from afar: the mean of all pixels' light. */
 function meanLab(data: Uint8ClampedArray): Lab {
   const sums = [0, 0, 0];
-  for (let i = 0; i < data.length; i += 4) for (let c = 0; c < 3; c++) sums[c] += LIGHTS[data[i + c]];
-  return labOfRgb(sums.map((sum) => codeOf((4 * sum) / data.length)) as unknown as Rgb);
+  for (let i = 0; i < data.length; i += 4) for (let c = 0; c < 3; c++) sums[c] += LINEAR_LIGHTS[data[i + c]];
+  return labOfRgb(sums.map((sum) => gammaEncode((4 * sum) / data.length)) as unknown as Rgb);
 }
 
 type Table = ReturnType<typeof toneTables>[number];
@@ -136,7 +145,7 @@ describe('the preview', () => {
       const ink = { share: new Uint8Array(4096).fill(share), reflects: 0.0115, tables: null };
       const { data } = square(64, 128, table, { ink });
       let sum = 0;
-      for (let p = 1; p < data.length; p += 4) sum += LIGHTS[data[p]];
+      for (let p = 1; p < data.length; p += 4) sum += LINEAR_LIGHTS[data[p]];
       return sum / 4096;
     };
     expect(light(128)).to.be.closeTo((light(0) + light(255)) / 2, 0.01);

@@ -1,4 +1,4 @@
-import { CODE_OF_LIGHT, LIGHT_STEPS, type Rgb, labOfHex, lightOf, lightOfLab } from '../colour/index.ts';
+import { CODE_OF_LIGHT, LIGHT_STEPS, type Rgb, labOfHex, linearise, lightOfLab } from '../colour/index.ts';
 import { PRINTED_BLACK } from '../laydown/index.ts';
 import { type PageFields } from '../light/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
@@ -73,7 +73,7 @@ export function renderPreview(source: PreviewSource): RgbaImage {
   const data = new Uint8ClampedArray(4 * width * height);
   // Whole pixels are written at once; the bytes lie red, green, blue, alpha from the lowest on every machine that runs this.
   const out = new Uint32Array(data.buffer);
-  const paper = source.paper.map((value) => LIGHT_STEPS * lightOf(value)) as unknown as Light;
+  const paper = source.paper.map((value) => LIGHT_STEPS * linearise(value)) as unknown as Light;
   const bare = packed(paper);
   const black = ink ? (paper.map((value) => value * ink.reflects) as unknown as Light) : paper;
   const tooth = grainTile();

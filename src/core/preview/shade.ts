@@ -1,5 +1,5 @@
 import { CODE_OF_LIGHT, LIGHT_STEPS, type Lamp, labOfSpectrum, labUnder, lightOfLab } from '../colour/index.ts';
-import { type Ground, seen } from '../laydown/index.ts';
+import { type Ground, reflectanceOf } from '../laydown/index.ts';
 
 /** A ground as it is painted: pigment where the grain stands up, paper in the valleys. */
 export interface Shade {
@@ -19,7 +19,7 @@ export interface Shade {
  * @param lamp to see it by; default daylight
  */
 export function shadeOf(ground: Ground, lamp?: Lamp): Shade {
-  const whole = seen(ground);
+  const whole = reflectanceOf(ground);
   const n = ground.yuleNielsen;
   const between = (part: Float64Array) => {
     const mixed = new Float64Array(part.length);

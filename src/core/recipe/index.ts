@@ -19,7 +19,7 @@ export {
 export { type School, SCHOOLS, schoolById } from './schools/index.ts';
 export {
   type Effect,
-  type Lit,
+  type LightOnThing,
   type RegionContext,
   EFFECTS,
   effectById,

@@ -29,13 +29,13 @@ const BREATH_MS = 8;
  * cancel every time, and lets the event loop turn when at least 8 ms have passed since it last did.
  * @throws CancelledError from the returned function when the caller has cancelled.
  */
-export function breather(run: Run): (share: number, doing: string) => Promise<void> {
+export function checkpoints(run: Run): (share: number, doing: string) => Promise<void> {
   let last = run.now();
   return async (share, doing) => {
     if (run.cancelled()) throw new CancelledError();
     run.progress(share, doing);
     if (run.now() - last >= BREATH_MS) {
-      await letOthersSpeak();
+      await yieldToEventLoop();
       last = run.now();
       if (run.cancelled()) throw new CancelledError();
     }
@@ -52,7 +52,7 @@ interface Port {
  * A turn of the event loop, by a message to ourselves: a timer would wait 4 ms each time, half as long again as what it
  * parts. Channels are found by name because core is compiled without a host's types.
  */
-function letOthersSpeak(): Promise<void> {
+function yieldToEventLoop(): Promise<void> {
   const host = globalThis as unknown as { MessageChannel: new () => { port1: Port; port2: Port } };
   const { port1, port2 } = new host.MessageChannel();
   return new Promise((resolve) => {

@@ -1,12 +1,12 @@
 import { expect } from 'chai';
 import { seededRandom } from '../random/index.ts';
-import { CancelledError, breather, quietRun } from './index.ts';
+import { CancelledError, checkpoints, quietRun } from './index.ts';
 
 describe('a long computation', () => {
   it('lets others speak once it has held its thread for 8 ms', async () => {
     let clock = 0;
     let others = 0;
-    const breathe = breather({ ...quietRun, now: () => clock });
+    const breathe = checkpoints({ ...quietRun, now: () => clock });
     const speak = setInterval(() => others++, 0);
     await breathe(0.1, 'not yet');
     expect(others).to.equal(0);
@@ -22,7 +22,7 @@ describe('a long computation', () => {
   it('hears a cancel that comes while it lets others speak', async () => {
     let clock = 0;
     let cancelled = false;
-    const breathe = breather({ ...quietRun, now: () => (clock += 20), cancelled: () => cancelled });
+    const breathe = checkpoints({ ...quietRun, now: () => (clock += 20), cancelled: () => cancelled });
     setTimeout(() => (cancelled = true), 0);
     const fault = await (async () => {
       for (let i = 0; i < 50; i++) await breathe(i / 50, 'working');
@@ -35,7 +35,7 @@ describe('a long computation', () => {
 
   it('reports each piece with what it is doing', async () => {
     const heard: [number, string][] = [];
-    const breathe = breather({ ...quietRun, progress: (share, doing) => heard.push([share, doing]) });
+    const breathe = checkpoints({ ...quietRun, progress: (share, doing) => heard.push([share, doing]) });
     await breathe(0.25, 'measuring');
     await breathe(0.5, 'ordering');
     expect(heard).to.deep.equal([

@@ -1,5 +1,5 @@
 import { type RgbaImage } from '../lineart/index.ts';
-import { type Run, breather, quietRun } from '../run/index.ts';
+import { type Run, checkpoints, quietRun } from '../run/index.ts';
 import { perspectiveOf } from './perspective.ts';
 import { type Quad } from './quad.ts';
 
@@ -21,7 +21,7 @@ export async function straightened(
 ): Promise<RgbaImage> {
   if (!(width >= 1 && height >= 1)) throw new RangeError('A straightened page is at least one pixel wide and high.');
   const inPhoto = perspectiveOf(quad);
-  const breathe = breather(run);
+  const breathe = checkpoints(run);
   const data = new Uint8ClampedArray(4 * width * height);
   for (let y = 0, o = 0; y < height; y++) {
     if (y % STRIP === 0) await breathe(y / height, 'straightening the page');

@@ -1,4 +1,13 @@
-import { LIGHTS, type Lab, codeOf, deltaE2000, labOfHex, labOfRgb, lightOf, rgbOfLab } from '../colour/index.ts';
+import {
+  LINEAR_LIGHTS,
+  type Lab,
+  gammaEncode,
+  deltaE2000,
+  labOfHex,
+  labOfRgb,
+  linearise,
+  rgbOfLab,
+} from '../colour/index.ts';
 import { type Paper, type Patch } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import {
@@ -72,11 +81,12 @@ export function readCard(image: RgbaImage, layout: CardLayout, paper: Paper): Ca
       'No paper shows between the patches, so their colours cannot be told. Photograph it in daylight.',
     );
   }
-  const tint = rgbOfLab(labOfHex(paper.tint)).map(lightOf) as unknown as Light;
+  const tint = rgbOfLab(labOfHex(paper.tint)).map(linearise) as unknown as Light;
   const bend = bendOf(image, layout, white);
   const labOf = (light: Light, { x, y, width, height }: CardBox) => {
     const around = white(x + width / 2, y + height / 2);
-    const channel = (k: 0 | 1 | 2) => codeOf(Math.min(1, Math.max(0, light[k] / around[k]) ** (1 / bend[k]) * tint[k]));
+    const channel = (k: 0 | 1 | 2) =>
+      gammaEncode(Math.min(1, Math.max(0, light[k] / around[k]) ** (1 / bend[k]) * tint[k]));
     return labOfRgb([channel(0), channel(1), channel(2)]);
   };
   const read = layout.cells.map((cell) => {
@@ -140,7 +150,7 @@ function bendOf(image: RgbaImage, { greys }: CardLayout, white: (x: number, y: n
   const seen = greys.map(({ box, lightness }) => {
     const light = meanLight(image, inner(box, 0.6));
     const around = white(box.x + box.width / 2, box.y + box.height / 2);
-    return { meant: lightOf(rgbOfLab([lightness, 0, 0])[1]), light, around };
+    return { meant: linearise(rgbOfLab([lightness, 0, 0])[1]), light, around };
   });
   const channel = (k: 0 | 1 | 2) => {
     let [both, square] = [0, 0];
@@ -178,7 +188,7 @@ function meanLight({ width, height, data }: RgbaImage, box: CardBox): Light {
   const sum = [0, 0, 0];
   for (let y = top; y <= bottom; y++) {
     for (let x = left, p = 4 * (y * width + left); x <= right; x++, p += 4) {
-      for (let k = 0; k < 3; k++) sum[k] += LIGHTS[data[p + k]];
+      for (let k = 0; k < 3; k++) sum[k] += LINEAR_LIGHTS[data[p + k]];
     }
   }
   const count = (right - left + 1) * (bottom - top + 1);

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { type Lab, codeOf, deltaE2000, labOfHex, labOfRgb, lightOf, rgbOfLab } from '../colour/index.ts';
+import { type Lab, gammaEncode, deltaE2000, labOfHex, labOfRgb, linearise, rgbOfLab } from '../colour/index.ts';
 import { BAR, PAPERS, type Paper, whiteBook } from '../laydown/index.ts';
 import { type RgbaImage, greyOfRgba } from '../lineart/index.ts';
 import { seededRandom } from '../random/index.ts';
@@ -32,12 +32,12 @@ function filledCard(layout: CardLayout, wanted: (cell: number) => Lab | null, pa
   const [width, height] = [(CARD_MM.width + 2 * margin) * PX, (CARD_MM.height + 2 * margin) * PX];
   const tint = rgbOfLab(labOfHex(paper.tint));
   const light = new Float64Array(3 * width * height);
-  for (let i = 0; i < width * height; i++) for (let k = 0; k < 3; k++) light[3 * i + k] = lightOf(tint[k]);
+  for (let i = 0; i < width * height; i++) for (let k = 0; k < 3; k++) light[3 * i + k] = linearise(tint[k]);
   const paint = ({ x, y, width: across, height: down }: CardBox, rgb: readonly number[], inside = inAll) => {
     for (let v = Math.round((y + margin) * PX); v < (y + down + margin) * PX; v++) {
       for (let u = Math.round((x + margin) * PX); u < (x + across + margin) * PX; u++) {
         if (!inside((u + 0.5) / PX - margin - x - across / 2, (v + 0.5) / PX - margin - y - down / 2)) continue;
-        for (let k = 0; k < 3; k++) light[3 * (v * width + u) + k] = lightOf(rgb[k]);
+        for (let k = 0; k < 3; k++) light[3 * (v * width + u) + k] = linearise(rgb[k]);
       }
     }
   };
@@ -55,7 +55,7 @@ function filledCard(layout: CardLayout, wanted: (cell: number) => Lab | null, pa
     const grey = rgbOfLab([lightness, 0, 0]);
     paint(
       box,
-      [0, 1, 2].map((k) => codeOf(lightOf(grey[k]) * lightOf(tint[k]))),
+      [0, 1, 2].map((k) => gammaEncode(linearise(grey[k]) * linearise(tint[k]))),
     );
   }
   paint(layout.bar, rgbOfLab(labOfHex(BAR)));
@@ -76,7 +76,7 @@ function filledCard(layout: CardLayout, wanted: (cell: number) => Lab | null, pa
 
 const inAll = (_dx: number, _dy: number) => true;
 /** Channel values of 4096 steps of light. */
-const CODES = Uint8Array.from({ length: 4096 }, (_, i) => codeOf(i / 4095));
+const CODES = Uint8Array.from({ length: 4096 }, (_, i) => gammaEncode(i / 4095));
 
 /** Turned by quarters, clockwise. */
 function turned({ width, height, data }: RgbaImage, quarters: number): RgbaImage {

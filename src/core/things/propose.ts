@@ -1,5 +1,5 @@
 import { type RegionMap, traceBorders } from '../lineart/index.ts';
-import { type Run, breather, quietRun } from '../run/index.ts';
+import { type Run, checkpoints, quietRun } from '../run/index.ts';
 import { type PageEvidence, likenessBonds, neighbourBonds } from './bonds.ts';
 import { readBorders } from './borders.ts';
 import { type InFront, frontToBack } from './depth.ts';
@@ -61,7 +61,7 @@ export async function readPage(
   { width, height, pixelsPerMm, regions, alike }: Omit<RegionMap, 'labels' | 'doubts' | 'neighbours'>,
   run: Run = quietRun,
 ): Promise<PageReading> {
-  const breathe = breather(run);
+  const breathe = checkpoints(run);
   await breathe(0.05, 'following the lines');
   const arcs = traceBorders(grown, width, height);
   await breathe(0.6, 'seeing which lines stop and which run on');

@@ -1,4 +1,4 @@
-import { type Lab, deltaE2000, labOfHex, lightOf, rgbOfLab } from '../colour/index.ts';
+import { type Lab, deltaE2000, labOfHex, linearise, rgbOfLab } from '../colour/index.ts';
 import { type Pressure, bareGround, layPasses } from '../laydown/index.ts';
 import { type LaidTray, labAt } from './laid-tray.ts';
 
@@ -106,7 +106,7 @@ function guessedThirds(target: Lab, from: Lab, tray: LaidTray, used: ReadonlySet
 
 /** What a colour takes away from the paper's light, as logarithms of red, green and blue. */
 function filter(lab: Lab, { paper }: LaidTray): readonly [number, number, number] {
-  const [own, bare] = [rgbOfLab(lab), rgbOfLab(labOfHex(paper.tint))].map((rgb) => rgb.map(lightOf));
+  const [own, bare] = [rgbOfLab(lab), rgbOfLab(labOfHex(paper.tint))].map((rgb) => rgb.map(linearise));
   const log = (k: number) => Math.log(Math.max(0.004, own[k]) / Math.max(0.004, bare[k]));
   return [log(0), log(1), log(2)];
 }

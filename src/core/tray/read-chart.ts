@@ -1,4 +1,4 @@
-import { type Lab, labOfHex, labOfRgb, lightOf, rgbOfLab } from '../colour/index.ts';
+import { type Lab, labOfHex, labOfRgb, linearise, rgbOfLab } from '../colour/index.ts';
 import { PATCH_PASSES, type Paper, type Patch, bareGround, layPasses, pencilOptics } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import { type Box, type Light, evened, lightsIn, medianOf } from './picture-light.ts';
@@ -58,7 +58,7 @@ export function readChart(image: RgbaImage, grid: ChartGrid, paper: Paper): Char
       'No paper shows between the patches, so their colours cannot be told. Photograph it in daylight.',
     );
   }
-  const tint = rgbOfLab(labOfHex(paper.tint)).map(lightOf);
+  const tint = rgbOfLab(labOfHex(paper.tint)).map(linearise);
   const bare = labOfHex(paper.tint);
   return eachCell(grid, image, (box, row, column) => {
     const white = whiteAround(whites, row, column, grid);

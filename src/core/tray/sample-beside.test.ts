@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { codeOf, deltaE2000, labOfHex, labOfRgb, lightOf, rgbOfLab } from '../colour/index.ts';
+import { gammaEncode, deltaE2000, labOfHex, labOfRgb, linearise, rgbOfLab } from '../colour/index.ts';
 import { paperById, whiteBook } from '../laydown/index.ts';
 import { sampleBeside } from './index.ts';
 
@@ -9,7 +9,7 @@ function scrap(patch: readonly number[], paper: readonly number[], lamp: readonl
   const data = new Uint8ClampedArray(4 * 120 * 80);
   for (let i = 0; i < 120 * 80; i++) {
     const colour = i % 120 < 60 ? paper : patch;
-    data.set([...colour.map((value, k) => codeOf(lightOf(value) * lamp[k])), 255], 4 * i);
+    data.set([...colour.map((value, k) => gammaEncode(linearise(value) * lamp[k])), 255], 4 * i);
   }
   return { width: 120, height: 80, data };
 }

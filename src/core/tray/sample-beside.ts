@@ -1,4 +1,4 @@
-import { type Lab, deltaE2000, labOfHex, labOfRgb, lightOf, rgbOfLab } from '../colour/index.ts';
+import { type Lab, deltaE2000, labOfHex, labOfRgb, linearise, rgbOfLab } from '../colour/index.ts';
 import { type Paper } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import { type Box, type Light, evened, lightsIn, medianOf } from './picture-light.ts';
@@ -37,7 +37,7 @@ export function sampleBeside(image: RgbaImage, place: Place, bare: Place, reach:
   }
   const white = medianOf(partsAround(bare, reach).map((box) => meanOf(lightsIn(image, box))));
   if (white[1] < DARK) throw new RangeError('What was chosen as bare paper is too dark to be paper.');
-  const tint = rgbOfLab(labOfHex(paper.tint)).map(lightOf);
+  const tint = rgbOfLab(labOfHex(paper.tint)).map(linearise);
   const labOf = (light: Light) => labOfRgb(evened(light, white, tint));
   const parts = partsAround(place, reach).map((box) => meanOf(lightsIn(image, box)));
   const lab = labOf(medianOf(parts));

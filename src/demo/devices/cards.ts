@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { PATCHES, type PatchKind } from '../../contracts/index.ts';
-import { type Lab, codeOf, hexOfLab, labOfHex, lightOf, rgbOfLab } from '../../core/colour/index.ts';
+import { type Lab, gammaEncode, hexOfLab, labOfHex, linearise, rgbOfLab } from '../../core/colour/index.ts';
 import { BAR, paperById } from '../../core/laydown/index.ts';
 import { seededRandom } from '../../core/random/index.ts';
 import { type CardBox, type CardCell, type CardName, MARK_MM, layOutCard } from '../../core/swatch-card/index.ts';
@@ -73,7 +73,7 @@ export function swatchCard(
 function printedOn(paperId: string, lab: Lab): string {
   const tint = labOfHex(paperById(paperId).tint);
   const [ink, bare] = [rgbOfLab(lab), rgbOfLab(tint)];
-  const light = [0, 1, 2].map((k) => Math.round(codeOf(lightOf(ink[k]) * lightOf(bare[k]))));
+  const light = [0, 1, 2].map((k) => Math.round(gammaEncode(linearise(ink[k]) * linearise(bare[k]))));
   return `rgb(${light.join(' ')})`.replaceAll(' ', ',');
 }
 

@@ -1,4 +1,4 @@
-import { type Run, breather } from '../../core/run/index.ts';
+import { type Run, checkpoints } from '../../core/run/index.ts';
 
 /** RGB pixels, row by row. */
 export interface Picture {
@@ -32,7 +32,7 @@ export async function resample(
 ): Promise<Picture> {
   const { width, height } = size;
   const data = new Uint8Array(3 * width * height);
-  const breathe = breather(run);
+  const breathe = checkpoints(run);
   const grain = noiseTable(look.random);
   const at = { x: 0, y: 0 };
   const light: [number, number, number] = [1, 1, 1];

@@ -8,7 +8,7 @@ import {
   proposeEffect,
   withEdits,
 } from '../../core/recipe/index.ts';
-import { Contexts, type PencilsHere } from './contexts.ts';
+import { RecipeContexts, type PencilsHere } from './recipe-contexts.ts';
 import { type Hours, withinHours } from './hours.ts';
 import { type PlannedPage, formedThings } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
@@ -31,13 +31,13 @@ export function deriveRecipes(
 export function deriveHours(plan: Plan, page: PlannedPage, pencils: PencilsHere, rates: Rates = ASSUMED_RATES): Hours {
   const recipes = new Map<string, Recipe>();
   const regions = regionsOfThings(plan, page.regions);
-  const contexts = new Contexts(plan, regions, formedThings(plan, page), pencils);
+  const contexts = new RecipeContexts(plan, regions, formedThings(plan, page), pencils);
   for (const [id, own] of regions) {
     const { family, school, edits } = plan.things[id];
     if (!family || own.length === 0 || !pencilsOf(family).every((pencil) => pencils.has(pencil))) continue;
     const recipe = withEdits(
       countedForHand(
-        compileRecipe(effectIn(plan, id, contexts), school ?? plan.school, family, contexts.of(id)),
+        compileRecipe(effectIn(plan, id, contexts), school ?? plan.school, family, contexts.forThing(id)),
         rates.hand ?? {},
       ),
       edits ?? undefined,
@@ -51,11 +51,11 @@ export function deriveHours(plan: Plan, page: PlannedPage, pencils: PencilsHere,
 /** What each thing with regions is made to look like as long as nobody chooses: by what it is made of and how it is lit. */
 export function proposedEffects(plan: Plan, page: PlannedPage, pencils: PencilsHere): Map<string, string> {
   const regions = regionsOfThings(plan, page.regions);
-  const contexts = new Contexts(plan, regions, formedThings(plan, page), pencils);
+  const contexts = new RecipeContexts(plan, regions, formedThings(plan, page), pencils);
   return new Map(thingsOf(plan).map(({ id, material }) => [id, proposeEffect(material, contexts.litOf(id))]));
 }
 
-function effectIn(plan: Plan, id: string, contexts: Contexts): string {
+function effectIn(plan: Plan, id: string, contexts: RecipeContexts): string {
   const { effect, material } = plan.things[id];
   return effect ?? proposeEffect(material, contexts.litOf(id));
 }

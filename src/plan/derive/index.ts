@@ -1,5 +1,5 @@
 /** derive: what a plan comes to on its page: forms, recipes, hours, reflections, what a palette must know. */
-export { type PencilsHere, Contexts } from './contexts.ts';
+export { type PencilsHere, RecipeContexts } from './recipe-contexts.ts';
 export { deriveHours, deriveRecipes, proposedEffects } from './derive.ts';
 export { type PlannedPage, deriveForms, formedThings } from './things-in-light.ts';
 export { type Hours, withinHours } from './hours.ts';

@@ -1,4 +1,4 @@
-import type { Finding } from '../../contracts/index.ts';
+import type { SegmentationOptions } from '../../contracts/index.ts';
 
 /** Counted up when the way of finding regions changes, so that they are found anew. */
 const EDITION = 2;
@@ -8,7 +8,7 @@ const EDITION = 2;
  * hold as long as this is the same.
  * @param hash of the working picture
  */
-export function regionsKey(hash: string, widthPx: number, widthMm: number, finding: Finding): string {
+export function regionsKey(hash: string, widthPx: number, widthMm: number, finding: SegmentationOptions): string {
   return `${hash}@${(widthPx / widthMm).toFixed(4)} ${EDITION} ${digest(JSON.stringify(finding))}`;
 }
 

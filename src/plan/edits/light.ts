@@ -15,16 +15,9 @@ export function addLamp(plan: Draft<Plan>, at: Lamp['at']): void {
 
 /** Changes a glow, by the id of the thing or the point that glows; null puts it out. */
 export function setGlow(plan: Draft<Plan>, id: string, glow: (Light & { at?: Lamp['at'] | null }) | null): void {
+  const light = glow && { reachMm: glow.reachMm, strength: glow.strength, pencil: glow.pencil };
   const lamp = plan.lamps[id];
-  if (!lamp) {
-    const { reachMm, strength, pencil } = glow ?? {};
-    thingIn(plan, id).glow = glow && ({ reachMm, strength, pencil } as Light);
-  } else if (glow) {
-    Object.assign(lamp, {
-      reachMm: glow.reachMm,
-      strength: glow.strength,
-      pencil: glow.pencil,
-      at: glow.at ?? lamp.at,
-    });
-  } else delete plan.lamps[id];
+  if (!lamp) thingIn(plan, id).glow = light;
+  else if (light) plan.lamps[id] = { id, at: glow.at ?? lamp.at, ...light };
+  else delete plan.lamps[id];
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import {
   Evenings,
   Family,
-  Finding,
+  SegmentationOptions,
   Horizon,
   Id,
   IMPORTANCES,
@@ -73,7 +73,7 @@ const byRegion = <T extends z.ZodType>(value: T) => z.record(z.string().regex(/^
 const PlanThen = z.object({
   page: Page,
   paperFacts: PaperFacts.default(UNKNOWN_PAPER),
-  finding: Finding.default(USUAL_FINDING),
+  finding: SegmentationOptions.default(USUAL_FINDING),
   uses: byRegion(RegionUse).default({}),
   grounds: byRegion(RegionGround).default({}),
   textures: byRegion(Texture).default({}),

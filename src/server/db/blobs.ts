@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
-import { found } from '../refused.ts';
+import { orNotFound } from '../refused.ts';
 import { type Querying } from './open-database.ts';
 import { blobs } from './schema.ts';
 
@@ -14,5 +14,5 @@ export async function keepBlob(db: Querying, mime: string, bytes: Uint8Array): P
 /** The bytes stored under a hash. */
 export async function readBlob(db: Querying, hash: string): Promise<{ mime: string; bytes: Uint8Array }> {
   const [blob] = await db.select().from(blobs).where(eq(blobs.hash, hash));
-  return found(blob, 'This picture is not on the desk.');
+  return orNotFound(blob, 'This picture is not on the desk.');
 }

@@ -308,6 +308,8 @@ export const benchSteps = pgTable(
       .notNull()
       .references(() => benchPlans.id, { onDelete: 'cascade' }),
     stepId: text('step_id').notNull(),
+    /** Its number among the steps as they were made, thing by thing, and its place in the order. */
+    number: integer('number').notNull(),
     place: integer('place').notNull(),
     thingId: text('thing_id').notNull(),
     layerId: text('layer_id').notNull(),

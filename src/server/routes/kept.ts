@@ -2,10 +2,10 @@ import { Router } from 'express';
 import type { z } from 'zod';
 import { type Database } from '../db/open-database.ts';
 import { bodyOf, json } from './handle.ts';
-import { type Shelf } from '../services/kept.ts';
+import { type NamedStore } from '../services/kept.ts';
 
 /** What is kept by name: listed, kept and put away; each answers with all that is kept then. */
-export function keptRoutes<Content>(db: Database, shelf: Shelf<Content>, schema: z.ZodType<Content>): Router {
+export function keptRoutes<Content>(db: Database, shelf: NamedStore<Content>, schema: z.ZodType<Content>): Router {
   const routes = Router();
   routes.get(
     '/',
@@ -17,7 +17,7 @@ export function keptRoutes<Content>(db: Database, shelf: Shelf<Content>, schema:
   );
   routes.delete(
     '/:id',
-    json((request) => shelf.putAway(db, request.params.id)),
+    json((request) => shelf.remove(db, request.params.id)),
   );
   return routes;
 }

@@ -13,7 +13,7 @@ import { minutesWorked } from '../../order/index.ts';
 import { paperInUse } from '../../pencils/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { benchPlans, benchSteps, sheets, stepLog } from '../db/schema.ts';
-import { Refused, found } from '../refused.ts';
+import { Refused, orNotFound } from '../refused.ts';
 import { listFits } from './swatches.ts';
 import { listPencils } from './trays.ts';
 
@@ -39,7 +39,7 @@ export async function benchState(db: Querying, sheetId: string): Promise<BenchSt
     .select()
     .from(benchSteps)
     .where(eq(benchSteps.planId, newest.id))
-    .orderBy(asc(benchSteps.place));
+    .orderBy(asc(benchSteps.number));
   const done = await db
     .select({ entry: stepLog })
     .from(benchSteps)
@@ -66,7 +66,7 @@ function planOf({ content, madeAt }: typeof benchPlans.$inferSelect, rows: reado
   return {
     ...content,
     steps: rows.map(stepOf),
-    order: rows.map(({ stepId }) => stepId),
+    order: [...rows].sort((p, q) => p.place - q.place).map(({ stepId }) => stepId),
     madeAt: madeAt.toISOString(),
   };
 }
@@ -108,7 +108,7 @@ export async function storeBenchPlan(db: Database, sheetId: string, plan: NewBen
   if (fault) throw new Refused(422, `This order cannot be worked by: ${fault}`);
   return db.transaction(async (tx) => {
     const [sheet] = await tx.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, sheetId));
-    found(sheet, 'This sheet is not on the desk.');
+    orNotFound(sheet, 'This sheet is not on the desk.');
     const { steps, order, ...content } = plan;
     const added = await tx
       .insert(benchPlans)
@@ -116,18 +116,25 @@ export async function storeBenchPlan(db: Database, sheetId: string, plan: NewBen
       .onConflictDoNothing()
       .returning({ id: benchPlans.id });
     const place = new Map(order.map((id, i) => [id, i]));
-    const rows = added.length === 0 ? [] : steps.map((step) => rowOf(plan.id, step, place.get(step.id)!));
+    const rows =
+      added.length === 0 ? [] : steps.map((step, number) => rowOf(plan.id, step, number, place.get(step.id)!));
     for (let from = 0; from < rows.length; from += ROWS)
       await tx.insert(benchSteps).values(rows.slice(from, from + ROWS));
     return benchState(tx, sheetId);
   });
 }
 
-function rowOf(planId: string, { id, tool, coveredMm2, ...step }: Step, place: number): typeof benchSteps.$inferInsert {
+function rowOf(
+  planId: string,
+  { id, tool, coveredMm2, ...step }: Step,
+  number: number,
+  place: number,
+): typeof benchSteps.$inferInsert {
   const { thingId, layerId, pencil, regionIds, pressure, passes, stroke, point, minutes, ...content } = step;
   return {
     planId,
     stepId: id,
+    number,
     place,
     thingId,
     layerId,
@@ -150,7 +157,7 @@ export async function logSteps(db: Database, sheetId: string, entries: readonly 
     const planId = entries[0]?.planId ?? '';
     const which = and(eq(benchPlans.id, planId), eq(benchPlans.sheetId, sheetId));
     const [plan] = await tx.select({ id: benchPlans.id }).from(benchPlans).where(which);
-    found(plan, 'This step belongs to a plan that is not on the desk.');
+    orNotFound(plan, 'This step belongs to a plan that is not on the desk.');
     const named = [...new Set(entries.map(({ stepId }) => stepId))];
     const steps = await tx
       .select({ id: benchSteps.stepId })
@@ -207,7 +214,7 @@ async function trayOf(db: Querying, sheetId: string) {
 }
 
 /** How far work on a sheet is. */
-export interface HowFar {
+export interface Progress {
   /** Steps that are done over all of its plans with those that the newest leaves open, and how many of them are done. */
   steps: number;
   stepsDone: number;
@@ -216,7 +223,7 @@ export interface HowFar {
 }
 
 /** How far work on every sheet is, by sheet id; sheets without an order are left out. */
-export async function howFar(db: Querying): Promise<Map<string, HowFar>> {
+export async function progressOfSheets(db: Querying): Promise<Map<string, Progress>> {
   const plans = await db
     .select({
       sheetId: benchPlans.sheetId,
@@ -228,7 +235,7 @@ export async function howFar(db: Querying): Promise<Map<string, HowFar>> {
     .innerJoin(benchSteps, eq(benchSteps.planId, benchPlans.id))
     .groupBy(benchPlans.id)
     .orderBy(asc(benchPlans.seq));
-  const all = new Map<string, HowFar>();
+  const all = new Map<string, Progress>();
   for (const { sheetId, seq, steps, done } of plans) {
     const stepsDone = done + (all.get(sheetId)?.stepsDone ?? 0);
     // Only the newest plan says what is left.
@@ -285,7 +292,7 @@ export async function ratesOf(db: Querying, sheetId: string): Promise<Rates> {
     .select({ origin: sheets.origin, trayId: sheets.trayId, paper: sheets.paper })
     .from(sheets)
     .where(eq(sheets.id, sheetId));
-  const { origin, trayId, paper } = found(sheet, 'This sheet is not on the desk.');
+  const { origin, trayId, paper } = orNotFound(sheet, 'This sheet is not on the desk.');
   const { hand } = paperInUse(paper, [], await listFits(db, trayId)).paper;
   return { ...(await learntRates(db, origin)), hand };
 }

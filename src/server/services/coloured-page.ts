@@ -6,7 +6,7 @@ import { paperById, pencilOptics } from '../../core/laydown/index.ts';
 import { pageFields } from '../../core/light/index.ts';
 import { type GreyImage, LINE_REACH_MM, distanceToLines, growLabels, inkShareOf } from '../../core/lineart/index.ts';
 import { renderPreview } from '../../core/preview/index.ts';
-import { type Run, breather } from '../../core/run/index.ts';
+import { type Run, checkpoints } from '../../core/run/index.ts';
 import { glowsOf, lightingOf } from '../../plan/index.ts';
 import { laidLayers } from '../../order/index.ts';
 import { asTrayPencil } from '../../pencils/index.ts';
@@ -15,7 +15,7 @@ import { type LaidPage, laidOnInk, laidOnPaper, groundsOf } from '../../renderin
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
-import { found } from '../refused.ts';
+import { orNotFound } from '../refused.ts';
 import { benchState, ratesOf } from './bench.ts';
 import { readLabels, readRegions } from './regions.ts';
 import { sheetState } from './sheets.ts';
@@ -33,10 +33,10 @@ export interface PagePixels {
  * @throws CancelledError when the run is cancelled
  */
 export async function colouredPage(db: Database, sheetId: string, run: Run): Promise<PagePixels> {
-  const breathe = breather(run);
+  const breathe = checkpoints(run);
   const state = await sheetState(db, sheetId);
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
-  found(sheet, 'This sheet is not on the desk.');
+  orNotFound(sheet, 'This sheet is not on the desk.');
   await breathe(0.05, 'opening the book');
   const { bytes } = await readBlob(db, sheet.pictureHash);
   const { data: grey, info } = await sharp(bytes).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });

@@ -10,7 +10,7 @@ import { LINE_REACH_MM, growLabels, ringsOfRegions, traceBorders } from '../../c
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
-import { found } from '../refused.ts';
+import { orNotFound } from '../refused.ts';
 import { readRecord } from './bench.ts';
 import { readNotebook } from './notebook.ts';
 import { readLabels, readRegions } from './regions.ts';
@@ -40,7 +40,7 @@ export interface ExportedSheet {
  */
 export async function exportSheet(db: Database, id: string): Promise<ExportedSheet> {
   const [row] = await db.select().from(sheets).where(eq(sheets.id, id));
-  found(row, 'This sheet is not on the desk.');
+  orNotFound(row, 'This sheet is not on the desk.');
   const sheet = await sheetState(db, id);
   const [original, picture] = [await readBlob(db, row.originalHash), await readBlob(db, row.pictureHash)];
   const files: Record<string, Uint8Array> = {

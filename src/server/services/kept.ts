@@ -4,19 +4,19 @@ import { type Database, type Querying } from '../db/open-database.ts';
 import { palettes, recipeCards } from '../db/schema.ts';
 
 /** Something that is kept by name, apart from the sheet that it was made for. */
-export interface Shelf<Content> {
+export interface NamedStore<Content> {
   /** All of them, the newest first. */
   list(db: Querying): Promise<(Content & { at: string })[]>;
   /** Keeps one, in place of the one with its id. */
   keep(db: Database, content: Content): Promise<(Content & { at: string })[]>;
   /** Puts one away; keeping it again brings it back. */
-  putAway(db: Database, id: string): Promise<(Content & { at: string })[]>;
+  remove(db: Database, id: string): Promise<(Content & { at: string })[]>;
 }
 
 export const keptPalettes = shelfOf<NewPalette>(palettes);
 export const keptRecipes = shelfOf<NewRecipeCard>(recipeCards);
 
-function shelfOf<Content extends { id: string }>(kept: typeof palettes | typeof recipeCards): Shelf<Content> {
+function shelfOf<Content extends { id: string }>(kept: typeof palettes | typeof recipeCards): NamedStore<Content> {
   // The tables have the same columns but for the kind of their content.
   const table = kept as typeof palettes;
   const list = async (db: Querying) => {
@@ -34,7 +34,7 @@ function shelfOf<Content extends { id: string }>(kept: typeof palettes | typeof 
           .onConflictDoUpdate({ target: table.id, set: { content } });
         return list(tx);
       }),
-    putAway: (db, id) =>
+    remove: (db, id) =>
       db.transaction(async (tx) => {
         await tx.delete(table).where(eq(table.id, id));
         return list(tx);

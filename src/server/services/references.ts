@@ -4,7 +4,7 @@ import type { Reference, ReferenceEdit } from '../../contracts/index.ts';
 import { keepBlob, readBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { references, sheets } from '../db/schema.ts';
-import { Refused, found } from '../refused.ts';
+import { Refused, orNotFound } from '../refused.ts';
 
 /** Pinned pictures are looked at, not worked on: so many pixels on their longer side are enough. */
 const LONGEST_SIDE = 2000;
@@ -53,7 +53,7 @@ export async function pinReference(
     });
   return db.transaction(async (tx) => {
     const [sheet] = await tx.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, sheetId)).for('update');
-    found(sheet, 'This sheet is not on the desk.');
+    orNotFound(sheet, 'This sheet is not on the desk.');
     if ((await listReferences(tx, sheetId)).length >= MOST_PINNED) {
       throw new Refused(422, `${MOST_PINNED} pictures are pinned here already. Take one down first.`);
     }
@@ -75,7 +75,7 @@ export async function editReference(
 ): Promise<Reference[]> {
   const own = and(eq(references.id, id), eq(references.sheetId, sheetId));
   const [there] = await db.select({ id: references.id }).from(references).where(own);
-  found(there, 'This picture is not pinned here.');
+  orNotFound(there, 'This picture is not pinned here.');
   if (Object.keys(edit).length > 0) await db.update(references).set(edit).where(own);
   return listReferences(db, sheetId);
 }
@@ -84,5 +84,5 @@ export async function editReference(
 export async function readReference(db: Querying, sheetId: string, id: string) {
   const own = and(eq(references.id, id), eq(references.sheetId, sheetId));
   const [row] = await db.select({ hash: references.hash }).from(references).where(own);
-  return readBlob(db, found(row, 'This picture is not pinned here.').hash);
+  return readBlob(db, orNotFound(row, 'This picture is not pinned here.').hash);
 }

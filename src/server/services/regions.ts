@@ -6,7 +6,7 @@ import { type FoundRegions, edited, readPlan, takeRegions } from '../../plan/ind
 import { keepBlob, readBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { commands, regionMaps, sheets } from '../db/schema.ts';
-import { Refused, found } from '../refused.ts';
+import { Refused, orNotFound } from '../refused.ts';
 import { lastDone, sheetForUpdate, sheetState, storePlan } from './sheets.ts';
 
 /** The regions of a sheet. @param from what they were found from; those that are present where it is not said */
@@ -27,7 +27,7 @@ async function stored(db: Querying, sheetId: string, from?: string) {
     .from(regionMaps)
     .innerJoin(sheets, eq(sheets.id, regionMaps.sheetId))
     .where(and(eq(regionMaps.sheetId, sheetId), eq(regionMaps.from, from ?? sheets.regionsFrom)));
-  return found(row?.map, 'The regions of this sheet have not been found yet.');
+  return orNotFound(row?.map, 'The regions of this sheet have not been found yet.');
 }
 
 /**

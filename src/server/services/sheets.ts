@@ -13,8 +13,8 @@ import { type PlanEdit, PatchError, conflictsOf, edited, overlap, patched, readP
 import { keepBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { commands, references, regionMaps, sheets } from '../db/schema.ts';
-import { Refused, found } from '../refused.ts';
-import { howFar } from './bench.ts';
+import { Refused, orNotFound } from '../refused.ts';
+import { progressOfSheets } from './bench.ts';
 import { kindOfOriginal, takeIn } from './intake.ts';
 import { MY_PENCILS } from './trays.ts';
 
@@ -39,7 +39,7 @@ export async function listSheets(db: Database): Promise<SheetCard[]> {
     .from(sheets)
     .leftJoin(regionMaps, and(eq(regionMaps.sheetId, sheets.id), eq(regionMaps.from, sheets.regionsFrom)))
     .orderBy(desc(sheets.updatedAt), asc(sheets.id));
-  const far = await howFar(db);
+  const far = await progressOfSheets(db);
   return rows.map(({ regions, updatedAt, ...row }) => {
     const { steps, stepsDone } = far.get(row.id) ?? { steps: 0, stepsDone: 0 };
     return { ...row, regions: regions ?? 0, steps, stepsDone, updatedAt: updatedAt.toISOString() };
@@ -88,7 +88,7 @@ export async function createSheet(
 /** A sheet as its stages work on it. */
 export async function sheetState(db: Querying, id: string): Promise<SheetState> {
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, id));
-  found(sheet, NO_SHEET);
+  orNotFound(sheet, NO_SHEET);
   const [last] = await db.select({ label: commands.label }).from(commands).where(lastDone(id));
   const [next] = await db.select({ label: commands.label }).from(commands).where(firstUndone(id));
   return {
@@ -263,7 +263,7 @@ async function step(
 /** The row of a sheet, kept from others until this transaction ends. @throws Refused (404) where it is not there */
 export async function sheetForUpdate(tx: Querying, id: string): Promise<SheetRow> {
   const [sheet] = await tx.select().from(sheets).where(eq(sheets.id, id)).for('update');
-  return found(sheet, NO_SHEET);
+  return orNotFound(sheet, NO_SHEET);
 }
 
 function refuseStale(revision: number, baseRevision: number): void {

@@ -3,7 +3,7 @@ import type { NewCard, SwatchCard } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { swatchCards } from '../db/schema.ts';
-import { Refused, found } from '../refused.ts';
+import { Refused, orNotFound } from '../refused.ts';
 import { cardPdf } from './card-pdf.ts';
 import { knownPaper } from './swatches.ts';
 import { listPencils } from './trays.ts';
@@ -49,7 +49,7 @@ export async function printedCard(
     .select()
     .from(swatchCards)
     .where(and(eq(swatchCards.id, cardId), eq(swatchCards.trayId, trayId)));
-  found(card, 'This card is not kept here.');
+  orNotFound(card, 'This card is not kept here.');
   const byId = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, pencil]));
   const rows = [
     ...card.pencilIds.map((id) => {

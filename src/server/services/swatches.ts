@@ -14,7 +14,7 @@ import {
 import { paperById } from '../../core/laydown/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { pencils, swatches, tools, trayFits } from '../db/schema.ts';
-import { Refused, found } from '../refused.ts';
+import { Refused, orNotFound } from '../refused.ts';
 import { listPencils, putPencils } from './trays.ts';
 
 /** Every patch of a pencil that an instrument has read, in the order in which they were read. */
@@ -155,7 +155,7 @@ async function pencilOf(db: Querying, trayId: string, pencilId: string) {
     .select()
     .from(pencils)
     .where(and(eq(pencils.id, pencilId), eq(pencils.trayId, trayId)));
-  return found(pencil, 'This pencil is not in the tray.');
+  return orNotFound(pencil, 'This pencil is not in the tray.');
 }
 
 /** Pens and tools beside the pencils of a tray. */

@@ -10,7 +10,7 @@ import {
 import { pencilTypeById } from '../../core/laydown/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { pencils, trays } from '../db/schema.ts';
-import { Refused, found } from '../refused.ts';
+import { Refused, orNotFound } from '../refused.ts';
 
 /** Id of the tray that a person's own sheets start with. */
 export const MY_PENCILS = 'my-pencils';
@@ -43,7 +43,7 @@ export async function listPencils(db: Querying, trayId: string): Promise<Pencil[
 
 async function trayById(db: Querying, id: string) {
   const [tray] = await db.select().from(trays).where(eq(trays.id, id));
-  return found(tray, 'This tray is not on the desk.');
+  return orNotFound(tray, 'This tray is not on the desk.');
 }
 
 /**
@@ -116,7 +116,7 @@ export async function editPencil(db: Database, trayId: string, id: string, edit:
   const which = and(eq(pencils.id, id), eq(pencils.trayId, trayId));
   if (Object.keys(edit).length > 0) await db.update(pencils).set(edit).where(which);
   const [row] = await db.select().from(pencils).where(which);
-  const { place: _place, ...pencil } = found(row, 'This pencil is not in the tray.');
+  const { place: _place, ...pencil } = orNotFound(row, 'This pencil is not in the tray.');
   return pencil;
 }
 

@@ -7,7 +7,7 @@ import { laidLayers, plannedWear } from '../../order/index.ts';
 import { paperInUse } from '../../pencils/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { plannedWear as kept, sheets } from '../db/schema.ts';
-import { benchState, howFar, learntRates } from './bench.ts';
+import { benchState, progressOfSheets, learntRates } from './bench.ts';
 import { readRegions } from './regions.ts';
 import { listFits } from './swatches.ts';
 import { listPencils } from './trays.ts';
@@ -35,7 +35,7 @@ export async function listWear(db: Database, trayId: string): Promise<PencilWear
     .leftJoin(kept, eq(kept.sheetId, sheets.id))
     .where(eq(sheets.trayId, trayId))
     .orderBy(asc(sheets.id));
-  const [far, fits] = [await howFar(db), await listFits(db, trayId)];
+  const [far, fits] = [await progressOfSheets(db), await listFits(db, trayId)];
   const rates = new Map<string, Rates>();
   for (const origin of new Set(rows.map((row) => row.origin))) rates.set(origin, await learntRates(db, origin));
   const all = new Map<string, PencilWear>();

@@ -17,7 +17,13 @@ export function BenchStage() {
   if (!bench) return <Waiting doing="clearing the bench" />;
   if (bench.plan && params.has('sitting')) {
     return (
-      <AtTheTable {...{ bench, away, waits }} plan={bench.plan} onLeave={() => setParams({}, { replace: true })} />
+      <AtTheTable
+        bench={bench}
+        away={away}
+        waits={waits}
+        plan={bench.plan}
+        onLeave={() => setParams({}, { replace: true })}
+      />
     );
   }
   return <PlanSittings bench={bench} onSitDown={() => setParams({ sitting: '1' })} />;

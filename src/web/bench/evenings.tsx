@@ -3,7 +3,7 @@ import { Evenings, type Plan } from '../../contracts/index.ts';
 import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Choice, Pick } from '../parts/index.ts';
+import { Choice, Select } from '../parts/index.ts';
 
 type Bench = Plan['bench'];
 const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
@@ -25,7 +25,7 @@ export function EveningsWished() {
   };
   return (
     <div className="grid gap-2">
-      <Pick
+      <Select
         label="Length of a sitting"
         value={String(bench.sittingMinutes)}
         options={LENGTHS.map((value) => ({ value, label: `sittings of about ${value} min` }))}

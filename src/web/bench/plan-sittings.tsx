@@ -11,7 +11,7 @@ import { SheetView } from '../desk/sheet-view.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePreview } from '../desk/use-preview.ts';
 import { Button, Choice, Notice, Progress, Section, Why } from '../parts/index.ts';
-import { HoursSection } from '../wheel/hours.tsx';
+import { HoursSection } from '../desk/hours-section.tsx';
 import { CompareOpen } from './compare-open.tsx';
 import { EveningsWished } from './evenings.tsx';
 import { LostPencil } from './lost-pencil.tsx';
@@ -19,7 +19,7 @@ import { Overview } from './overview.tsx';
 import { RulesOfCraft } from './rules-of-craft.tsx';
 import { StepList } from './step-list.tsx';
 import { TakeAlong } from './take-along.tsx';
-import { useLaidByDone } from './use-laid-by-done.ts';
+import { useLaidByDone } from '../desk/use-laid-by-done.ts';
 import { stepsLeft, useOrder } from './use-order.ts';
 import { WhatIsLeft } from './what-is-left.tsx';
 import { WhatLiesHere } from './what-lies-here.tsx';
@@ -91,7 +91,7 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
       side={
         <>
           {regionId !== null && <WhatLiesHere regionId={regionId} />}
-          {plan && <Begin {...{ plan, doneIds, onSitDown }} />}
+          {plan && <Begin plan={plan} doneIds={doneIds} onSitDown={onSitDown} />}
           <Section title="Order of the steps">
             <div className="grid gap-2">
               <OpenThings />

@@ -17,7 +17,7 @@ import { Fragment, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
 import { type Sitting, costsAt, layOutFor, movedTo, validateSequence } from '../../core/bench/index.ts';
-import { about, rearranged } from '../../order/index.ts';
+import { about, benchPlanWithSittings } from '../../order/index.ts';
 import { useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -53,7 +53,10 @@ export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }
     return { sittings, fault: fault && faultInWords(fault, plan) };
   };
   const put = async (sittings: readonly Sitting[]) => {
-    const { error } = await store({ sheetId: sheet.id, plan: rearranged(nanoid(), plan, sittings, doneIds) });
+    const { error } = await store({
+      sheetId: sheet.id,
+      plan: benchPlanWithSittings(nanoid(), plan, sittings, doneIds),
+    });
     if (error) toast.error(sentenceOf(error));
     return !error;
   };
@@ -121,7 +124,9 @@ export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }
             {sitting && <LayOut plan={plan} sitting={i} doneIds={doneIds} />}
             {sitting && (
               <Steps
-                {...{ plan, sitting, doneIds }}
+                plan={plan}
+                sitting={sitting}
+                doneIds={doneIds}
                 number={i}
                 chosen={chosen}
                 onChoose={(piece) => setChosen(chosen && keyOf(chosen) === keyOf(piece) ? null : piece)}

@@ -2,7 +2,7 @@ import { BookOpen, CalendarDays } from 'lucide-react';
 import type { BenchPlan } from '../../contracts/index.ts';
 import { layOutFor } from '../../core/bench/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { saveText } from '../tray/save-file.ts';
+import { saveText } from '../parts/save-file.ts';
 import { sittingDays } from './sitting-words.ts';
 
 /** The order to take away from the desk: a book to print, and the sittings for a calendar. */

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef } from 'react';
 import { toast } from 'sonner';
 import type { BenchState } from '../../contracts/index.ts';
 import { type Rates, type RuledSteps, type Sequence, costsAt } from '../../core/bench/index.ts';
-import { benchPlanFrom, openSteps, rearranged, stepsFinished } from '../../order/index.ts';
+import { benchPlanFrom, openSteps, benchPlanWithSittings, stepsFinished } from '../../order/index.ts';
 import { useRatesQuery, useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';
@@ -59,7 +59,7 @@ export function useOrder(bench: BenchState) {
     if (done.size === plan.steps.length) return false;
     const { error } = await store({
       sheetId: sheet.id,
-      plan: done.size > 0 ? rearranged(plan.id, plan, plan.sittings, done) : plan,
+      plan: done.size > 0 ? benchPlanWithSittings(plan.id, plan, plan.sittings, done) : plan,
     });
     if (error) toast.error(sentenceOf(error));
     return !error;

@@ -1,6 +1,6 @@
 import { LAMPS, LAMP_DOUBT } from '../../core/colour/index.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
-import { Pick, Why } from '../parts/index.ts';
+import { Select, Why } from '../parts/index.ts';
 import { seeBy } from './at-the-desk.ts';
 
 const DAYLIGHT = 'daylight';
@@ -15,7 +15,7 @@ export function SeenBy({ className }: { className?: string }) {
   ];
   return (
     <span className={className}>
-      <Pick
+      <Select
         label="Seen"
         value={lamp ?? DAYLIGHT}
         options={options}

@@ -36,7 +36,13 @@ export function SheetOnDesk() {
   if (!sheet || !pencils || !use || !picture.value || (page === 'loading' && shown !== sheetId))
     return <Waiting doing="laying the sheet on the desk" />;
   return (
-    <WithDerived {...{ sheet, pencils, use }} picture={picture.value} page={page === 'loading' ? null : page}>
+    <WithDerived
+      sheet={sheet}
+      pencils={pencils}
+      use={use}
+      picture={picture.value}
+      page={page === 'loading' ? null : page}
+    >
       <Outlet />
     </WithDerived>
   );

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { DPIS, type Quality, type ScanRequest } from '../../contracts/index.ts';
 import { useSubjectsQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { CardOver, Button, Notice, Pick, Progress } from '../parts/index.ts';
+import { CardOver, Button, Notice, Select, Progress } from '../parts/index.ts';
 import { QualityPanel } from './quality-panel.tsx';
 import { takePicture } from './take.ts';
 
@@ -83,7 +83,7 @@ export function TakePicture({
           {error && <Notice kind="refused">{sentenceOf(error)}</Notice>}
           {subjects?.length === 0 && <Notice>Nothing lies there. Put the demo back in Settings.</Notice>}
           {subjects && subject && (
-            <Pick
+            <Select
               label={words.lies}
               value={subject}
               options={subjects.map(({ id, title, says }) => ({ value: id, label: title, says }))}
@@ -91,7 +91,7 @@ export function TakePicture({
             />
           )}
           {kind === 'scanner' && (
-            <Pick
+            <Select
               label="Resolution"
               value={String(dpi)}
               options={DPIS.map((each) => ({ value: String(each), label: `${each} dpi` }))}

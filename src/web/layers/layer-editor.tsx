@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { PRESSURES, TOOLS } from '../../core/laydown/index.ts';
 import { DIRECTIONS, type Layer, type LayerEdit, POINTS, STROKES } from '../../core/recipe/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, Pick } from '../parts/index.ts';
+import { Button, Select } from '../parts/index.ts';
 import { FIELD_ENDS, zoneMm } from '../../core/recipe/index.ts';
 
 /** Tools that work what a pencil has laid. */
@@ -32,7 +32,7 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
     <div className="mt-1 grid gap-2 border-l-2 border-rule pl-3">
       <div className="grid grid-cols-[4.5rem_minmax(0,1fr)] items-center gap-x-2 gap-y-1.5 text-[0.95rem]">
         <Term>pencil</Term>
-        <Pick
+        <Select
           label={`Pencil of ${name}`}
           value={layer.pencil}
           options={others.map(({ id, code, name: words, ownName }) => ({
@@ -42,7 +42,7 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
           onChange={(pencil) => onEdit({ pencil }, `${name} ${others.find(({ id }) => id === pencil)?.code ?? ''}`)}
         />
         <Term>laid with</Term>
-        <Pick
+        <Select
           label={`Tool of ${name}`}
           value={layer.tool ?? PENCIL_ITSELF}
           options={[
@@ -54,7 +54,7 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
           }
         />
         <Term>pressure</Term>
-        <Pick
+        <Select
           label={`Pressure of ${name}`}
           value={layer.pressure}
           options={PRESSURES.map((pressure) => ({ value: pressure, label: pressure }))}
@@ -67,14 +67,14 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
           label={name}
         />
         <Term>strokes</Term>
-        <Pick
+        <Select
           label={`Stroke of ${name}`}
           value={layer.stroke}
           options={STROKES.map((stroke) => ({ value: stroke, label: stroke }))}
           onChange={(stroke) => onEdit({ stroke }, `${name} ${stroke}`)}
         />
         <Term>running</Term>
-        <Pick
+        <Select
           label={`Direction of ${name}`}
           value={layer.direction ?? AS_THE_SHAPE}
           options={[
@@ -87,7 +87,7 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
           }}
         />
         <Term>point</Term>
-        <Pick
+        <Select
           label={`Point of ${name}`}
           value={layer.point}
           options={POINTS.map((point) => ({ value: point, label: point }))}
@@ -107,7 +107,10 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
       <Ends
         key={`${zone.from} ${zone.to}`}
         label={name}
-        {...{ low, high, from: zone.from, to: zone.to }}
+        low={low}
+        high={high}
+        from={zone.from}
+        to={zone.to}
         onSet={(from, to) => onEdit({ from, to }, `${name} from ${Math.round(100 * from)} to ${Math.round(100 * to)}`)}
       />
       <p className="text-sm text-soft">{zoneMm(zone)} on these shapes.</p>

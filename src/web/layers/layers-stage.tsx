@@ -17,7 +17,7 @@ import { ThingList } from '../desk/thing-list.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePickThing } from '../desk/use-pick-thing.ts';
 import { useIsClose, usePreview, useZoneVeil } from '../desk/use-preview.ts';
-import { Notice, Pick, Section } from '../parts/index.ts';
+import { Notice, Select, Section } from '../parts/index.ts';
 import { CloseUp } from './close-up.tsx';
 import { RecipeSheet } from './recipe-sheet.tsx';
 import { PagePicture } from './page-picture.tsx';
@@ -83,7 +83,7 @@ export function LayersStage() {
       side={
         <>
           <Section title="School of this sheet">
-            <Pick
+            <Select
               label="School of this sheet"
               value={sheet.plan.school}
               options={SCHOOLS.map(({ id, name, says, costs }) => ({

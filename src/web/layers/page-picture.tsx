@@ -2,7 +2,7 @@ import { toast } from 'sonner';
 import { Button, Notice, Progress, Section } from '../parts/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { usePagePicture } from '../desk/use-preview.ts';
-import { saveFile } from '../tray/save-file.ts';
+import { saveFile } from '../parts/save-file.ts';
 
 const RESOLUTIONS = [150, 300];
 

@@ -2,13 +2,13 @@ import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import type { NewRecipeCard, RecipeCard, Thing } from '../../contracts/index.ts';
 import { type Card, type Recipe, cardOf, compileRecipe, editsFromCard, effectById } from '../../core/recipe/index.ts';
-import { Contexts, formedThings, regionsOfThings } from '../../plan/derive/index.ts';
+import { RecipeContexts, formedThings, regionsOfThings } from '../../plan/derive/index.ts';
 import { useKeepRecipeCardMutation, usePutRecipeCardAwayMutation, useRecipeCardsQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, ChooseFile, KeepByName, Section } from '../parts/index.ts';
-import { saveText } from '../tray/save-file.ts';
+import { saveText } from '../parts/save-file.ts';
 import { fileOfRecipe, readRecipeFile } from './recipe-files.ts';
 import { type AboutThing, decideThing, thingsOf } from '../../plan/index.ts';
 
@@ -124,13 +124,13 @@ function useGiving(thing: Thing) {
   const give = (card: Card, things: readonly Thing[], name: string) => {
     if (!page) return;
     const regions = regionsOfThings(plan, page.regions);
-    const contexts = new Contexts(plan, regions, formedThings(plan, page), pencilById);
+    const contexts = new RecipeContexts(plan, regions, formedThings(plan, page), pencilById);
     const lost: string[] = [];
     const laid: Record<string, AboutThing> = {};
     try {
       for (const { id, family } of things) {
         if (!family || (regions.get(id) ?? []).length === 0) continue;
-        const recipe = compileRecipe(card.effect, card.school, family, contexts.of(id));
+        const recipe = compileRecipe(card.effect, card.school, family, contexts.forThing(id));
         const fitted = editsFromCard(card, recipe, family, (pencil) => pencilById.has(pencil));
         lost.push(...fitted.lost);
         laid[id] = { edits: fitted.edits, effect: card.effect, school: card.school };

@@ -16,7 +16,7 @@ import {
 import { decideThing, type AboutThing } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, Notice, Pick, PixelCanvas, Reordered, Section } from '../parts/index.ts';
+import { Button, Notice, Select, PixelCanvas, Reordered, Section } from '../parts/index.ts';
 import { Findings } from './findings.tsx';
 import { LayerRow } from './layer-row.tsx';
 import { useChecked } from './use-checked.ts';
@@ -158,7 +158,7 @@ function HowItIsLaid({ thing, recipe, proposed }: Pick<Props, 'thing' | 'recipe'
     void change(`${thing.name}: ${label}`, (plan) => decideThing(plan, thing.id, { ...part, edits: null }));
   return (
     <>
-      <Pick
+      <Select
         label={`Effect of ${thing.name}`}
         value={thing.effect ?? 'material'}
         options={[
@@ -179,7 +179,7 @@ function HowItIsLaid({ thing, recipe, proposed }: Pick<Props, 'thing' | 'recipe'
         </p>
       ))}
       {effect.bySchool && (
-        <Pick
+        <Select
           label={`School of ${thing.name}`}
           value={thing.school ?? 'sheet'}
           options={[

@@ -3,7 +3,7 @@ import { type GlowContrast } from '../../core/light/index.ts';
 import { type PlacedGlow, setGlow, thingsOf } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Pick, Why } from '../parts/index.ts';
+import { Select, Why } from '../parts/index.ts';
 
 const OF_ITS_OWN = 'own';
 /** Tone by which a glow should stand out for it to read, of 100. */
@@ -50,7 +50,10 @@ export function GlowCard({ glow, contrast, onHold, takesKeys }: GlowCardProps) {
         says="reach"
         value={glow.reachMm}
         shown={`${glow.reachMm} mm`}
-        {...{ min: 4, max: 120, step: 1, autoFocus: takesKeys }}
+        min={4}
+        max={120}
+        step={1}
+        autoFocus={takesKeys}
         onHold={(reachMm) => onHold({ ...glow, reachMm })}
         onSet={() => keep(`${words} glows ${glow.reachMm} mm far`)}
       />
@@ -59,11 +62,13 @@ export function GlowCard({ glow, contrast, onHold, takesKeys }: GlowCardProps) {
         says="brightness"
         value={percent}
         shown={`${percent}%`}
-        {...{ min: 10, max: 100, step: 5 }}
+        min={10}
+        max={100}
+        step={5}
         onHold={(value) => onHold({ ...glow, strength: value / 100 })}
         onSet={() => keep(`${words} glows at ${percent}%`)}
       />
-      <Pick
+      <Select
         label={`Colour of the light of ${words}`}
         value={glow.pencil ?? OF_ITS_OWN}
         options={[

@@ -7,7 +7,7 @@ import { PAPERS, paperById, paperKind } from '../../core/laydown/index.ts';
 import { decide, resizeSheet } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, Pick, Section } from '../parts/index.ts';
+import { Button, Select, Section } from '../parts/index.ts';
 import { PaperFacts } from './paper-facts.tsx';
 import { tenths } from './tenths.ts';
 import { FORMATS, formatOf, outOfShape } from './formats.ts';
@@ -64,7 +64,7 @@ function SizeAndPaper({ onLength }: { onLength(): void }) {
     <Section title="Real size and paper">
       <div className="grid gap-2">
         {fitting.length > 0 && (
-          <Pick
+          <Select
             label="Real size"
             value={format?.id ?? 'own'}
             options={[
@@ -84,7 +84,7 @@ function SizeAndPaper({ onLength }: { onLength(): void }) {
             From a length that I know
           </Button>
         </div>
-        <Pick
+        <Select
           label="Paper"
           value={paperKind(page.paper)}
           options={PAPERS.map(({ id, name, says }) => ({ value: id, label: name, says }))}
@@ -112,7 +112,7 @@ function FromDpi({ scannedWidth }: { scannedWidth: number }) {
   }).filter(({ widthMm, heightMm }) => [widthMm, heightMm].every((side) => Millimetres.safeParse(side).success));
   const now = sizes.find(({ widthMm }) => Math.abs(widthMm - sheet.plan.page.widthMm) < 0.6);
   return (
-    <Pick
+    <Select
       label="Resolution of the scan"
       value={now ? String(now.dpi) : ''}
       options={[

@@ -6,7 +6,7 @@ import { PaperFacts as Facts } from '../../contracts/index.ts';
 import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, Pick } from '../parts/index.ts';
+import { Button, Select } from '../parts/index.ts';
 import { PaperTint } from './paper-tint.tsx';
 
 type YesNo = 'yes' | 'no' | 'unknown';
@@ -45,7 +45,7 @@ export function PaperFacts() {
       <DisclosurePanel className="grid gap-2 pb-2">
         <PaperTint />
         {QUESTIONS.map(({ id, asks, yes, no }) => (
-          <Pick<YesNo>
+          <Select<YesNo>
             key={id}
             label={asks}
             value={paperFacts[id] === null ? 'unknown' : paperFacts[id] ? 'yes' : 'no'}

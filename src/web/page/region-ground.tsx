@@ -4,7 +4,7 @@ import { GROUND_KINDS, type RegionGround, TEXTURES, type Texture } from '../../c
 import { TOOTH_LEFT, type ToothLeft } from '../../core/laydown/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Choice, Pick } from '../parts/index.ts';
+import { Choice, Select } from '../parts/index.ts';
 import { aboutRegion, sayGrounds, sayOfRegions } from '../../plan/index.ts';
 
 type GroundKind = RegionGround['kind'];
@@ -60,7 +60,7 @@ export function RegionGrounds({ regionIds }: { regionIds: readonly number[] }) {
         </span>
       </DisclosureButton>
       <DisclosurePanel className="grid gap-2 pb-2">
-        <Pick
+        <Select
           label="Ground"
           value={kind ?? ''}
           options={GROUND_KINDS.map((value) => ({ value: value as string, ...KIND_WORDS[value] }))}
@@ -93,7 +93,7 @@ export function RegionGrounds({ regionIds }: { regionIds: readonly number[] }) {
             )}
           </div>
         )}
-        <Pick
+        <Select
           label="The artist's marks"
           value={textures.size === 1 ? [...textures][0] : UNSAID}
           options={[

@@ -6,7 +6,7 @@ import { MATERIALS } from '../../core/light/index.ts';
 import { type AboutThing, decideThing, thingsOf } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, Choice, Pick, Section } from '../parts/index.ts';
+import { Button, Choice, Select, Section } from '../parts/index.ts';
 import { ThingMeasures } from './figures.tsx';
 
 const IMPORTANCE_WORDS = { little: 'little', usual: 'as usual', much: 'much' } as const;
@@ -30,7 +30,7 @@ export function ThingDetails({ thing }: { thing: Thing }) {
       <p className="mt-1 text-sm text-soft">Click a region again to choose it alone and mend it.</p>
       <div className="mt-2 grid gap-2">
         <Rename thing={thing} onRename={(name) => set(`call ${thing.name} ${name}`, { name })} />
-        <Pick
+        <Select
           label="Made of"
           value={thing.material ?? NONE}
           options={[
@@ -40,7 +40,7 @@ export function ThingDetails({ thing }: { thing: Thing }) {
           onChange={(id) => set(`${thing.name} of ${id || 'nothing said'}`, { material: id || null })}
         />
         {!hasParts && wholes.length > 0 && (
-          <Pick
+          <Select
             label="Part of"
             value={thing.within ?? NONE}
             options={[

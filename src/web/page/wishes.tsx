@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { type Finding, USUAL_FINDING } from '../../contracts/index.ts';
+import { type SegmentationOptions, USUAL_FINDING } from '../../contracts/index.ts';
 import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -14,7 +14,7 @@ interface Pixels {
   data: Uint8ClampedArray;
 }
 
-type Wish = Exclude<keyof Finding, 'mends'>;
+type Wish = Exclude<keyof SegmentationOptions, 'mends'>;
 
 const WISHES: readonly {
   id: Wish;
@@ -104,7 +104,7 @@ export function Wishes({ onLeave }: { onLeave(): void }) {
 }
 
 /** Found regions of a part of the page as the wishes now stand, each in a grey of its own. */
-function Trial({ wished }: { wished: Finding }) {
+function Trial({ wished }: { wished: SegmentationOptions }) {
   const { sheet, page, pixelsPerMm } = useDesk();
   const [tried, setTried] = useState<{ pixels: Pixels; regions: number; asked: number } | null>(null);
   const [refused, setRefused] = useState<string | null>(null);

@@ -6,7 +6,7 @@ export { ChooseFile } from './choose-file.tsx';
 export { Choice } from './choice.tsx';
 export { KeepByName } from './keep-by-name.tsx';
 export { Reordered } from './reordered.tsx';
-export { Pick } from './pick.tsx';
+export { Select } from './select.tsx';
 export { Why } from './why.tsx';
 export { Notice } from './notice.tsx';
 export { Progress } from './progress.tsx';

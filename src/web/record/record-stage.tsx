@@ -13,8 +13,9 @@ import { usePreview } from '../desk/use-preview.ts';
 import { Section, Why } from '../parts/index.ts';
 import { about } from '../../order/index.ts';
 import { Evenings, minutesOf } from './evenings.tsx';
-import { Trials, WriteDown } from './notebook.tsx';
-import { useLaidByDone } from '../bench/use-laid-by-done.ts';
+import { WriteDown } from '../desk/write-down.tsx';
+import { Trials } from './notebook.tsx';
+import { useLaidByDone } from '../desk/use-laid-by-done.ts';
 
 const PracticeChart = lazy(async () => ({ default: (await import('./practice.tsx')).PracticeChart }));
 const MinutesByPencil = lazy(async () => ({ default: (await import('./minutes-by-pencil.tsx')).MinutesByPencil }));

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { SheetCard, SheetPlace } from '../../contracts/index.ts';
-import { Button, Pick } from '../parts/index.ts';
+import { Button, Select } from '../parts/index.ts';
 import { type Order, ORDERS, arranged } from './order.ts';
 import { SheetOnShelf } from './sheet-on-shelf.tsx';
 
@@ -35,7 +35,7 @@ export function SheetsHere({
               value={sought}
               onChange={(event) => setSought(event.target.value)}
             />
-            <Pick<Order>
+            <Select<Order>
               label="Order"
               value={order}
               options={ORDERS.map(({ id, label }) => ({ value: id as Order, label }))}

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PointPx, type Quad, isConvexQuad } from '../../core/straighten/index.ts';
 import { FORMATS } from '../page/formats.ts';
-import { CardOver, Button, Notice, Pick, Progress } from '../parts/index.ts';
+import { CardOver, Button, Notice, Select, Progress } from '../parts/index.ts';
 import { type Job, photoWorker, startJob } from '../workers/index.ts';
 import { straightSize } from './straight-size.ts';
 import { type PrintedPage } from './choose-pdf-page.tsx';
@@ -91,7 +91,7 @@ export function Straighten({
         </div>
         <div className="flex min-w-64 flex-1 flex-col gap-3">
           <Magnifier url={url} photo={photo} at={quad[active ?? 0]} name={CORNERS[active ?? 0]} />
-          <Pick
+          <Select
             label="Shape of the page"
             value={format}
             options={[

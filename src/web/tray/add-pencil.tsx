@@ -8,7 +8,7 @@ import { NewPencil, type Pencil } from '../../contracts/index.ts';
 import { PENCIL_TYPES } from '../../core/laydown/index.ts';
 import { useAddPencilsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { Button, Notice, Pick } from '../parts/index.ts';
+import { Button, Notice, Select } from '../parts/index.ts';
 
 const FIELD = 'h-10 w-full min-w-0 border border-edge bg-leaf px-3';
 const OnePencil = NewPencil.omit({ id: true });
@@ -70,7 +70,7 @@ export function AddPencil({ trayId, pencils }: { trayId: string; pencils: readon
               {...register('colour')}
               className={`${FIELD} p-1!`}
             />
-            <Pick
+            <Select
               label="Type of the pencil"
               value={type}
               options={PENCIL_TYPES.map((each) => ({ value: each.id, label: each.name }))}

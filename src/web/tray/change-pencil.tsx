@@ -7,7 +7,7 @@ import { type Pencil, PencilEdit } from '../../contracts/index.ts';
 import { PENCIL_TYPES } from '../../core/laydown/index.ts';
 import { useEditPencilMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { Button, Notice, Pick } from '../parts/index.ts';
+import { Button, Notice, Select } from '../parts/index.ts';
 import { hardnessWords } from './pencil-words.ts';
 
 const FIELD = 'h-10 w-full min-w-0 border border-edge bg-leaf px-3';
@@ -53,7 +53,7 @@ export function ChangePencil({ pencil }: { pencil: Pencil }) {
             <span className="text-soft">Your name for it</span>
             <input {...register('ownName')} className={FIELD} />
           </label>
-          <Pick
+          <Select
             label="Type"
             value={now.type ?? type}
             options={PENCIL_TYPES.map((each) => ({ value: each.id, label: each.name }))}
@@ -61,7 +61,7 @@ export function ChangePencil({ pencil }: { pencil: Pencil }) {
           />
           <div className="grid grid-cols-[5rem_1fr] gap-2">
             <input type="color" aria-label="Declared colour" {...register('colour')} className={`${FIELD} p-1!`} />
-            <Pick
+            <Select
               label="Opacity"
               value={now.opacity === null || now.opacity === undefined ? 'type' : nearest(now.opacity)}
               options={OPACITIES.map((value) => ({
@@ -71,7 +71,7 @@ export function ChangePencil({ pencil }: { pencil: Pencil }) {
               onChange={(value) => setValue('opacity', value === 'type' ? null : Number(value), { shouldDirty: true })}
             />
           </div>
-          <Pick
+          <Select
             label="Core"
             value={String(CORES.find(({ words }) => words === hardnessWords(now.hardness ?? null))?.hardness ?? '')}
             options={CORES.map(({ hardness: value, words }) => ({

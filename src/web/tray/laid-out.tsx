@@ -51,7 +51,10 @@ export function LaidOut({
           .map((pencil, i) => (
             <LaidPencilCard
               key={pencil.id}
-              {...{ trayId, pencil, use, onLook }}
+              trayId={trayId}
+              pencil={pencil}
+              use={use}
+              onLook={onLook}
               index={row}
               measured={i === 0 ? measured : undefined}
             />

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { WHEEL_PLACES, hexOfLab, labOfOklch } from '../../core/colour/index.ts';
-import { Button, Pick } from '../parts/index.ts';
+import { Button, Select } from '../parts/index.ts';
 import { SampleColour } from './sample-colour.tsx';
 
 const NO_PLACE = 'none';
@@ -33,7 +33,7 @@ export function LookForColour({
       <Button look="bare" onClick={() => setSampling(true)}>
         from a photo
       </Button>
-      <Pick
+      <Select
         label="A place on the wheel"
         value={NO_PLACE}
         className="w-56!"

@@ -16,7 +16,7 @@ import { useEditPencilMutation } from '../api/desk-api.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { useSeenRows } from './use-seen-rows.ts';
 import { coverWords, hardnessWords } from './pencil-words.ts';
-import { BeliefMark, Laydown, Pick } from '../parts/index.ts';
+import { BeliefMark, Laydown, Select } from '../parts/index.ts';
 
 const features = tableFeatures({
   rowSortingFeature,
@@ -122,7 +122,7 @@ export function PencilTable({
           header: 'Where',
           sortFn: 'alphanumeric',
           cell: ({ row: { original } }) => (
-            <Pick
+            <Select
               label={`Where ${original.code} is`}
               value={original.whereabouts}
               className="w-26!"

@@ -7,7 +7,7 @@ import { PENCIL_TYPES, paperById } from '../../core/laydown/index.ts';
 import { type ChartCell, type ChartGrid, masstoneOfPatch } from '../../core/tray/index.ts';
 import { useAddPencilsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { CardOver, Button, Notice, Pick, Progress } from '../parts/index.ts';
+import { CardOver, Button, Notice, Select, Progress } from '../parts/index.ts';
 import { photoWorker, useJob } from '../workers/index.ts';
 import { codesIn } from './codes-in.ts';
 
@@ -92,13 +92,13 @@ export function ReadChart(props: { trayId: string; paper: string; picture: Blob;
             <input value={set} maxLength={60} className={FIELD} onChange={(event) => setSet(event.target.value)} />
           </label>
           <div className="grid grid-cols-2 gap-2">
-            <Pick
+            <Select
               label="Type of all"
               value={type}
               options={PENCIL_TYPES.map((each) => ({ value: each.id, label: each.name }))}
               onChange={setType}
             />
-            <Pick<PatchKind>
+            <Select<PatchKind>
               label="How the patches were laid"
               value={patch}
               options={PATCHES.map((value) => ({

@@ -6,7 +6,7 @@ import { hexOfLab } from '../../core/colour/index.ts';
 import { useAddSwatchMutation, useReadMeterMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { QualityPanel } from '../devices/index.ts';
-import { Button, Notice, Pick } from '../parts/index.ts';
+import { Button, Notice, Select } from '../parts/index.ts';
 import { useFitOne } from './use-fit-one.ts';
 
 const OVER_BAR = 'firm over black';
@@ -76,7 +76,7 @@ export function ReadPatch({ pencil, paper }: { pencil: Pencil; paper: string }) 
       <p className="text-[0.92rem] text-soft">
         No meter is plugged in. This one reads an invented card of {pencil.code}.
       </p>
-      <Pick
+      <Select
         label="Patch"
         value={where}
         options={[...PATCHES, OVER_BAR].map((value) => ({

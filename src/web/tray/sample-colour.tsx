@@ -37,7 +37,7 @@ export function SampleColour({ title, paper, onColour, onClose }: Props) {
   return (
     <CardOver title={title} width="middling" onClose={onClose}>
       {photo ? (
-        <Pointing key={photo.url} photo={photo} {...{ paper, onColour, onClose }} />
+        <Pointing key={photo.url} photo={photo} paper={paper} onColour={onColour} onClose={onClose} />
       ) : (
         <div className="mt-3 grid max-w-md gap-3">
           <p className="text-[0.95rem] text-soft">

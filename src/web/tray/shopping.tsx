@@ -5,7 +5,7 @@ import { type ShoppingItem, type ShoppingReason, shoppingList } from '../../orde
 import { useWearQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Button, Notice, Section, Why } from '../parts/index.ts';
-import { saveText } from './save-file.ts';
+import { saveText } from '../parts/save-file.ts';
 
 const WORDS: Readonly<Record<ShoppingReason, string>> = {
   missing: 'is missing',

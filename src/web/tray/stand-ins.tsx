@@ -6,9 +6,9 @@ import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { type Closeness } from '../../core/tray/index.ts';
 import { type PaperInUse } from '../../pencils/index.ts';
 import { usePaper } from '../api/use-paper.ts';
-import { BeliefMark, Button, Laydown, Notice, Pick, Progress } from '../parts/index.ts';
+import { BeliefMark, Button, Laydown, Notice, Select, Progress } from '../parts/index.ts';
 import { pencilWorker, useJob } from '../workers/index.ts';
-import { saveText } from './save-file.ts';
+import { saveText } from '../parts/save-file.ts';
 
 type Found = Extract<Awaited<ReturnType<typeof pencilWorker.convert>>, { kind: 'done' }>['value'];
 
@@ -58,10 +58,10 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
   return (
     <div className="stand-ins">
       <div className="grid grid-cols-[1fr_auto_1fr_10rem_auto] items-center gap-2 pb-3 print:hidden">
-        <Pick label="Pencils of" value={from} options={options} onChange={setFrom} />
+        <Select label="Pencils of" value={from} options={options} onChange={setFrom} />
         <span>stand-ins in</span>
-        <Pick label="Stand-ins in" value={to} options={options} onChange={setTo} />
-        <Pick<Pressure>
+        <Select label="Stand-ins in" value={to} options={options} onChange={setTo} />
+        <Select<Pressure>
           label="Laid"
           value={pressure}
           options={PRESSURES.map((value) => ({ value, label: `laid ${value}` }))}

@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import type { Pencil } from '../../contracts/index.ts';
 import { CSV_COLUMNS, gplOf } from '../../core/formats/index.ts';
 import { Button, Section } from '../parts/index.ts';
-import { saveText } from './save-file.ts';
+import { saveText } from '../parts/save-file.ts';
 
 /** The tray as files that other programs read, and that can be brought back in. */
 export function TakeAway({ name, pencils }: { name: string; pencils: readonly Pencil[] }) {

@@ -9,7 +9,7 @@ import { sentenceOf } from '../api/sentence.ts';
 import { Failed, Waiting } from '../desk/failed.tsx';
 import { Header } from '../desk/header.tsx';
 import { LampDoubt, SeenBy } from '../desk/seen-by.tsx';
-import { Button, Choice, Pick } from '../parts/index.ts';
+import { Button, Choice, Select } from '../parts/index.ts';
 import { AddPencil } from './add-pencil.tsx';
 import { BringPencils } from './bring-pencils.tsx';
 import { FitSwatches } from './fit-swatches.tsx';
@@ -29,7 +29,7 @@ import { WhatComesNear } from './what-comes-near.tsx';
 import { WithThese } from './with-these.tsx';
 import { WhatIsMissing } from './what-is-missing.tsx';
 import { type Order, ORDERS, inOrder } from './order.ts';
-import { matchesWords } from './search.ts';
+import { matchesWords } from '../desk/pencil-search.ts';
 
 type View = 'laid out' | 'table' | 'stand-ins' | 'trial patch';
 const VIEWS: readonly { value: View; label: string }[] = [
@@ -99,13 +99,13 @@ export function TrayScreen() {
                   onChange={(event) => setParam('words', event.target.value)}
                   className="h-10 min-w-0 border border-edge bg-leaf px-3 placeholder:text-soft"
                 />
-                <Pick
+                <Select
                   label="Set"
                   value={set}
                   options={[{ value: ALL, label: 'every set' }, ...sets.map((each) => ({ value: each, label: each }))]}
                   onChange={setSet}
                 />
-                <Pick
+                <Select
                   label="Where it is"
                   value={where}
                   options={[
@@ -122,7 +122,7 @@ export function TrayScreen() {
             {sheet ? (
               <p className="flex items-center text-[0.95rem] text-soft">on {paperById(paper).name}</p>
             ) : (
-              <Pick
+              <Select
                 label="Paper"
                 value={paper}
                 options={PAPERS.map(({ id, name }) => ({ value: id, label: `on ${name}` }))}
@@ -146,17 +146,17 @@ export function TrayScreen() {
             {lists && shown.length > 0 && (
               <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2 text-[0.95rem]">
                 {view === 'laid out' && (
-                  <Pick<Order> label="Order" value={order} className="w-52!" options={ORDERS} onChange={setOrder} />
+                  <Select<Order> label="Order" value={order} className="w-52!" options={ORDERS} onChange={setOrder} />
                 )}
                 <LookForColour paper={paper} picked={picked} onPick={setPicked} />
                 {shown.length < pencils.length && <WithThese trayId={trayId} pencils={shown} />}
               </div>
             )}
             {shown.length > 0 && view === 'laid out' && (
-              <LaidOut {...{ trayId, paper, scroller }} pencils={ordered} onLook={look} />
+              <LaidOut trayId={trayId} paper={paper} scroller={scroller} pencils={ordered} onLook={look} />
             )}
             {shown.length > 0 && view === 'table' && (
-              <PencilTable {...{ trayId, paper, scroller }} pencils={shown} onLook={look} />
+              <PencilTable trayId={trayId} paper={paper} scroller={scroller} pencils={shown} onLook={look} />
             )}
             {pencils.length > 0 && view === 'stand-ins' && <StandIns pencils={pencils} paper={paper} />}
             {pencils.length > 0 && view === 'trial patch' && (
@@ -189,7 +189,7 @@ export function TrayScreen() {
           <FitSwatches key={`${trayId} ${paper}`} trayId={trayId} pencils={pencils} paper={paper} />
           <WhatIsMissing trayId={trayId} pencils={pencils} paper={paper} />
           <Shopping trayId={trayId} pencils={pencils} />
-          <SwatchCards {...{ trayId, pencils, shown, paper }} />
+          <SwatchCards trayId={trayId} pencils={pencils} shown={shown} paper={paper} />
           <FromAChart trayId={trayId} paper={paper} />
           <AddPencil trayId={trayId} pencils={pencils} />
           <BringPencils trayId={trayId} />

@@ -4,7 +4,7 @@ import { type Lab, hexOfLab } from '../../core/colour/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { closenessOf } from '../../core/tray/index.ts';
 import { usePaper } from '../api/use-paper.ts';
-import { Choice, Pick } from '../parts/index.ts';
+import { Choice, Select } from '../parts/index.ts';
 import { pencilWorker } from '../workers/index.ts';
 
 type Found = Awaited<ReturnType<typeof pencilWorker.near>>;
@@ -63,7 +63,7 @@ export function WhatComesNear({
   return (
     <section aria-label="What comes near" className="mt-4">
       <h3 className="mb-1.5 text-[1.02rem]">What comes near</h3>
-      <Pick
+      <Select
         label="Among"
         value={among}
         options={[{ value: HERE, label: HERE }, ...sets.map((set) => ({ value: set, label: set }))]}

@@ -2,7 +2,7 @@ import { toast } from 'sonner';
 import type { Pencil, Whereabouts } from '../../contracts/index.ts';
 import { useEditPencilsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { Pick } from '../parts/index.ts';
+import { Select } from '../parts/index.ts';
 
 const PLACES: readonly { value: Whereabouts; label: string }[] = [
   { value: 'here', label: 'are here' },
@@ -35,7 +35,7 @@ export function WithThese({ trayId, pencils }: { trayId: string; pencils: readon
   return (
     <div className="flex items-center gap-2">
       <span>These {pencils.length}</span>
-      <Pick<Whereabouts | 'choose'>
+      <Select<Whereabouts | 'choose'>
         label="All of these"
         value="choose"
         className="w-52!"

@@ -9,7 +9,7 @@ import { type Extra, type Family, EXTRAS, MOST_PENCILS, familyOf, pencilsFor } f
 import { decideThing, giveFamilies } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, Laydown, Pick, PixelCanvas } from '../parts/index.ts';
+import { Button, Laydown, Select, PixelCanvas } from '../parts/index.ts';
 import { pencilWorker } from '../workers/index.ts';
 
 /** How a family does, and what could take its places or stand beside it. */
@@ -270,7 +270,7 @@ function PencilPick(props: {
   const has = options.some(({ pencil }) => pencil.id === value);
   const all = has || !fallback ? options : [{ pencil: fallback, says: '' }, ...options];
   return (
-    <Pick
+    <Select
       label={label}
       value={value}
       options={all.map(({ pencil, says }) => ({

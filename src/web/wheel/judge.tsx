@@ -11,7 +11,7 @@ import { SeenBy } from '../desk/seen-by.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { usePickThing } from '../desk/use-pick-thing.ts';
 import { usePixels, usePreview } from '../desk/use-preview.ts';
-import { Pick } from '../parts/index.ts';
+import { Select } from '../parts/index.ts';
 import { pencilWorker } from '../workers/index.ts';
 import { LookAlikesUnderLamp } from './look-alikes.tsx';
 import { useAudit } from './use-audit.ts';
@@ -56,16 +56,30 @@ export function Judge({
     <div className="flex h-full flex-col">
       <div className="flex min-h-13 items-center gap-3 pt-3 pr-72 pl-4">
         <span className="w-56 shrink-0">
-          <Pick label="Judge by" value={view} options={options} onChange={setView} />
+          <Select label="Judge by" value={view} options={options} onChange={setView} />
         </span>
         <SeenBy className="w-52 shrink-0" />
         <p className="text-[0.9rem] leading-tight text-soft">{options.find(({ value }) => value === view)?.says}</p>
       </div>
       <LookAlikesUnderLamp summary={summary} />
       <div className="grid min-h-0 flex-1 auto-cols-fr grid-flow-col">
-        <Judged title={proposed ? 'as it is planned' : ''} families={own} {...{ view, summary, colours, chosen }} />
+        <Judged
+          title={proposed ? 'as it is planned' : ''}
+          families={own}
+          view={view}
+          summary={summary}
+          colours={colours}
+          chosen={chosen}
+        />
         {proposed && (
-          <Judged title={compared!.name} families={proposed} colours={itsColours} {...{ view, summary, chosen }} />
+          <Judged
+            title={compared!.name}
+            families={proposed}
+            colours={itsColours}
+            view={view}
+            summary={summary}
+            chosen={chosen}
+          />
         )}
       </div>
     </div>

@@ -9,7 +9,7 @@ import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, ChooseFile, KeepByName, Section } from '../parts/index.ts';
-import { saveText } from '../tray/save-file.ts';
+import { saveText } from '../parts/save-file.ts';
 import { foundAgain } from './found-again.ts';
 import { PALETTE_FORMATS, fileOf, readPaletteFile } from './palette-files.ts';
 

@@ -16,7 +16,7 @@ import { decide, thingsOf } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { useChosen } from '../desk/use-chosen.ts';
-import { Button, Pick, Section } from '../parts/index.ts';
+import { Button, Select, Section } from '../parts/index.ts';
 import { PhotoColours } from './photo-colours.tsx';
 
 /** Colours below this OKLCH chroma give no hand. */
@@ -50,13 +50,13 @@ export function SchemeSection() {
   return (
     <Section title="Scheme" aside={`anchor: ${placeOn(wheel, own.anchor).name}`}>
       <div className="grid grid-cols-[1fr_8.5rem] gap-1.5">
-        <Pick
+        <Select
           label="Scheme"
           value={own.scheme}
           options={SCHEMES.map(({ id, name, says }) => ({ value: id, label: name, says }))}
           onChange={(scheme) => set(`scheme ${schemeById(scheme).name}`, { scheme })}
         />
-        <Pick
+        <Select
           label="Wheel"
           value={own.wheel}
           options={WHEELS.map(({ id, name, says, costs }) => ({ value: id, label: name, says: `${says} ${costs}` }))}

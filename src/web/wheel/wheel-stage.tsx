@@ -15,7 +15,7 @@ import { Choice } from '../parts/index.ts';
 import { PinnedBeside } from '../references/index.ts';
 import { Families } from './families.tsx';
 import { Findings } from './findings.tsx';
-import { HoursSection } from './hours.tsx';
+import { HoursSection } from '../desk/hours-section.tsx';
 import { Judge } from './judge.tsx';
 import { PointedPencil } from './pointed-pencil.tsx';
 import { Proposals } from './proposals.tsx';
@@ -106,7 +106,7 @@ export function WheelStage() {
             />
           </div>
           {centre === 'judge' ? (
-            <Judge {...{ summary, colours, compared, chosen }} />
+            <Judge summary={summary} colours={colours} compared={compared} chosen={chosen} />
           ) : (
             <div className="relative flex min-h-0 flex-1 items-center">
               <div className="@container-size flex h-full min-w-0 flex-1 items-center justify-center">
@@ -175,7 +175,7 @@ export function WheelStage() {
           <WishesSection />
           <Proposals summary={summary} compared={compared?.name ?? null} onCompare={compare} />
           <HoursSection />
-          <Findings {...{ audit, summary }} shown={finding} onShow={setFinding} />
+          <Findings audit={audit} summary={summary} shown={finding} onShow={setFinding} />
           <Families summary={summary} colours={colours} />
           <SavedPalettes />
         </>

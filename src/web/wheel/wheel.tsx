@@ -152,8 +152,8 @@ export function Wheel(props: Props) {
           const [[x0, y0], [x1, y1]] = [polar(angle, RIM * 0.5), polar(angle, RIM + 2)];
           return (
             <g key={angle} strokeLinecap="round" pointerEvents="none">
-              <line {...{ x1: x0, y1: y0, x2: x1, y2: y1 }} stroke="#fff" strokeWidth="3.4" />
-              <line {...{ x1: x0, y1: y0, x2: x1, y2: y1 }} stroke="#000" strokeWidth="2" strokeDasharray="0.1 4" />
+              <line x1={x0} y1={y0} x2={x1} y2={y1} stroke="#fff" strokeWidth="3.4" />
+              <line x1={x0} y1={y0} x2={x1} y2={y1} stroke="#000" strokeWidth="2" strokeDasharray="0.1 4" />
             </g>
           );
         })}

@@ -6,7 +6,7 @@ import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Section } from '../parts/index.ts';
-import { PencilFinder } from '../tray/pencil-finder.tsx';
+import { PencilFinder } from '../desk/pencil-finder.tsx';
 
 const VOICES = ['rules', 'supports', 'accents'];
 
@@ -60,7 +60,8 @@ export function WishesSection() {
               key={kind}
               label={kind === 'must' ? 'Must come in' : 'Must not come in'}
               ids={wishes[kind]}
-              {...{ here, pencilById }}
+              here={here}
+              pencilById={pencilById}
               onChange={(ids, code) => set(`${code} ${kind === 'must' ? 'must' : 'must not'} come in`, { [kind]: ids })}
             />
           ))}
@@ -69,7 +70,8 @@ export function WishesSection() {
             {MOOD_AXES.map(({ id, less, more }) => (
               <Axis
                 key={id}
-                {...{ less, more }}
+                less={less}
+                more={more}
                 value={wishes.mood[id]}
                 onChange={(value) =>
                   set(value === null ? `${less} or ${more}: free` : `more ${value < 0 ? less : more}`, {

@@ -18,7 +18,7 @@ import { type Recipe, type Zone } from '../../core/recipe/index.ts';
 import type { RegionGround, RegionsMeta } from '../../contracts/index.ts';
 import { type LaidPage, laidOnInk, laidOnPaper } from '../../rendering/index.ts';
 import { greysApart } from './greys-apart.ts';
-import { breather } from '../../core/run/index.ts';
+import { checkpoints } from '../../core/run/index.ts';
 import { layDeskLight } from '../desk/desk-light.ts';
 import { type PageAsStored } from './kept-pages.ts';
 import { type OpenPage, litPage, openPage, takeIn, wholeOf } from './open-pages.ts';
@@ -227,7 +227,7 @@ const api = {
   /** The whole page as a PNG at so many dots an inch, as it lies under the lamp of the desk. */
   picture(jobId: string, key: string, request: PreviewRequest, dpi: number, report: Report) {
     return outcomeOf(async () => {
-      const breathe = breather(runOf(jobId, report));
+      const breathe = checkpoints(runOf(jobId, report));
       const page = openPage(key);
       await breathe(0.05, 'working out the light');
       const pixelsPerMm = dpi / MM_PER_INCH;

@@ -21,7 +21,7 @@ import {
   pencilFromTrial,
   pencilOptics,
   remarksOn,
-  seen,
+  reflectanceOf,
 } from '../../core/laydown/index.ts';
 import {
   type ExtraPencil,
@@ -52,7 +52,7 @@ import {
   toothAfter,
 } from '../../core/recipe/index.ts';
 import { type Happened, type Mistake, mistakeAt, mistakeById, remediesFor } from '../../core/remedies/index.ts';
-import { breather } from '../../core/run/index.ts';
+import { checkpoints } from '../../core/run/index.ts';
 import {
   type RampOptions,
   type TrayPencil,
@@ -128,7 +128,7 @@ const api = {
     const ground = bareGround(paper);
     return pencils.map((pencil) => {
       const body = (['medium', 'firm'] as const).map((pressure) => ({ pencil: opticsOf(pencil), pressure }));
-      const spectrum = seen(groundAfterPasses(ground, body));
+      const spectrum = reflectanceOf(groundAfterPasses(ground, body));
       return { id: pencil.id, day: labOfSpectrum(spectrum), lamp: labUnder(spectrum, lampById(lamp)) };
     });
   },
@@ -282,7 +282,7 @@ const api = {
     report: Report,
   ) {
     const run = runOf(jobId, report);
-    const breathe = breather(run);
+    const breathe = checkpoints(run);
     const lay = (pencils: readonly TrayPencil[]) => layTray(pencils, paper, solved(pencils));
     return outcomeOf(async () => {
       const [own, other] = [lay(from), lay(to)];

@@ -1,6 +1,6 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { type Lab, deltaE2000 } from '../../colour/index.ts';
-import { type Run, breather, quietRun } from '../../run/index.ts';
+import { type Run, checkpoints, quietRun } from '../../run/index.ts';
 import { bareGround } from '../ground.ts';
 import { layPasses } from '../lay-passes.ts';
 import { type Paper } from '../papers/index.ts';
@@ -98,7 +98,7 @@ export async function fitCard(
   overlays: readonly OverlayReading[] = [],
   run: Run = quietRun,
 ): Promise<CardFit> {
-  const breathe = breather(run);
+  const breathe = checkpoints(run);
   const usable = pencils.flatMap((pencil, i) => (isUsable(pencil) ? [i] : []));
   if (usable.length === 0) {
     throw new RangeError('No pencil has been read at full and at two more patches, so nothing can be fitted.');

@@ -1,4 +1,4 @@
-import { LIGHTS, type Lab, codeOf, labOfRgb, lightOf } from '../../colour/index.ts';
+import { LINEAR_LIGHTS, type Lab, gammaEncode, labOfRgb, linearise } from '../../colour/index.ts';
 import { type RgbImage } from '../coloured.ts';
 import { type RegionMap } from '../region-map.ts';
 import { paperSurface } from './paper-surface.ts';
@@ -61,8 +61,8 @@ export function readSeen(
       const share = light[i] / level;
       lights[label] += share;
       squares[label] += share * share;
-      const paperLevel = lightOf(level);
-      for (let c = 0; c < 3; c++) sums[3 * label + c] += LIGHTS[data[3 * i + c]] / paperLevel;
+      const paperLevel = linearise(level);
+      for (let c = 0; c < 3; c++) sums[3 * label + c] += LINEAR_LIGHTS[data[3 * i + c]] / paperLevel;
     }
   }
   const white = bare.map(median);
@@ -72,8 +72,8 @@ export function readSeen(
   for (let region = 1; region <= count; region++) {
     const n = pixels[region];
     if (n < LEAST_PIXELS) continue;
-    const mean = [0, 1, 2].map((c) => (sums[3 * region + c] / n) * lightOf(paperLight));
-    const [red, green, blue] = mean.map((light) => codeOf(Math.min(1, light)));
+    const mean = [0, 1, 2].map((c) => (sums[3 * region + c] / n) * linearise(paperLight));
+    const [red, green, blue] = mean.map((light) => gammaEncode(Math.min(1, light)));
     const lab = labOfRgb([red, green, blue]);
     const chroma = Math.hypot(lab[1] - paper[1], lab[2] - paper[2]);
     const darker = paper[0] - lab[0];

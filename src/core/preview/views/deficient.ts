@@ -1,4 +1,4 @@
-import { codeOf, lightOf } from '../../colour/index.ts';
+import { gammaEncode, linearise } from '../../colour/index.ts';
 import { type View, pixelwise } from './view.ts';
 
 /**
@@ -18,8 +18,8 @@ function deficient(id: keyof typeof MATRICES, name: string, says: string): View 
     name,
     says,
     of: pixelwise((rgb) => {
-      const [r, g, b] = rgb.map(lightOf);
-      return [0, 3, 6].map((k) => codeOf(m[k] * r + m[k + 1] * g + m[k + 2] * b)) as unknown as [
+      const [r, g, b] = rgb.map(linearise);
+      return [0, 3, 6].map((k) => gammaEncode(m[k] * r + m[k + 1] * g + m[k + 2] * b)) as unknown as [
         number,
         number,
         number,

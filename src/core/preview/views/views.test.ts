@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { filterDeficiencyDeuter, filterDeficiencyProt, filterDeficiencyTrit } from 'culori';
 import fc from 'fast-check';
-import { codeOf, labOfRgb, lightOf } from '../../colour/index.ts';
+import { gammaEncode, labOfRgb, linearise } from '../../colour/index.ts';
 import { VIEWS, viewById } from '../index.ts';
 
 const pixels = (...colours: number[][]) => ({
@@ -39,9 +39,9 @@ describe('ways of judging a page', () => {
   ] as const) {
     it(`${id}, on linear light, lets the same colours run together as an independent implementation does`, () => {
       const both = (rgb: number[]) => {
-        const [r, g, b] = rgb.map(lightOf);
+        const [r, g, b] = rgb.map(linearise);
         const other = reference({ mode: 'rgb', r, g, b } as never) as unknown as { r: number; g: number; b: number };
-        return [seen(id, rgb), [other.r, other.g, other.b].map((v) => codeOf(Math.min(1, Math.max(0, v))))];
+        return [seen(id, rgb), [other.r, other.g, other.b].map((v) => gammaEncode(Math.min(1, Math.max(0, v))))];
       };
       for (const rgb of [
         [200, 60, 40],

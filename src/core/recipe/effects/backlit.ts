@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Where the rim ends that the light behind leaves pale. */
 const RIM = 0.86;
@@ -15,7 +15,7 @@ export const backlit: Effect = {
     const rising = [...pencils].reverse();
     const [light, dark] = [rising[0], pencils[0]];
     const smaller = (k: number) => RIM - (RIM - 0.3) * (k / Math.max(1, rising.length));
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',
@@ -27,7 +27,7 @@ export const backlit: Effect = {
         bands: 1,
         purpose: 'The light’s colour along the rim, whispered.',
       },
-      ...rising.map((pencil, k): Plain => {
+      ...rising.map((pencil, k): LayerDraft => {
         const last = k === rising.length - 1;
         return {
           id: last ? 'shadow' : k === 0 ? 'light' : k === 1 ? 'middle' : `middle-${k}`,

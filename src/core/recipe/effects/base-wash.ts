@@ -1,6 +1,6 @@
 import { inOrder } from './blend.ts';
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** A wash takes so long to dry, minutes. An assumption: paper, water and room decide. */
 const DRIES_MINUTES = 20;
@@ -23,7 +23,7 @@ export const baseWash: Effect = {
         ],
       };
     }
-    const wash: Plain[] = [
+    const wash: LayerDraft[] = [
       {
         id: 'wash',
         role: 'light',

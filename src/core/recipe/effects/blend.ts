@@ -1,7 +1,7 @@
 import { type Family } from '../family.ts';
 import { type Sketch } from '../schools/index.ts';
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** A smooth passage from the family's dark to its light. */
 export const blend: Effect = {
@@ -14,35 +14,35 @@ export const blend: Effect = {
 };
 
 /** A school's order with the pencils of one family: its middle ones share the middle, its extras come where they belong. */
-export function inOrder(family: Family, sketch: readonly Sketch[]): Plain[] {
+export function inOrder(family: Family, sketch: readonly Sketch[]): LayerDraft[] {
   const { pencils, blender, depth, accent, neutral } = family;
   const [dark, light] = [pencils[0], pencils.at(-1)!];
   const shadow = sketch.findIndex(({ role }) => role === 'dark');
   const lastMid = sketch.findLastIndex(({ role }) => role === 'mid');
   // What stands beside the family in its shadow shares the tooth that its own pencils would have.
   const crowded = [depth, neutral].filter(Boolean).length > 1;
-  return sketch.flatMap((own, i): Plain[] => {
+  return sketch.flatMap((own, i): LayerDraft[] => {
     const last = i === sketch.length - 1;
     const each = crowded && own.role !== 'light' ? { ...own, passes: Math.max(1, own.passes - 1) } : own;
     if (each.role === 'mid') return [...middles(each, pencils, sketch[shadow].to), ...(i === lastMid ? touches() : [])];
     // A single pencil has nothing to unify.
     if (last && each.role === 'light' && pencils.length === 1 && !blender) return [];
-    const plain: Plain = { ...each, pencil: each.role === 'dark' ? dark : light };
+    const plain: LayerDraft = { ...each, pencil: each.role === 'dark' ? dark : light };
     if (last && each.role === 'light' && blender) return [...deeper(), { ...plain, role: 'blender', pencil: blender }];
     return [...(last ? deeper() : []), plain, ...(i === shadow ? calming(each) : [])];
   });
 
-  function calming({ to }: Sketch): Plain[] {
+  function calming({ to }: Sketch): LayerDraft[] {
     if (!neutral) return [];
     const purpose = 'Calms the shadow; colour goes over it again.';
     return [extra('neutral', neutral, { from: 0, to: to + 0.06, pressure: 'light', bands: 2, purpose })];
   }
-  function touches(): Plain[] {
+  function touches(): LayerDraft[] {
     if (!accent) return [];
     const purpose = 'Touches of another hue where the form turns into shadow.';
     return [extra('accent', accent, { from: 0.2, to: 0.42, pressure: 'light', bands: 3, purpose })];
   }
-  function deeper(): Plain[] {
+  function deeper(): LayerDraft[] {
     if (!depth) return [];
     const purpose = 'Deepens the innermost shadow.';
     return [extra('depth', depth, { from: 0, to: 0.14, pressure: 'medium', bands: 3, purpose })];
@@ -52,13 +52,13 @@ export function inOrder(family: Family, sketch: readonly Sketch[]): Plain[] {
 function extra(
   role: 'depth' | 'accent' | 'neutral',
   pencil: string,
-  rest: Omit<Plain, 'id' | 'role' | 'pencil' | 'passes'>,
-): Plain {
+  rest: Omit<LayerDraft, 'id' | 'role' | 'pencil' | 'passes'>,
+): LayerDraft {
   return { id: role, role, pencil, passes: 1, ...rest };
 }
 
 /** One layer for each pencil between the darkest and the lightest, the darker the nearer to the shadow. */
-function middles(each: Sketch, pencils: readonly string[], shadowTo: number): Plain[] {
+function middles(each: Sketch, pencils: readonly string[], shadowTo: number): LayerDraft[] {
   const between = pencils.length > 2 ? pencils.slice(1, -1) : pencils.slice(-1);
   return between.map((pencil, k) => {
     const to = shadowTo + ((each.to - shadowTo) * (k + 1)) / between.length;

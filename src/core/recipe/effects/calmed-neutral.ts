@@ -1,6 +1,6 @@
 import { type Effect } from './effect.ts';
 import { inOrder } from './blend.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** A colour that is calmed: a grey or its opposite under it everywhere, and the colour again on top. */
 export const calmedNeutral: Effect = {
@@ -18,7 +18,7 @@ export const calmedNeutral: Effect = {
         notes: ['Nothing calms it yet: give the family a neutral, a grey or its opposite.'],
       };
     }
-    const under: Plain = {
+    const under: LayerDraft = {
       id: 'neutral',
       role: 'neutral',
       pencil: calming,

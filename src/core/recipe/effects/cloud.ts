@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Cloud, smoke, mist: paper where it is lit, and a soft underside. */
 export const cloud: Effect = {
@@ -12,7 +12,7 @@ export const cloud: Effect = {
   lay(_school, { pencils, neutral }, context) {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const round = { stroke: 'small circles', bands: 1 } as const;
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** A cut stone: facets beside each other dark and light by the way they face, with hard edges. */
 export const cutGem: Effect = {
@@ -14,7 +14,7 @@ export const cutGem: Effect = {
     const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : pencils.slice(0, 1);
     const facet = (from: number, to: number) => ({ field: 'turn' as const, from, to, edge: 'hard' as const });
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',
@@ -25,7 +25,7 @@ export const cutGem: Effect = {
         ...facet(0, 0.9),
         purpose: 'The stone’s palest over every facet but the one that faces the light, which stays paper.',
       },
-      ...between.map((pencil, k): Plain => ({
+      ...between.map((pencil, k): LayerDraft => ({
         id: k === 0 ? 'middle' : `middle-${k + 1}`,
         role: 'mid',
         pencil,

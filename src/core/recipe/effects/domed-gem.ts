@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Round stones and drops: dark right beside the highlight, then fading to a glow on the other side. */
 export const domedGem: Effect = {
@@ -12,7 +12,7 @@ export const domedGem: Effect = {
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : [];
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',
@@ -25,7 +25,7 @@ export const domedGem: Effect = {
         edge: 'hard',
         purpose: 'The glow of the stone, over all but the highlight, which no layer enters.',
       },
-      ...[...between].reverse().map((pencil, k): Plain => ({
+      ...[...between].reverse().map((pencil, k): LayerDraft => ({
         id: k === 0 ? 'middle' : `middle-${k + 1}`,
         role: 'mid',
         pencil,

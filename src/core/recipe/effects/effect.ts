@@ -38,7 +38,7 @@ export interface Laid {
 }
 
 /** What light does to a thing, as far as its effect depends on it. */
-export interface Lit {
+export interface LightOnThing {
   /** A glow that falls on it: whether that is warm, and how much of the thing it reaches, 0..1. */
   glow: { warm: boolean; share: number } | null;
   /** Whether it stands before a light. */
@@ -55,7 +55,7 @@ export interface Effect {
   /** Ids of the materials that it is proposed for. */
   suits: readonly string[];
   /** Whether just this light or form asks for it, before all that suits the material. Default none does. */
-  isAsked?(lit: Lit, material: Material | undefined): boolean;
+  isAsked?(lit: LightOnThing, material: Material | undefined): boolean;
   /** Whether it is laid in the order of the school; others have an order of their own. */
   bySchool: boolean;
   /** The field at whose end its highlight stays as it is, where no layer enters that. */

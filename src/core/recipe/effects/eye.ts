@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** An eye: a reserved spark, the pupil dark beside it, the iris darkest at its rim and aglow opposite the spark. */
 export const eye: Effect = {
@@ -13,7 +13,7 @@ export const eye: Effect = {
     const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
     const body = pencils[Math.floor((pencils.length - 1) / 2)];
     const fine = { stroke: 'following the contour', point: 'sharp', bands: 1 } as const;
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

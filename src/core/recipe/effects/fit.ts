@@ -28,7 +28,7 @@ export function widthForBands(bands: number): number {
 }
 
 /** An interval of a field before it is fitted to a thing. */
-export interface PlainSpan {
+export interface SpanDraft {
   /** Default the tone. */
   field?: Field;
   from: number;
@@ -42,12 +42,12 @@ export interface PlainSpan {
 }
 
 /** A layer of an effect before it is fitted to a thing. */
-export interface Plain
+export interface LayerDraft
   extends
-    PlainSpan,
+    SpanDraft,
     Pick<Layer, 'id' | 'role' | 'pencil' | 'pressure' | 'passes' | 'purpose' | 'direction' | 'tool' | 'dryMinutes'> {
   /** Only where this holds too. */
-  and?: PlainSpan;
+  and?: SpanDraft;
   /** How many bands a region must have room for before it is worth laying. */
   bands: 1 | 2 | 3;
   /** Hard edges are drawn with a sharp point and do not fade; default soft. */
@@ -77,7 +77,7 @@ export function overMm(field: Field, context: RegionContext): number {
 }
 
 /** Fits layers to the usual width of a thing's regions: the point, the stroke, and how far edges fade. */
-export function fitted(plain: readonly Plain[], context: RegionContext): Layer[] {
+export function fitted(plain: readonly LayerDraft[], context: RegionContext): Layer[] {
   const width = usualWidth(context);
   const usual = toolFor(width);
   return plain.map((each) => {
@@ -109,7 +109,7 @@ export function fitted(plain: readonly Plain[], context: RegionContext): Layer[]
 const HARD_MM = 0.1;
 
 function spanOf(
-  { field = 'tone', from, to, hardTo, source, fades }: PlainSpan,
+  { field = 'tone', from, to, hardTo, source, fades }: SpanDraft,
   soft: number,
   context: RegionContext,
 ): Span {

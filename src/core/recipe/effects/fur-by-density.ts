@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Short or distant fur: no single hair, only hatching that is dense in the shadow and open in the light. */
 export const furByDensity: Effect = {
@@ -11,7 +11,7 @@ export const furByDensity: Effect = {
   lay(_school, { pencils }, context) {
     const coat = { stroke: 'hatching', direction: 'along the shape', pressure: 'light', bands: 1 } as const;
     const rising = [...pencils].reverse();
-    const plain = rising.map((pencil, k): Plain => {
+    const plain = rising.map((pencil, k): LayerDraft => {
       const last = k === rising.length - 1;
       return {
         id: k === 0 ? 'base' : last ? 'shadow' : k === 1 ? 'middle' : `middle-${k}`,
@@ -27,7 +27,7 @@ export const furByDensity: Effect = {
       };
     });
     const [thin] = plain;
-    const whisper: Plain = {
+    const whisper: LayerDraft = {
       ...thin,
       id: 'unify',
       role: 'light',

@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Fur and feathers: flicks that grow denser into the shadow; the lightest whispers into the highlight. */
 export const fur: Effect = {
@@ -11,7 +11,7 @@ export const fur: Effect = {
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : pencils.slice(-1);
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',
@@ -24,7 +24,7 @@ export const fur: Effect = {
         stroke: 'flicks',
         purpose: 'The undercoat, whispered right into the highlight.',
       },
-      ...[...between].reverse().map((pencil, k): Plain => ({
+      ...[...between].reverse().map((pencil, k): LayerDraft => ({
         id: k === 0 ? 'middle' : `middle-${k + 1}`,
         role: 'mid',
         pencil,

@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 import { traces } from './traces.ts';
 
 /** Clear glass: mostly paper, with dark lines close to its edges and a hard highlight. */
@@ -13,7 +13,7 @@ export const glass: Effect = {
   reserves: 'tone',
   lay(_school, { pencils }, context) {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

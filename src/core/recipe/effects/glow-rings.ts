@@ -1,7 +1,7 @@
 import { type Material } from '../../light/index.ts';
-import { type Effect, type Lit } from './effect.ts';
+import { type Effect, type LightOnThing } from './effect.ts';
 import { type Family } from '../family.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 import { type RegionContext } from './effect.ts';
 
 /** Of the way from the edge of the reach to the source: beyond this lies the pale core. */
@@ -13,7 +13,7 @@ const MOST_OVERLAP = 0.2;
 
 /** A glow that reaches so much of what lies over everything makes rings of it. */
 const RINGED = 0.4;
-const isRinged = ({ glow }: Lit, material: Material | undefined, warm: boolean) =>
+const isRinged = ({ glow }: LightOnThing, material: Material | undefined, warm: boolean) =>
   glow !== null && glow.warm === warm && glow.share >= RINGED && material?.overhead === true;
 
 /** What surrounds a warm light: rings from a pale core outwards, chroma rising and value falling. */
@@ -48,7 +48,7 @@ function rings({ pencils, neutral }: Family, context: RegionContext, hint: strin
   const width = (CORE - outside) / Math.max(1, n - 1);
   const edge = (k: number) => (k <= 0 ? 0 : outside + width * (k - 1));
   const [fades, pale] = [Math.min(MOST_OVERLAP, 2 * OVERLAP * width), pencils.at(-1)!];
-  const plain: Plain[] = [
+  const plain: LayerDraft[] = [
     {
       id: 'base',
       role: neutral ? 'neutral' : 'light',
@@ -64,7 +64,7 @@ function rings({ pencils, neutral }: Family, context: RegionContext, hint: strin
       direction: 'round the light',
       purpose: hint,
     },
-    ...[...pencils].reverse().map((pencil, back): Plain => {
+    ...[...pencils].reverse().map((pencil, back): LayerDraft => {
       const k = n - 1 - back;
       const dark = k === 0;
       return {

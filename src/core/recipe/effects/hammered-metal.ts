@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 import { traces } from './traces.ts';
 
 /** Beaten metal: a satin ladder with dents, each a small dark beside a small light. */
@@ -13,7 +13,7 @@ export const hammeredMetal: Effect = {
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
     const body = pencils[Math.floor((pencils.length - 1) / 2)];
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

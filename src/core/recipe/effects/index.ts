@@ -7,7 +7,7 @@ import { calmedNeutral } from './calmed-neutral.ts';
 import { cloud } from './cloud.ts';
 import { cutGem } from './cut-gem.ts';
 import { domedGem } from './domed-gem.ts';
-import { type Effect, type Lit } from './effect.ts';
+import { type Effect, type LightOnThing } from './effect.ts';
 import { eye } from './eye.ts';
 import { furByDensity } from './fur-by-density.ts';
 import { fur } from './fur.ts';
@@ -32,7 +32,7 @@ import { stone } from './stone.ts';
 import { wood } from './wood.ts';
 
 export { overMm, usualWidth } from './fit.ts';
-export { type Effect, type Laid, type Lit, type RegionContext } from './effect.ts';
+export { type Effect, type Laid, type LightOnThing, type RegionContext } from './effect.ts';
 /** Every effect that a family can be made to show, the usual one first. */
 export const EFFECTS: readonly Effect[] = [
   blend,
@@ -82,7 +82,7 @@ export function effectById(id: string): Effect {
  * The effect that a material and the light ask for: first one that is asked for by just this light or form, then one of
  * the material that has an order of its own, then the light's; a blend where nothing is asked.
  */
-export function proposeEffect(material: string | null, lit: Lit = { glow: null, backlit: false }): string {
+export function proposeEffect(material: string | null, lit: LightOnThing = { glow: null, backlit: false }): string {
   const asked = EFFECTS.find(({ isAsked }) => isAsked?.(lit, materialOf(material)));
   if (asked) return asked.id;
   const own = EFFECTS.find(({ suits }) => material !== null && suits.includes(material));

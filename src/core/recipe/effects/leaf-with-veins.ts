@@ -1,6 +1,6 @@
 import { inOrder } from './blend.ts';
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Leaves narrower than this, mm, have no room for veins. */
 const VEINS_MM = 5;
@@ -15,14 +15,14 @@ export const leafWithVeins: Effect = {
   lay(school, family, context) {
     const [dark, light] = [family.pencils[0], family.pencils.at(-1)!];
     const wide = Math.max(...context.regions.map(({ usableWidthMm }) => usableWidthMm)) >= VEINS_MM;
-    const own = inOrder(family, school.sketch).map((layer): Plain => ({ ...layer, direction: 'along the shape' }));
+    const own = inOrder(family, school.sketch).map((layer): LayerDraft => ({ ...layer, direction: 'along the shape' }));
     if (!wide) {
       return {
         layers: fitted(own, context),
         notes: [`Under ${VEINS_MM} mm there is no room for veins: the fold alone is shown.`],
       };
     }
-    const veins: Plain = {
+    const veins: LayerDraft = {
       id: 'veins',
       role: 'light',
       pencil: light,
@@ -35,7 +35,7 @@ export const leafWithVeins: Effect = {
       point: 'sharp',
       purpose: 'The veins, as fine firm lines from the fold: what is laid later hardly takes on them.',
     };
-    const shades: Plain = {
+    const shades: LayerDraft = {
       id: 'beside-veins',
       role: 'dark',
       pencil: dark,

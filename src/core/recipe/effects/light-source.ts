@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** What shines itself: palest in its middle, its colour only towards its edge. */
 export const lightSource: Effect = {
@@ -12,7 +12,7 @@ export const lightSource: Effect = {
   lay(_school, { pencils }, context) {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const body = pencils[Math.floor((pencils.length - 1) / 2)];
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

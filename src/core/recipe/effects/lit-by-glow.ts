@@ -1,6 +1,6 @@
 import { inOrder } from './blend.ts';
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** A thing beside a glow: its own family, deeper on the side away from the light, and the light's colour facing it. */
 export const litByGlow: Effect = {
@@ -11,10 +11,10 @@ export const litByGlow: Effect = {
   bySchool: true,
   lay(school, family, context) {
     const pencil = context.glow?.pencil ?? family.accent ?? family.pencils.at(-1)!;
-    const own = inOrder({ ...family, accent: null }, school.sketch).map((layer): Plain =>
+    const own = inOrder({ ...family, accent: null }, school.sketch).map((layer): LayerDraft =>
       layer.role === 'dark' ? { ...layer, and: { field: 'lit', from: 0, to: 0.55, fades: 0.5 } } : layer,
     );
-    const light: Plain = {
+    const light: LayerDraft = {
       id: 'glow',
       role: 'glow',
       pencil,

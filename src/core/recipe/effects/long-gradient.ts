@@ -1,7 +1,7 @@
 import { isLoose } from '../../laydown/index.ts';
 import { type Family } from '../family.ts';
 import { type Effect, type RegionContext } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Bands overlap by this share of their length on either side. */
 const OVERLAP = 0.35;
@@ -65,7 +65,7 @@ function inBands({ pencils, blender }: Family, context: RegionContext, edges: re
   const bands = pencils.length;
   const hidden = edges.map((edge) => hide(place(edge), bands, context.crossings ?? []));
   const at = (k: number) => (k < 0 ? place(0) : k >= hidden.length ? place(1) : hidden[k].at);
-  const plain = pencils.map((pencil, k): Plain => {
+  const plain = pencils.map((pencil, k): LayerDraft => {
     const [a, b] = [at(k - 1), at(k)];
     const pale = k === bands - 1;
     return {

@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Metal for very small parts: one pencil in varied pressure. */
 export const metalFromOnePencil: Effect = {
@@ -17,7 +17,7 @@ export const metalFromOnePencil: Effect = {
 };
 
 /** Layers of one pencil that look like metal. */
-export function onePencil(pencil: string): Plain[] {
+export function onePencil(pencil: string): LayerDraft[] {
   return [
     {
       id: 'base',

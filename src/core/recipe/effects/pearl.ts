@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 import { traces } from './traces.ts';
 
 /** A pearl: a soft ball of pale colours with a small hard highlight. */
@@ -13,7 +13,7 @@ export const pearl: Effect = {
   reserves: 'tone',
   lay(_school, { pencils, accent }, context) {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** A petal with a pale tip: deep in the throat, flicked outwards, the palest whispers into the tip. */
 export const petal: Effect = {
@@ -13,7 +13,7 @@ export const petal: Effect = {
     const between = pencils.slice(1, -1).reverse();
     const out = (to: number, from = 0) => ({ field: 'out' as const, from, to, fades: 0.3 });
     const flicks = { stroke: 'flicks', direction: 'out from the middle' } as const;
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',
@@ -27,7 +27,7 @@ export const petal: Effect = {
         ...flicks,
         purpose: 'The palest over all of it, whispered into the tip.',
       },
-      ...between.map((pencil, k): Plain => ({
+      ...between.map((pencil, k): LayerDraft => ({
         id: k === 0 ? 'middle' : `middle-${k + 1}`,
         role: 'mid',
         pencil,

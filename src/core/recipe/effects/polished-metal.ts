@@ -1,6 +1,6 @@
 import { type Effect } from './effect.ts';
 import { POINT_MM } from '../layer.ts';
-import { type Plain, fitted, overMm, usualWidth } from './fit.ts';
+import { type LayerDraft, fitted, overMm, usualWidth } from './fit.ts';
 import { traces } from './traces.ts';
 import { onePencil } from './metal-from-one-pencil.ts';
 
@@ -33,7 +33,7 @@ export const polishedMetal: Effect = {
     const between = pencils.slice(1, -1);
     const wide = Math.min(STREAK.most, Math.max(STREAK.least, POINT_MM.sharp / overMm('tone', context)));
     const streakFrom = Math.round(100 * (WHITE_FROM - wide)) / 100;
-    const ladder: Plain[] = between.map((pencil, k) => ({
+    const ladder: LayerDraft[] = between.map((pencil, k) => ({
       id: k === 0 ? 'middle' : `middle-${k + 1}`,
       role: 'mid',
       pencil,
@@ -48,7 +48,7 @@ export const polishedMetal: Effect = {
           ? 'The metal’s own colour, close against the dark.'
           : 'The next rung of the ladder, close against the last.',
     }));
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'shadow',
         role: 'dark',

@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Small raised dots, studs, beads: a reserved spot, a shade on the far side, a line of dark under it. */
 export const raisedDots: Effect = {
@@ -13,7 +13,7 @@ export const raisedDots: Effect = {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const body = pencils[Math.floor((pencils.length - 1) / 2)];
     const fine = { point: 'sharp', stroke: 'following the contour', bands: 1 } as const;
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 import { traces } from './traces.ts';
 
 /** Brushed or worn metal: the ladder of a polished one with soft edges and no streak. */
@@ -13,7 +13,7 @@ export const satinMetal: Effect = {
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : pencils.slice(-1);
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'shadow',
         role: 'dark',
@@ -25,7 +25,7 @@ export const satinMetal: Effect = {
         bands: 1,
         purpose: 'The dark of the ladder.',
       },
-      ...between.map((pencil, k): Plain => ({
+      ...between.map((pencil, k): LayerDraft => ({
         id: k === 0 ? 'middle' : `middle-${k + 1}`,
         role: 'mid',
         pencil,

@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** The side of a box, a step, a letter: a darker pencil than the face, strokes towards the vanishing point. */
 export const sideFace: Effect = {
@@ -13,7 +13,7 @@ export const sideFace: Effect = {
     // A side takes the darker half of the face's family.
     const own = pencils.length > 2 ? pencils.slice(0, Math.ceil(pencils.length / 2)) : pencils;
     const ruled = { stroke: 'one direction', direction: 'to the vanishing point', bands: 1 } as const;
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'mid',

@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 import { traces } from './traces.ts';
 
 /** Skin, and what is as soft: many whispered layers, colour before dark, the highlight never quite bare. */
@@ -14,7 +14,7 @@ export const skin: Effect = {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const body = pencils[Math.floor((pencils.length - 1) / 2)];
     const round = { stroke: 'small circles', bands: 1 } as const;
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

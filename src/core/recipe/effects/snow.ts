@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 import { traces } from './traces.ts';
 
 /** Snow and other whites: the paper is the white, and only the shadows are laid, in colour before grey. */
@@ -13,7 +13,7 @@ export const snow: Effect = {
   reserves: 'tone',
   lay(_school, { pencils, neutral }, context) {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

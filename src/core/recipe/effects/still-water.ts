@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Still water: a deepening ground, and what stands above it repeated darker, cooler and with less contrast. */
 export const stillWater: Effect = {
@@ -12,7 +12,7 @@ export const stillWater: Effect = {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const body = pencils[Math.floor((pencils.length - 1) / 2)];
     const level = { stroke: 'one direction', direction: 'level', bands: 1 } as const;
-    const shown = (context.shown ?? []).flatMap(({ name, pencil }, source): Plain[] =>
+    const shown = (context.shown ?? []).flatMap(({ name, pencil }, source): LayerDraft[] =>
       pencil === null
         ? []
         : [
@@ -32,7 +32,7 @@ export const stillWater: Effect = {
             },
           ],
     );
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

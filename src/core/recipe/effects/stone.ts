@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Stone, plaster, sand: an uneven ground, scumbled, and dots that grow denser into the shadow. */
 export const stone: Effect = {
@@ -11,7 +11,7 @@ export const stone: Effect = {
   lay(_school, { pencils, neutral, depth }, context) {
     const [dark, light] = [pencils[0], pencils.at(-1)!];
     const body = pencils[Math.floor((pencils.length - 1) / 2)];
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',

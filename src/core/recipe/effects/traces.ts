@@ -1,12 +1,12 @@
 import { type RegionContext } from './effect.ts';
-import { type Plain } from './fit.ts';
+import { type LayerDraft } from './fit.ts';
 
 /** Less of a neighbour's colour than this is not worth laying. */
 const FROM = 0.3;
 
 /** The colours of what stands beside a shiny or white thing, each whispered on the side that faces it. */
-export function traces(context: RegionContext, { and }: Pick<Plain, 'and'> = {}): Plain[] {
-  return (context.shown ?? []).flatMap(({ name, pencil }, source): Plain[] => {
+export function traces(context: RegionContext, { and }: Pick<LayerDraft, 'and'> = {}): LayerDraft[] {
+  return (context.shown ?? []).flatMap(({ name, pencil }, source): LayerDraft[] => {
     if (pencil === null) return [];
     return [
       {

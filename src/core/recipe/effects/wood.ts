@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { type Plain, fitted } from './fit.ts';
+import { type LayerDraft, fitted } from './fit.ts';
 
 /** Boards narrower than this, mm, show no grain. */
 const GRAIN_MM = 2.5;
@@ -16,7 +16,7 @@ export const wood: Effect = {
     const between = pencils.length > 2 ? pencils.slice(1, -1).reverse() : [];
     const along = { stroke: 'one direction', direction: 'along the shape' } as const;
     const narrow = Math.max(...context.regions.map(({ usableWidthMm }) => usableWidthMm)) < GRAIN_MM;
-    const plain: Plain[] = [
+    const plain: LayerDraft[] = [
       {
         id: 'base',
         role: 'light',
@@ -29,7 +29,7 @@ export const wood: Effect = {
         ...along,
         purpose: 'The palest wood over all of it.',
       },
-      ...between.map((pencil, k): Plain => ({
+      ...between.map((pencil, k): LayerDraft => ({
         id: k === 0 ? 'middle' : `middle-${k + 1}`,
         role: 'mid',
         pencil,

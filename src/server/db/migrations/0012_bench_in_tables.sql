@@ -1,6 +1,7 @@
 CREATE TABLE "bench_steps" (
 	"plan_id" text NOT NULL,
 	"step_id" text NOT NULL,
+	"number" integer NOT NULL,
 	"place" integer NOT NULL,
 	"thing_id" text NOT NULL,
 	"layer_id" text NOT NULL,
@@ -64,13 +65,13 @@ ALTER TABLE "notes" ADD CONSTRAINT "notes_sheet_id_sheets_id_fk" FOREIGN KEY ("s
 ALTER TABLE "pencils" ADD CONSTRAINT "pencils_tray_id_trays_id_fk" FOREIGN KEY ("tray_id") REFERENCES "public"."trays"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "reference_pictures" ADD CONSTRAINT "reference_pictures_sheet_id_sheets_id_fk" FOREIGN KEY ("sheet_id") REFERENCES "public"."sheets"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "region_maps" ADD CONSTRAINT "region_maps_sheet_id_sheets_id_fk" FOREIGN KEY ("sheet_id") REFERENCES "public"."sheets"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-INSERT INTO "bench_steps" ("plan_id", "step_id", "place", "thing_id", "layer_id", "pencil", "tool", "region_ids", "pressure", "passes", "stroke", "point", "minutes", "covered_mm2", "content")
-SELECT p."id", s ->> 'id', o."place" - 1, s ->> 'thingId', s ->> 'layerId', s ->> 'pencil', s ->> 'tool',
+INSERT INTO "bench_steps" ("plan_id", "step_id", "number", "place", "thing_id", "layer_id", "pencil", "tool", "region_ids", "pressure", "passes", "stroke", "point", "minutes", "covered_mm2", "content")
+SELECT p."id", s ->> 'id', e."number" - 1, o."place" - 1, s ->> 'thingId', s ->> 'layerId', s ->> 'pencil', s ->> 'tool',
   ARRAY(SELECT jsonb_array_elements_text(s -> 'regionIds')::integer),
   s ->> 'pressure', (s ->> 'passes')::integer, s ->> 'stroke', s ->> 'point', (s ->> 'minutes')::double precision, (s ->> 'coveredMm2')::double precision,
   s - ARRAY['id', 'thingId', 'layerId', 'pencil', 'tool', 'regionIds', 'pressure', 'passes', 'stroke', 'point', 'minutes', 'coveredMm2']
 FROM "bench_plans" p
-CROSS JOIN LATERAL jsonb_array_elements(p."content" -> 'steps') s
+CROSS JOIN LATERAL jsonb_array_elements(p."content" -> 'steps') WITH ORDINALITY e(s, "number")
 JOIN LATERAL jsonb_array_elements_text(p."content" -> 'order') WITH ORDINALITY o("id", "place") ON o."id" = s ->> 'id';--> statement-breakpoint
 UPDATE "bench_steps" SET "content" = jsonb_set("content" - 'halfWidthMm', '{zone,overMm}', "content" -> 'halfWidthMm')
 WHERE "content" -> 'halfWidthMm' IS NOT NULL AND "content" #> '{zone,overMm}' IS NULL;--> statement-breakpoint

@@ -23,14 +23,14 @@ import { usePreview, useZoneVeil } from '../../desk/use-preview.ts';
 import { Button, Notice, Progress } from '../../parts/index.ts';
 import { usePin } from '../../references/index.ts';
 import { pencilWorker } from '../../workers/index.ts';
-import { useLaidByDone } from '../use-laid-by-done.ts';
+import { useLaidByDone } from '../../desk/use-laid-by-done.ts';
 import { useOrder } from '../use-order.ts';
 import { isRestDue, pausedOrNot, rested } from './clock.ts';
 import { FittedCard } from './fitted-card.tsx';
 import { HowItCameOut } from './how-it-came-out.tsx';
 import { MistakeCard } from './mistake.tsx';
 import { NoteCard } from './note-card.tsx';
-import { onItsGround } from './on-its-ground.ts';
+import { laydownInputs } from './laydown-inputs.ts';
 import { OtherPencil } from './other-pencil.tsx';
 import { StepCard } from './step-card.tsx';
 import { stepAloud } from './step-words.ts';
@@ -110,7 +110,11 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
       <TableHeader
         number={plan.order.length - ahead.length + 1}
         of={plan.order.length}
-        {...{ clock, now, away, waits, onLeave }}
+        clock={clock}
+        now={now}
+        away={away}
+        waits={waits}
+        onLeave={onLeave}
         stepMinutes={step.minutes}
         sittingMinutes={sheet.plan.bench.sittingMinutes}
       />
@@ -160,7 +164,10 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
               />
             )}
             <StepCard
-              {...{ plan, step, next, now }}
+              plan={plan}
+              step={step}
+              next={next}
+              now={now}
               reminders={reminders.get(step.id) ?? []}
               dryAt={driesUntil(step, bench, stepOf)}
             />
@@ -228,7 +235,8 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
       {card === 'note' && <NoteCard onClose={() => setCard(null)} />}
       {card === 'mistake' && (
         <MistakeCard
-          {...{ plan, step }}
+          plan={plan}
+          step={step}
           laid={laidNow}
           onRepair={replan}
           onFit={(of, look) => setFit({ of, look })}
@@ -360,7 +368,7 @@ function useLookOver() {
     const regions = thingsOf(sheet.plan)
       .find(({ id }) => id === thingId)!
       .regionIds.flatMap((id) => page?.regions[id - 1] ?? []);
-    const request = { recipe, before: null, regions, ...onItsGround(latest.current, thingId, recipe), beside: {} };
+    const request = { recipe, before: null, regions, ...laydownInputs(latest.current, thingId, recipe), beside: {} };
     const outcome = await pencilWorker.check(request, 8, 8);
     if (outcome.kind !== 'done') return;
     const [first] = outcome.value.findings;

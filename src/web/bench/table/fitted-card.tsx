@@ -9,7 +9,7 @@ import { usePlanChange } from '../../api/use-plan.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { Button, CardOver, Notice, Why } from '../../parts/index.ts';
 import { pencilWorker } from '../../workers/index.ts';
-import { onItsGround } from './on-its-ground.ts';
+import { laydownInputs } from './laydown-inputs.ts';
 
 interface Props {
   /** The thing, and how many of its layers lie there. */
@@ -39,7 +39,7 @@ export function FittedCard({ of: { thingId, thing, laid }, look, teaches, onChan
   useEffect(() => {
     if (!asked.recipe) return;
     let wanted = true;
-    const on = onItsGround(asked.desk, thingId, asked.recipe);
+    const on = laydownInputs(asked.desk, thingId, asked.recipe);
     void pencilWorker.afterSeeing(asked.recipe, laid, look, on).then((outcome) => {
       if (!wanted) return;
       if (outcome.kind === 'done') setFitted(outcome.value);

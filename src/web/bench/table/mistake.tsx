@@ -10,9 +10,9 @@ import { useAddNoteMutation, useToolsQuery } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { usePlanChange } from '../../api/use-plan.ts';
 import { useDesk } from '../../desk/desk-context.ts';
-import { Button, CardOver, Choice, Pick } from '../../parts/index.ts';
+import { Button, CardOver, Choice, Select } from '../../parts/index.ts';
 import { pencilWorker } from '../../workers/index.ts';
-import { onItsGround } from './on-its-ground.ts';
+import { laydownInputs } from './laydown-inputs.ts';
 import { addRepairs, thingsOf } from '../../../plan/index.ts';
 
 interface Props {
@@ -77,7 +77,7 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
           options={MISTAKES.map(({ id }) => ({ value: id, label: id }))}
           onChange={(value) => setKind(value)}
         />
-        <Pick
+        <Select
           label="On"
           value={on}
           options={thingsOf(sheet.plan).map(({ id, name: label }) => ({ value: id, label: `on ${label}` }))}
@@ -191,7 +191,7 @@ function useRemedies({
     );
     const happened = { kind, recipe, laid: laid[on] ?? 0, pencil: pencilId };
     void pencilWorker
-      .remedies(happened, onItsGround(desk, on, recipe, [pencilId]), { pens, elsewhere })
+      .remedies(happened, laydownInputs(desk, on, recipe, [pencilId]), { pens, elsewhere })
       .then((outcome) => {
         if (!wanted) return;
         if (outcome.kind === 'refused') toast.error(outcome.sentence);

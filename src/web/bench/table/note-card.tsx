@@ -1,6 +1,6 @@
 import { useDesk } from '../../desk/desk-context.ts';
 import { CardOver } from '../../parts/index.ts';
-import { WriteDown } from '../../record/notebook.tsx';
+import { WriteDown } from '../../desk/write-down.tsx';
 
 /** A few words, written down while the step is up. */
 export function NoteCard({ onClose }: { onClose(): void }) {

@@ -7,7 +7,7 @@ import { pagesOf } from '../../../core/swatch-card/index.ts';
 import { useAddCardMutation } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { usePaper } from '../../api/use-paper.ts';
-import { CardOver, Button, Pick } from '../../parts/index.ts';
+import { CardOver, Button, Select } from '../../parts/index.ts';
 import { PdfOf } from './pdf-of.tsx';
 
 type For = 'shown' | 'not measured' | 'here' | 'empty';
@@ -77,7 +77,7 @@ export function PrintCard({ trayId, pencils, shown, paper, onClose }: Props) {
       ) : (
         <>
           <div className="mt-4 grid gap-2">
-            <Pick<For>
+            <Select<For>
               label="Pencils on the card"
               value={wanted}
               options={[

@@ -8,7 +8,7 @@ import { CARD_MM, type CardName, type CardReading, ROWS_ON_A_PAGE, pagesOf } fro
 import { useAddReadingsMutation } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { TakePicture } from '../../devices/index.ts';
-import { CardOver, Button, ChooseFile, Notice, Pick, Progress } from '../../parts/index.ts';
+import { CardOver, Button, ChooseFile, Notice, Select, Progress } from '../../parts/index.ts';
 import { photoWorker, useJob } from '../../workers/index.ts';
 import { codesIn } from '../codes-in.ts';
 import { useFit } from '../use-fit.ts';
@@ -40,7 +40,11 @@ export function ReadCard({ trayId, pencils, cards, onClose }: Props) {
     <CardOver title="Read a swatch card" width="wide" onClose={onClose}>
       {found ? (
         <Patches
-          {...{ trayId, pencils, cards, found, onClose }}
+          trayId={trayId}
+          pencils={pencils}
+          cards={cards}
+          found={found}
+          onClose={onClose}
           onAnother={() => {
             setFound(null);
           }}
@@ -128,7 +132,7 @@ function Patches(props: Omit<Props, 'onClose'> & { found: FoundCard; onClose(): 
         <PatchesOver read={read} />
       </div>
       <div className="grid content-start gap-3">
-        <Pick
+        <Select
           label="Which card"
           value={pageId}
           options={pages.map(({ id, card: each, page: at }) => ({

@@ -53,8 +53,10 @@ export function SwatchCards({ trayId, pencils, shown, paper }: Props) {
           ))}
         </ul>
       )}
-      {open === 'print' && <PrintCard {...{ trayId, pencils, shown, paper }} onClose={() => setOpen(null)} />}
-      {open === 'read' && <ReadCard {...{ trayId, pencils, cards }} onClose={() => setOpen(null)} />}
+      {open === 'print' && (
+        <PrintCard trayId={trayId} pencils={pencils} shown={shown} paper={paper} onClose={() => setOpen(null)} />
+      )}
+      {open === 'read' && <ReadCard trayId={trayId} pencils={pencils} cards={cards} onClose={() => setOpen(null)} />}
     </Section>
   );
 }

@@ -6,7 +6,7 @@ import { type Lab, deltaE2000, hexOfLab } from '../../../core/colour/index.ts';
 import { type PaperInUse } from '../../../pencils/index.ts';
 import { useKeepTrialMutation, usePutTrialAwayMutation, useTrialsQuery } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
-import { Button, Pick, Why } from '../../parts/index.ts';
+import { Button, Select, Why } from '../../parts/index.ts';
 import { pencilWorker } from '../../workers/index.ts';
 import { SampleColour } from '../sample-colour.tsx';
 import { type SeenTrial, useTeach } from './use-teach.ts';
@@ -30,7 +30,15 @@ export function KeptTrials({ trayId, pencils, paper, use, onLay }: Props) {
       <h2 className="mb-2 text-[1.05rem]">Kept trials</h2>
       <ul className="grid gap-2">
         {own.map((trial) => (
-          <KeptTrial key={trial.id} {...{ trial, trayId, pencils, paper, use, onLay }} />
+          <KeptTrial
+            key={trial.id}
+            trial={trial}
+            trayId={trayId}
+            pencils={pencils}
+            paper={paper}
+            use={use}
+            onLay={onLay}
+          />
         ))}
       </ul>
     </section>
@@ -102,7 +110,7 @@ function KeptTrial({ trial, trayId, pencils, paper, use, onLay }: Props & { tria
           What came out
         </Button>
         {trial.seen && used.length > 0 && (
-          <Pick
+          <Select
             label={`Learn from ${trial.title}`}
             value="nothing"
             className="w-40!"

@@ -9,10 +9,10 @@ import { useKeepTrialMutation } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { usePaper } from '../../api/use-paper.ts';
 import { type PaperInUse } from '../../../pencils/index.ts';
-import { BELIEF_WORDS, Button, Choice, Notice, Pick, PixelCanvas, ToothGauge } from '../../parts/index.ts';
+import { BELIEF_WORDS, Button, Choice, Notice, Select, PixelCanvas, ToothGauge } from '../../parts/index.ts';
 import { pencilWorker } from '../../workers/index.ts';
 import { KeptTrials } from './kept-trials.tsx';
-import { PencilFinder } from '../pencil-finder.tsx';
+import { PencilFinder } from '../../desk/pencil-finder.tsx';
 
 type Outcome = Awaited<ReturnType<typeof pencilWorker.trial>>;
 type Laid = Extract<Outcome, { kind: 'done' }>['value'];
@@ -69,7 +69,7 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
               pencils={pencils.filter(isHere)}
               onFound={({ id }) => add({ pencil: id, pressure })}
             />
-            <Pick
+            <Select
               label="Use something else"
               value={NO_TOOL}
               options={[
@@ -148,7 +148,10 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
         </ol>
         {use && (
           <KeptTrials
-            {...{ trayId, pencils, paper, use }}
+            trayId={trayId}
+            pencils={pencils}
+            paper={paper}
+            use={use}
             onLay={(kept) => change(kept.map((step, key) => ({ ...step, key })))}
           />
         )}
@@ -183,7 +186,9 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
             New paper
           </Button>
         </div>
-        {last && <KeepTrial key={steps.map(({ key }) => key).join()} {...{ trayId, paper }} steps={steps.map(plain)} />}
+        {last && (
+          <KeepTrial key={steps.map(({ key }) => key).join()} trayId={trayId} paper={paper} steps={steps.map(plain)} />
+        )}
       </div>
     </div>
   );

@@ -5,7 +5,7 @@ import { drawnReflections } from '../../core/light/index.ts';
 import { familyOf } from '../../core/recipe/index.ts';
 import { decideThing, edited, frontToBack, lightingOf, setGlow } from '../index.ts';
 import {
-  Contexts,
+  RecipeContexts,
   deriveRecipes,
   formedThings,
   proposedEffects,
@@ -74,14 +74,15 @@ const plan: Plan = {
     newThing({ id: 'water', name: 'Water', regionIds: [4], material: 'water', family: blue }),
   ]),
 };
-const contextsOf = (own: Plan) => new Contexts(own, regionsOfThings(own, regions), formedThings(own, page), pencils);
+const contextsOf = (own: Plan) =>
+  new RecipeContexts(own, regionsOfThings(own, regions), formedThings(own, page), pencils);
 const lit = (pencil: string | null) =>
   edited(plan, (draft) => setGlow(draft, 'lamp', { reachMm: 25, strength: 0.8, pencil })).plan;
 const glowing = lit(null);
 
 describe('what a recipe is fitted to', () => {
   it('is the size of the thing, the paper, and the white that covers', () => {
-    const hut = contextsOf(plan).of('hut');
+    const hut = contextsOf(plan).forThing('hut');
     expect(hut).to.include({ heightMm: 40, outMm: 20, white: 'pencil-white' });
     expect(hut.paperValue).to.be.above(90);
     expect(hut.glow).to.equal(undefined);
@@ -91,33 +92,33 @@ describe('what a recipe is fitted to', () => {
 
   it('is a glow that reaches it, in the pencil of what glows, and none on what glows or lies too far', () => {
     const contexts = contextsOf(glowing);
-    expect(contexts.of('hut').glow).to.deep.equal({ reachMm: 25, pencil: 'pencil-lemon', warm: true });
-    expect(contexts.of('lamp').glow).to.equal(undefined);
-    expect(contexts.of('water').glow).to.equal(undefined);
-    expect(contextsOf(lit('pencil-sky')).of('hut').glow).to.deep.include({ pencil: 'pencil-sky', warm: false });
+    expect(contexts.forThing('hut').glow).to.deep.equal({ reachMm: 25, pencil: 'pencil-lemon', warm: true });
+    expect(contexts.forThing('lamp').glow).to.equal(undefined);
+    expect(contexts.forThing('water').glow).to.equal(undefined);
+    expect(contextsOf(lit('pencil-sky')).forThing('hut').glow).to.deep.include({ pencil: 'pencil-sky', warm: false });
     const lamp = { id: 'lamp-0001', at: { x: 10, y: 50 }, reachMm: 12, strength: 1, pencil: null };
     const point = { ...plan, lamps: { [lamp.id]: lamp } };
-    expect(contextsOf(point).of('hut').glow).to.deep.include({ reachMm: 12, pencil: null });
+    expect(contextsOf(point).forThing('hut').glow).to.deep.include({ reachMm: 12, pencil: null });
   });
 
   it('is whose colours it shows, with a pencil of each', () => {
-    expect(contextsOf(plan).of('hut').shown).to.deep.equal([
+    expect(contextsOf(plan).forThing('hut').shown).to.deep.equal([
       { name: 'Sky', pencil: 'pencil-blue' },
       { name: 'Water', pencil: 'pencil-blue' },
     ]);
-    expect(contextsOf(plan).of('sky').shown).to.deep.equal([]);
+    expect(contextsOf(plan).forThing('sky').shown).to.deep.equal([]);
     const line = { ...plan, horizon: { ...plan.horizon, waterLineMm: 70 } };
     expect(
       contextsOf(line)
-        .of('water')
+        .forThing('water')
         .shown!.map(({ name }) => name),
     ).to.include.members(['Hut', 'Sky']);
     expect(lightingOf(line).waterLineMm).to.equal(70);
   });
 
   it('is where something in front crosses a background, widest first', () => {
-    expect(contextsOf(plan).of('sky').crossings).to.deep.equal([50 / 60]);
-    expect(contextsOf(plan).of('hut').crossings).to.deep.equal([]);
+    expect(contextsOf(plan).forThing('sky').crossings).to.deep.equal([50 / 60]);
+    expect(contextsOf(plan).forThing('hut').crossings).to.deep.equal([]);
   });
 
   it('settles the effect that a thing gets as long as nobody chooses', () => {

@@ -1,8 +1,8 @@
 import { Switch } from '@headlessui/react';
 import { useState } from 'react';
 import { usePlanChange } from '../api/use-plan.ts';
-import { aboutHours } from '../desk/about-hours.ts';
-import { useDesk } from '../desk/desk-context.ts';
+import { aboutHours } from './about-hours.ts';
+import { useDesk } from './desk-context.ts';
 import { Button, Section, Why } from '../parts/index.ts';
 import { decide, thingsOf } from '../../plan/index.ts';
 

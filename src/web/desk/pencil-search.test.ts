@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Pencil } from '../../contracts/index.ts';
 import { demoPencils } from '../../demo/index.ts';
-import { matchesWords } from './search.ts';
+import { matchesWords } from './pencil-search.ts';
 
 const tray: Pencil[] = demoPencils().map((pencil) => ({ ...pencil, trayId: 'demo-tray', origin: 'demo' }));
 const found = (words: string) => tray.filter((pencil) => matchesWords(pencil, words)).map((pencil) => pencil.code);

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { BenchState } from '../../contracts/index.ts';
-import { useDesk } from '../desk/desk-context.ts';
+import { useDesk } from './desk-context.ts';
 import { laidLayers } from '../../order/index.ts';
 
 /** How many layers of each thing lie on the paper once these steps are done; without a plan, all of them. */

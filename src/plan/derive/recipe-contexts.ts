@@ -10,7 +10,7 @@ import {
 } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
 import { type FormedThing, materialOf } from '../../core/light/index.ts';
-import { type Family, type Lit, type RegionContext, bodyOf } from '../../core/recipe/index.ts';
+import { type Family, type LightOnThing, type RegionContext, bodyOf } from '../../core/recipe/index.ts';
 import { asTrayPencil } from '../../pencils/index.ts';
 import { glowsOf, thingsOf } from '../select.ts';
 
@@ -30,7 +30,7 @@ interface Box {
 }
 
 /** What the recipes of a page's things are fitted to. */
-export class Contexts {
+export class RecipeContexts {
   readonly #plan: Plan;
   readonly #regions: ReadonlyMap<string, readonly Region[]>;
   readonly #formed: ReadonlyMap<string, FormedThing>;
@@ -60,7 +60,7 @@ export class Contexts {
   }
 
   /** What a thing's recipe is fitted to; the thing has regions. */
-  of(id: string): RegionContext {
+  forThing(id: string): RegionContext {
     const { top, bottom, left, right } = this.#boxes.get(id)!;
     const form = this.#formed.get(id)?.form;
     const glow = this.#glowOn(id);
@@ -81,7 +81,7 @@ export class Contexts {
   }
 
   /** What light does to a thing, as far as its effect depends on it. */
-  litOf(id: string): Lit {
+  litOf(id: string): LightOnThing {
     const glow = this.#glowOn(id);
     const { form, material } = this.#formed.get(id) ?? { form: undefined, material: null };
     return {

@@ -1,7 +1,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
-import { matchesWords } from './search.ts';
+import { matchesWords } from './pencil-search.ts';
 
 const SHOWN = 8;
 

@@ -3,7 +3,7 @@ import { type Desk } from '../../desk/desk-context.ts';
 import { thingsOf } from '../../../plan/index.ts';
 
 /** What the worker needs to lay a thing's recipe: its pencils and some more, the paper, and what lies there already. */
-export function onItsGround(
+export function laydownInputs(
   { sheet, page, pencilById, use, grounds }: Desk,
   thingId: string,
   recipe: Recipe,

@@ -12,7 +12,7 @@ interface Props<T extends string> {
 }
 
 /** One of many, from a list that opens. */
-export function Pick<T extends string>({ label, value, options, onChange, className }: Props<T>) {
+export function Select<T extends string>({ label, value, options, onChange, className }: Props<T>) {
   return (
     <Listbox value={value} onChange={onChange}>
       <ListboxButton

@@ -6,7 +6,7 @@ import { type Sitting, overheadOf } from '../core/bench/index.ts';
  * @param sittings that hold every step of the plan, done or not
  * @param done ids of steps that stand as done
  */
-export function rearranged(
+export function benchPlanWithSittings(
   id: string,
   plan: NewBenchPlan,
   sittings: readonly Sitting[],
