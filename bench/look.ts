@@ -1,5 +1,13 @@
 import { existsSync, readFileSync } from 'node:fs';
-import { LINEAR_LIGHTS, type Lab, type Rgb, gammaEncode, labOfHex, labOfRgb, rgbOfLab } from '../src/core/colour/index.ts';
+import {
+  LINEAR_LIGHTS,
+  type Lab,
+  type Rgb,
+  gammaEncode,
+  labOfHex,
+  labOfRgb,
+  rgbOfLab,
+} from '../src/core/colour/index.ts';
 import {
   PAPERS,
   type Paper,
