@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
-import { type RegionMap, distanceToLines, findRegions, growLabels } from '../src/core/lineart/index.ts';
+import { type PageIndex, findRegions } from '../src/core/lineart/index.ts';
 import { labOfHex } from '../src/core/colour/index.ts';
 import { whiteBook } from '../src/core/laydown/index.ts';
 import { type PageSummary } from '../src/core/palette/index.ts';
@@ -24,18 +24,16 @@ export async function ferryGrey() {
 
 /** Its regions, with what previews need. */
 export async function ferryPage() {
-  const map = await findRegions(await ferryGrey(), { pixelsPerMm: SIDE / 210 });
-  const grown = growLabels(map.labels, map.width, map.height, 24);
-  return { ...map, grown, distance: distanceToLines(map.labels, map.width, map.height) };
+  return findRegions(await ferryGrey(), { pixelsPerMm: SIDE / 210 });
 }
 
 /** Its things by the key: name and region ids. */
-export function ferryThings(map: RegionMap) {
+export function ferryThings(map: PageIndex) {
   return thingsByKey(map, 'ferry-steps');
 }
 
 /** The things of a sheet of the booklet by its key. */
-async function thingsByKey(map: RegionMap, sheet: string) {
+async function thingsByKey(map: PageIndex, sheet: string) {
   const { data, info } = await sharp(await drawing(`${sheet}.key.png`))
     .removeAlpha()
     .raw()
@@ -75,7 +73,7 @@ export async function sheetSummary(sheet: string): Promise<PageSummary> {
 }
 
 export function ferrySummary(
-  map: RegionMap,
+  map: PageIndex,
   things: Awaited<ReturnType<typeof ferryThings>>,
   { widthMm, heightMm } = demoPageById('ferry-steps'),
 ): PageSummary {

@@ -3,6 +3,7 @@ import { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { type RegionsMeta, emptyPlan, newThing } from '../src/contracts/index.ts';
+import { PageIndex } from '../src/core/lineart/index.ts';
 import { frontToBack } from '../src/plan/index.ts';
 import { type Database } from '../src/server/db/open-database.ts';
 import * as schema from '../src/server/db/schema.ts';
@@ -64,7 +65,8 @@ function cellsOf(from: string, side: number, joined: (cell: number) => boolean) 
     alike: [],
     seen: null,
   };
-  return { meta, packed: gzipSync(new Uint8Array(labels.buffer), { level: 4 }) };
+  const index = PageIndex.ofLabels({ ...meta, labels });
+  return { meta, packed: gzipSync(new Uint8Array(index.data), { level: 4 }) };
 }
 
 /** What it takes to keep things with their regions when those are found anew, on a page as full as pages get. */
@@ -101,7 +103,7 @@ export async function benchKeeping(): Promise<void> {
       pictureHeight: HEIGHT,
       ...planColumns(emptyPlan({ widthMm: 210, heightMm: 297, paper: 'white-book' })),
     });
-    await storeRegions(db, SHEET, whole.meta, whole.packed);
+    await storeRegions(db, SHEET, whole.meta.from, whole.packed);
     const change = (id: string, edit: Parameters<typeof editPlan>[3]) =>
       editPlan(db, SHEET, { id, stage: 'page', label: id }, edit);
     await change('gather', (plan) => Object.assign(plan, { things: frontToBack(all) }));
@@ -114,7 +116,7 @@ export async function benchKeeping(): Promise<void> {
       const inThings = Object.values(plan.things).reduce((sum, { regionIds }) => sum + regionIds.length, 0);
       return { ms: performance.now() - started, inThings, aside: plan.aside.shapes.length, revision };
     };
-    const stored = await timed(() => storeRegions(db, SHEET, joined.meta, joined.packed));
+    const stored = await timed(() => storeRegions(db, SHEET, joined.meta.from, joined.packed));
     const back = await timed(() => undo(db, SHEET, stored.revision));
     const row = [count, things, changes, stored.ms, stored.inThings, stored.aside, back.ms, back.inThings];
     console.log(row.map((value, i) => value.toFixed(0).padStart([7, 7, 8, 8, 6, 6, 8, 6][i])).join(' '));

@@ -19,7 +19,8 @@ import {
   whiteBook,
 } from '../src/core/laydown/index.ts';
 import { coarseInkShare, inkShareOf } from '../src/core/lineart/index.ts';
-import { type PreviewSource, type ToneTable, pieceOf, renderPreview, toneTables } from '../src/core/preview/index.ts';
+import { type PreviewSource, type ToneTable, renderPreview, toneTables } from '../src/core/preview/index.ts';
+import { type Look, OpenPage, previewSource, renderSheet } from '../src/core/render/index.ts';
 import { seededRandom } from '../src/core/random/index.ts';
 import { type Layer } from '../src/core/recipe/index.ts';
 import { type PageFields, FIELDS } from '../src/core/light/index.ts';
@@ -32,11 +33,10 @@ import { printTable } from './measure.ts';
 import {
   type BenchPencil,
   type OpenedPage,
-  geometryOf,
+  laidPlan,
   openDemoPage,
   openPicture,
   palettesFor,
-  sourceOf,
   withPalette,
 } from './planned.ts';
 import { scanned } from './scanned.ts';
@@ -269,7 +269,7 @@ function linesOf(page: OpenedPage, plan: OpenedPage['plan'], tray: readonly Benc
     ['half', 2],
     ['page view', 4],
   ] as const) {
-    const source = sourceOf(page, plan, tray, step);
+    const source = previewSource(new OpenPage(page.map), page.ink, laidPlan(page, plan, tray), { step });
     const bare: PreviewSource = { ...source, tables: [], ink: source.ink && { ...source.ink, tables: null } };
     const inkless: PreviewSource = { ...source, ink: null };
     rows.push({
@@ -358,26 +358,22 @@ function near(share: Uint8Array, i: number, width: number, band: number): boolea
 
 /** How long a picture takes once the page is open: its light, what is laid on it, and painting it. */
 function timesOf(page: OpenedPage, plan: OpenedPage['plan'], tray: readonly BenchPencil[]) {
-  const geometry = geometryOf(page);
+  const sheet = laidPlan(page, plan, tray);
+  // Distances belong to the page, which is open already.
+  void page.map.distance;
+  const paint = (look: Look) => timed(() => renderSheet(new OpenPage(page.map), page.ink, sheet, look));
   const timed = (work: () => unknown) => {
     const began = performance.now();
     work();
     return (performance.now() - began) / 1000;
   };
-  // As the desk makes a file: light at about six pixels a mm, lines and regions at all of them.
-  const file = () => {
-    const { widthMm, heightMm } = page.plan.page;
-    const whole = { left: 0, top: 0, widthMm, heightMm };
-    const lit = sourceOf(page, plan, tray, 2, geometry);
-    const { width, height, pixelsPerMm } = page.map;
-    const fine = { ...lit, width, height, pixelsPerMm, labels: geometry.grown };
-    return renderPreview(pieceOf({ ...fine, ink: lit.ink && { ...lit.ink, ...page.ink } }, whole, 300 / 25.4, lit));
-  };
+  const { widthMm, heightMm } = page.plan.page;
+  const whole = { left: 0, top: 0, widthMm, heightMm, perMm: 300 / 25.4 };
   return {
     page: page.name,
-    'a first look': timed(() => renderPreview(sourceOf(page, plan, tray, 4, geometry))),
-    'as the desk shows it': timed(() => renderPreview(sourceOf(page, plan, tray, 2, geometry))),
-    'a file at 300 dpi': timed(file),
+    'a first look': paint({ step: 4, first: true }),
+    'as the desk shows it': paint({ step: 2 }),
+    'a file at 300 dpi': paint({ step: 1, piece: whole }),
     megapixels: (page.plan.page.widthMm * page.plan.page.heightMm * (300 / 25.4) ** 2) / 1e6,
   };
 }

@@ -1,34 +1,23 @@
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { type Plan, emptyPlan, newThing } from '../src/contracts/index.ts';
-import { type Paper, paperById, pencilOptics } from '../src/core/laydown/index.ts';
-import { FORMS, type PageGeometry, coarsePage, lightOfPage } from '../src/core/light/index.ts';
-import {
-  type GreyImage,
-  type InkShare,
-  LINE_REACH_MM,
-  type RegionMap,
-  coarseInkShare,
-  distanceToLines,
-  findRegions,
-  growLabels,
-  inkShareOf,
-} from '../src/core/lineart/index.ts';
+import { type Paper, paperById } from '../src/core/laydown/index.ts';
+import { FORMS } from '../src/core/light/index.ts';
+import { type GreyImage, type InkShare, type PageIndex, findRegions, inkShareOf } from '../src/core/lineart/index.ts';
 import { type Proposal, type Wishes, proposePalettes } from '../src/core/palette/index.ts';
-import { type PreviewSource, type ToneStack } from '../src/core/preview/index.ts';
+import { type LaidSheet } from '../src/core/render/index.ts';
 import { proposeThings, readPage } from '../src/core/things/index.ts';
 import { onPaper } from '../src/core/tray/index.ts';
 import { demoPageById, demoPencils, markOf } from '../src/demo/index.ts';
 import { asTrayPencil } from '../src/pencils/index.ts';
-import { deriveRecipes, formedThings, summariseSheet, withReflected } from '../src/plan/derive/index.ts';
-import { type LaidPage, laidOnInk, laidOnPaper } from '../src/rendering/index.ts';
-import { edited, frontToBack, giveFamilies, glowsOf, lightingOf } from '../src/plan/index.ts';
+import { deriveRecipes, formedThings, laidSheet, summariseSheet, withReflected } from '../src/plan/derive/index.ts';
+import { edited, frontToBack, giveFamilies } from '../src/plan/index.ts';
 
 /** A page with its things, as it stands before a palette is proposed. */
 export interface OpenedPage {
   name: string;
   plan: Plan;
-  map: RegionMap;
+  map: PageIndex;
   grey: GreyImage;
   ink: InkShare;
   paper: Paper;
@@ -90,8 +79,7 @@ export async function openPicture(name: string, file: Buffer, widthMm: number, p
   const pixelsPerMm = grey.width / widthMm;
   const heightMm = Math.round(grey.height / pixelsPerMm);
   const map = await findRegions(grey, { pixelsPerMm });
-  const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
-  const { guesses } = proposeThings(await readPage(grown, map));
+  const { guesses } = proposeThings(await readPage(map));
   const things = guesses.map((guess, i) =>
     newThing({ id: `guess-${i}`, name: guess.name, regionIds: [...guess.regionIds] }),
   );
@@ -115,45 +103,15 @@ export function withPalette(page: OpenedPage, { parts }: Pick<Proposal, 'parts'>
   return edited(page.plan, (plan) => giveFamilies(plan, reflected)).plan;
 }
 
-/** A page as it lies open: regions grown through the lines, and how far each pixel lies from one. */
-export function geometryOf({ map }: OpenedPage): PageGeometry {
-  const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * map.pixelsPerMm));
-  return { ...map, grown, distance: distanceToLines(map.labels, map.width, map.height) };
-}
-
-/** What a preview of a plan is painted from, at every so many pixels. */
-export function sourceOf(
-  page: OpenedPage,
-  plan: Plan,
-  pencils: readonly BenchPencil[],
-  step: number,
-  open: PageGeometry = geometryOf(page),
-): PreviewSource {
-  const { map, ink } = page;
+/** A plan as pictures of it are painted. */
+export function laidPlan(page: OpenedPage, plan: Plan, pencils: readonly BenchPencil[]): LaidSheet {
   const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
-  const recipes = deriveRecipes(plan, map, byId);
-  const things = formedThings(plan, map).map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null }));
-  const geometry = coarsePage(open, step);
-  const { fields } = lightOfPage(geometry, things, lightingOf(plan));
-  const laid: LaidPage = {
-    things,
-    regions: map.regions,
-    upTo: {},
-    paper: page.paper,
+  const derived = {
+    formed: formedThings(plan, page.map),
+    recipes: deriveRecipes(plan, page.map, byId),
     grounds: new Map(),
-    glows: glowsOf(plan),
-    vanishing: plan.horizon.vanishing,
-    opticsOf: (id) => ({ optics: pencilOptics(asTrayPencil(byId.get(id)!)), key: id }),
+    paper: page.paper,
+    pencils: new Map(pencils.map((pencil) => [pencil.id, asTrayPencil(pencil)])),
   };
-  const built = new Map<string, ToneStack>();
-  const { width, height, pixelsPerMm } = geometry;
-  return {
-    width,
-    height,
-    pixelsPerMm,
-    labels: geometry.grown,
-    fields,
-    ...laidOnPaper(laid, built),
-    ink: laidOnInk(laid, coarseInkShare(ink, step), built),
-  };
+  return laidSheet(plan, derived);
 }

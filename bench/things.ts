@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
-import { type RegionMap, LINE_REACH_MM, findRegions, growLabels } from '../src/core/lineart/index.ts';
+import { type PageIndex, findRegions } from '../src/core/lineart/index.ts';
 import {
   type Answer,
   type GuessedThing,
@@ -22,7 +22,7 @@ const sheet = (name: string) => readFile(new URL(`../src/demo/sheets/${name}`, i
 interface Sheet {
   title: string;
   truth: Truth;
-  map: RegionMap;
+  map: PageIndex;
   reading: PageReading;
   /** Name of the true thing of each region, by id; of flecks of texture that the truth does not list, undefined. */
   thingOf: (string | undefined)[];
@@ -84,8 +84,7 @@ async function readSheet(id: string, title: string, widthMm: number): Promise<Sh
       own?.set(name, (own.get(name) ?? 0) + areaMm2);
     }
   }
-  const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * map.pixelsPerMm));
-  return { title, truth, map, reading: await readPage(grown, map), thingOf: [undefined, ...areas.map(most)] };
+  return { title, truth, map, reading: await readPage(map), thingOf: [undefined, ...areas.map(most)] };
 }
 
 function most(areas: ReadonlyMap<string, number>): string | undefined {

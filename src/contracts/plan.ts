@@ -3,6 +3,7 @@ import { HANDS, REPAIR, USUAL_RULES } from '../core/bench/index.ts';
 import { PRESSURES, TOOTH_LEFT } from '../core/laydown/index.ts';
 import { FREE_MOOD, MOST_HANDS, USUAL_SHARES } from '../core/palette/index.ts';
 import { FIELDS, MOST_SOURCES } from '../core/light/index.ts';
+import { GROUND_KINDS } from '../core/render/index.ts';
 import { DIRECTIONS, MOST_PENCILS, POINTS, ROLES, STROKES } from '../core/recipe/index.ts';
 import { Hex, Id, Millimetres, Name } from './primitives.ts';
 
@@ -46,7 +47,6 @@ export const Texture = z.enum(TEXTURES);
 export type Texture = z.infer<typeof Texture>;
 
 /** What lies on a region before anything is laid by plan. */
-export const GROUND_KINDS = ['bare', 'printed grey', 'wash', 'coloured'] as const;
 export const RegionGround = z.object({
   kind: z.enum(GROUND_KINDS),
   /** As seen; of no meaning where it is bare. */

@@ -9,7 +9,7 @@ import { FamilyBook, rowAround } from '../core/palette/index.ts';
 import { type Finding, type Recipe, checkRecipe, pencilsFor, pencilsOf, usualWidth } from '../core/recipe/index.ts';
 import { asTrayPencil } from '../pencils/index.ts';
 import { RecipeContexts, deriveRecipes, formedThings, reflectionsOf, regionsOfThings } from '../plan/derive/index.ts';
-import { groundFinder } from '../rendering/index.ts';
+import { groundFinder } from '../core/render/index.ts';
 import { onPaper } from '../core/tray/index.ts';
 import { type DemoPage, DEMO_PAGES, demoPencils, markOf } from './index.ts';
 import { edited, frontToBack, giveFamilies, thingsOf } from '../plan/index.ts';

@@ -21,11 +21,12 @@ import {
   deriveForms,
   deriveHours,
   deriveRecipes,
+  groundsOf,
   pinnedFamilies,
   regionsKey,
   summariseSheet,
 } from '../plan/derive/index.ts';
-import { groundFinder, groundsOf, regionCourses, regionTables } from '../rendering/index.ts';
+import { groundFinder, regionCourses, regionTables } from '../core/render/index.ts';
 import { decideThing, edited, frontToBack, thingsOf } from '../plan/index.ts';
 
 const region = (id: number, usableWidthMm: number, areaMm2: number): Region => ({

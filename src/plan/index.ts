@@ -10,7 +10,7 @@ export {
   overlap,
   patched,
 } from './patches.ts';
-export { type FoundRegions, regionAt, takeRegions } from './regions-anew.ts';
+export { type MappedRegions, regionAt, takeRegions } from './regions-anew.ts';
 export {
   type PlacedGlow,
   aboutRegion,

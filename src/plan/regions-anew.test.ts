@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { type Plan, emptyPlan, newThing } from '../contracts/index.ts';
-import { type FoundRegions, edited, frontToBack, patched, sayOfRegions, takeRegions, thingsOf } from './index.ts';
+import { type MappedRegions, edited, frontToBack, patched, sayOfRegions, takeRegions, thingsOf } from './index.ts';
 
 /** A page of one row, one pixel a millimetre: each letter is a region, a dot ink; ids in the order of their first place. */
-function row(from: string, letters: string): FoundRegions {
+function row(from: string, letters: string): MappedRegions {
   const ids = new Map<string, number>();
   const labels = Uint16Array.from(letters, (letter) => {
     if (letter === '.') return 0;
@@ -14,7 +14,7 @@ function row(from: string, letters: string): FoundRegions {
   const regions = [...ids.values()].map((id) => {
     const places = [...labels.keys()].filter((x) => labels[x] === id);
     const [x] = [places[Math.floor(places.length / 2)]];
-    return { id, areaMm2: places.length, pole: { x: x + 0.5, y: 0.5 } } as FoundRegions['meta']['regions'][number];
+    return { id, areaMm2: places.length, pole: { x: x + 0.5, y: 0.5 } } as MappedRegions['meta']['regions'][number];
   });
   return { labels, meta: { from, width: letters.length, height: 1, pixelsPerMm: 1, regions } };
 }
@@ -28,7 +28,7 @@ function planOf(things: Record<string, number[]>): Plan {
   };
 }
 
-const taken = (plan: Plan, before: FoundRegions | null, now: FoundRegions) =>
+const taken = (plan: Plan, before: MappedRegions | null, now: MappedRegions) =>
   edited(plan, (draft) => takeRegions(draft, before, now));
 const regionsIn = (plan: Plan) => Object.fromEntries(thingsOf(plan).map(({ name, regionIds }) => [name, regionIds]));
 

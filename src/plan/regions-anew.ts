@@ -5,7 +5,7 @@ import { NO_REGION, SAME_SHARE, sameRegions } from '../core/lineart/index.ts';
 import { giveHome } from './edits/index.ts';
 
 /** Regions with their raster: labels row by row, 0 for ink. */
-export interface FoundRegions {
+export interface MappedRegions {
   labels: Uint16Array;
   meta: Pick<RegionsMeta, 'from' | 'width' | 'height' | 'pixelsPerMm' | 'regions'>;
 }
@@ -16,12 +16,12 @@ export interface FoundRegions {
  * region is kept aside, and comes back where a region of about its size is found there again.
  * @param before null where none were found before, or none that can be compared
  */
-export function takeRegions(plan: Draft<Plan>, before: FoundRegions | null, now: FoundRegions): void {
+export function takeRegions(plan: Draft<Plan>, before: MappedRegions | null, now: MappedRegions): void {
   if (before && before.labels.length === now.labels.length) carryOver(plan, before, now);
   plan.regionsFrom = now.meta.from;
 }
 
-function carryOver(plan: Draft<Plan>, before: FoundRegions, now: FoundRegions): void {
+function carryOver(plan: Draft<Plan>, before: MappedRegions, now: MappedRegions): void {
   const oldOf = sameRegions(before.labels, now.labels);
   const newOf = new Map<number, number[]>();
   for (const [is, was] of oldOf) newOf.set(was, [...(newOf.get(was) ?? []), is]);
@@ -52,7 +52,7 @@ function carryOver(plan: Draft<Plan>, before: FoundRegions, now: FoundRegions): 
  */
 function lostShapes(
   plan: Draft<Plan>,
-  { meta }: FoundRegions,
+  { meta }: MappedRegions,
   newOf: ReadonlyMap<number, readonly number[]>,
   wentInto: (region: RegionsMeta['regions'][number]) => number | undefined,
 ): AsideShape[] {
@@ -79,7 +79,7 @@ function lostShapes(
  */
 function homes(
   shapes: readonly Draft<AsideShape>[],
-  { labels, meta }: FoundRegions,
+  { labels, meta }: MappedRegions,
   areaBefore: (id: number) => number | undefined,
 ): Map<Draft<AsideShape>, number> {
   const found = new Map<Draft<AsideShape>, number>();
@@ -97,7 +97,7 @@ function homes(
 }
 
 /** The region at a point of the page, mm; 0 on ink, beside the page and where nothing is a region. */
-export function regionAt({ labels, meta }: FoundRegions, at: { x: number; y: number }): number {
+export function regionAt({ labels, meta }: MappedRegions, at: { x: number; y: number }): number {
   const [x, y] = [Math.floor(at.x * meta.pixelsPerMm), Math.floor(at.y * meta.pixelsPerMm)];
   const label = x < 0 || y < 0 || x >= meta.width || y >= meta.height ? 0 : labels[y * meta.width + x];
   return label === NO_REGION ? 0 : label;

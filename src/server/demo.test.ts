@@ -14,7 +14,7 @@ import {
 import { BEGUN_SHEET, DEMO_PAGES, DEMO_TRAY, demoPencils, demoTools, seedDemo } from '../demo/index.ts';
 import { commands, pencils, settings, swatches } from './db/schema.ts';
 import { demoDesk } from './services/demo-desk.ts';
-import { DEMO_SHEETS, emptyDesk, foundIn, gridPng } from './test/desk.ts';
+import { DEMO_SHEETS, emptyDesk, foundIn, gridPng, sendRegions } from './test/desk.ts';
 import { thingsOf } from '../plan/index.ts';
 
 describe('the demo on the desk', function () {
@@ -54,11 +54,9 @@ describe('the demo on the desk', function () {
     const sheet = SheetState.parse(await get('/sheets/ferry-steps'));
     expect(sheet).to.include({ origin: 'demo', trayId: DEMO_TRAY, hasKey: true });
     const picture = (await desk.api.get(`/api/sheets/ferry-steps/picture/${sheet.picture.hash}`)).body;
-    const { meta, labels } = await foundIn(picture, sheet.picture.width / 210);
-    await desk.api
-      .put('/api/sheets/ferry-steps/regions')
-      .field('meta', JSON.stringify(meta))
-      .attach('labels', labels, 'labels.gz');
+    const found = await foundIn(picture, sheet.picture.width / 210);
+    await sendRegions(desk, found, 'ferry-steps').expect(200);
+    const { meta } = found;
     const named = await desk.api.post('/api/sheets/ferry-steps/name-from-key').send({ id: 'by-the-key' });
     const things = thingsOf(SheetState.parse(named.body).plan);
     expect(things.map((each) => each.name)).to.include.members([

@@ -1,10 +1,7 @@
 import { expect } from 'chai';
 import { type Mend, type RegionsMeta, type SheetState, type Thing, newThing } from '../contracts/index.ts';
-import { findRegions } from '../core/lineart/index.ts';
-import { gzipSync } from 'node:zlib';
-import sharp from 'sharp';
 import { type PlanEdit, addMends, frontToBack, sayOfRegions, thingsOf } from '../plan/index.ts';
-import { type Desk, SHEET, change, emptyDesk, gridPng, stepBack } from './test/desk.ts';
+import { type Desk, SHEET, change, emptyDesk, foundIn, gridPng, sendRegions, stepBack } from './test/desk.ts';
 
 const PER_MM = 10;
 
@@ -18,20 +15,13 @@ async function rowOfThree(): Promise<{ desk: Desk; png: Buffer }> {
 
 /** What the browser does when the way of finding regions changed: find them anew and send them. */
 async function findAnew(
-  { api }: Desk,
+  desk: Desk,
   png: Buffer,
   mends: readonly Mend[],
 ): Promise<{ sheet: SheetState; meta: RegionsMeta }> {
-  const { data, info } = await sharp(png).greyscale().raw().toBuffer({ resolveWithObject: true });
-  const grey = { width: info.width, height: info.height, data: new Uint8Array(data) };
-  const { labels, ...found } = await findRegions(grey, { pixelsPerMm: PER_MM, mends });
-  const meta = { ...found, from: `mended ${JSON.stringify(mends).length}` };
-  const { body } = await api
-    .put(`/api/sheets/${SHEET}/regions`)
-    .field('meta', JSON.stringify(meta))
-    .attach('labels', gzipSync(new Uint8Array(labels.buffer)), 'labels.gz')
-    .expect(200);
-  return { sheet: body, meta: { ...meta, seen: null } };
+  const found = await foundIn(png, PER_MM, `mended ${JSON.stringify(mends).length}`, { mends });
+  const { body } = await sendRegions(desk, found).expect(200);
+  return { sheet: body, meta: found.meta };
 }
 
 async function decide(desk: Desk, edit: PlanEdit): Promise<SheetState> {

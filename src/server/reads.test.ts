@@ -174,7 +174,7 @@ describe('a desk with a year of work on it', () => {
       const meta = regionsOf();
       await db
         .insert(schema.regionMaps)
-        .values({ sheetId: sheetId(s), from: meta.from, count: REGIONS, meta, labelsHash: 'a-hash' });
+        .values({ sheetId: sheetId(s), from: meta.from, count: REGIONS, meta, indexHash: 'a-hash' });
       for (let o = 0; o < ORDERS; o++) {
         const order = orderOf(`order-${s}-${o}`);
         await storeBenchPlan(db, sheetId(s), order);

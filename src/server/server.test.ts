@@ -1,7 +1,10 @@
+import { gunzipSync, gzipSync } from 'node:zlib';
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { type Thing, SheetState, newThing } from '../contracts/index.ts';
-import { blobs, commands, sheets } from './db/schema.ts';
+import { type RegionsMeta, type Thing, SheetState, newThing } from '../contracts/index.ts';
+import { PageIndex } from '../core/lineart/index.ts';
+import { keepBlob } from './db/blobs.ts';
+import { blobs, commands, regionMaps, sheets } from './db/schema.ts';
 import {
   type PlanEdit,
   addThing,
@@ -21,6 +24,7 @@ import {
   foundIn,
   gridPng,
   oil as pencil,
+  sendRegions,
   sheetNow,
   stepBack,
   withRegions,
@@ -178,12 +182,7 @@ describe('the plan of a sheet', () => {
     const desk = await emptyDesk();
     const { png } = await withRegions(desk);
     const command = commandOn(await sheetNow(desk), things(thing('thing-a', 'Roof', [1])));
-    const { meta, labels } = await foundIn(png, 10, 'found anew');
-    await desk.api
-      .put(`/api/sheets/${SHEET}/regions`)
-      .field('meta', JSON.stringify(meta))
-      .attach('labels', labels, 'labels.gz')
-      .expect(200);
+    await sendRegions(desk, await foundIn(png, 10, 'found anew')).expect(200);
     const { status, body } = await desk.api.post(`/api/sheets/${SHEET}/commands`).send(command);
     expect([status, body.conflict.there]).to.deep.equal([409, 'the regions found anew']);
   });
@@ -214,12 +213,24 @@ describe('the plan of a sheet', () => {
 });
 
 describe('the regions of a sheet', () => {
-  it('are kept with their raster', async () => {
+  it('are kept with their index, byte by byte', async () => {
     const desk = await emptyDesk();
-    const { meta, labels } = await withRegions(desk);
+    const { meta, packed } = await withRegions(desk);
     expect((await desk.api.get(`/api/sheets/${SHEET}/regions`)).body).to.deep.equal(meta);
-    const raster = await desk.api.get(`/api/sheets/${SHEET}/labels`).responseType('blob');
-    expect(Buffer.compare(raster.body, labels)).to.equal(0);
+    const kept = await desk.api.get(`/api/sheets/${SHEET}/page-index`).responseType('blob');
+    expect(Buffer.compare(kept.body, packed)).to.equal(0);
+  });
+
+  it('that were kept as a raster alone, before there was an index, are read all the same', async () => {
+    const desk = await emptyDesk();
+    const { meta, packed } = await withRegions(desk);
+    const whole = PageIndex.from(new Uint8Array(gunzipSync(packed)).buffer);
+    const raster = gzipSync(new Uint8Array(whole.labels.slice().buffer));
+    const indexHash = await keepBlob(desk.db, 'application/gzip', raster);
+    await desk.db.update(regionMaps).set({ indexHash });
+    const kept = await desk.api.get(`/api/sheets/${SHEET}/page-index`).responseType('blob');
+    expect(new Uint8Array(gunzipSync(kept.body))).to.deep.equal(new Uint8Array(whole.data));
+    expect((await desk.api.get(`/api/sheets/${SHEET}/regions`)).body).to.deep.equal(meta);
   });
 
   it('found anew leave things with the regions that lie where theirs did', async () => {
@@ -238,28 +249,33 @@ describe('the regions of a sheet', () => {
       .toBuffer();
     const next = await foundIn(inked, 10, 'inked');
     expect(next.meta.regions).to.have.length(5);
-    await desk.api
-      .put(`/api/sheets/${SHEET}/regions`)
-      .field('meta', JSON.stringify(next.meta))
-      .attach('labels', next.labels, 'labels.gz');
+    await sendRegions(desk, next).expect(200);
     expect(thingsOf((await sheetNow(desk)).plan)[0].regionIds).to.deep.equal([5]);
   });
 
-  it('are refused when raster and list do not agree, and the old ones stay', async () => {
+  it('are refused when they cannot be read or do not agree with themselves, and the old ones stay', async () => {
     const desk = await emptyDesk();
-    const { meta, labels } = await withRegions(desk);
-    const put = (meta: object, raster: Buffer) =>
-      desk.api
-        .put(`/api/sheets/${SHEET}/regions`)
-        .field('meta', JSON.stringify(meta))
-        .attach('labels', raster, 'labels.gz');
-    expect((await put({ ...meta, regions: meta.regions.slice(1) }, labels)).body.sentence).to.contain('do not agree');
-    expect((await put(meta, Buffer.from('no gzip'))).body.sentence).to.contain('cannot be read');
-    expect((await put({ ...meta, width: 10 }, labels)).status).to.equal(422);
-    expect(
-      (await desk.api.put(`/api/sheets/${SHEET}/regions`).field('meta', '{').attach('labels', labels, 'l')).body
-        .sentence,
-    ).to.contain('list of regions');
+    const { meta, packed } = await withRegions(desk);
+    const sentence = async (bytes: Buffer, found: object = meta) => {
+      const answer = await sendRegions(desk, { meta: found as RegionsMeta, packed: bytes });
+      expect(answer.status).to.equal(422);
+      return answer.body.sentence;
+    };
+    const changed = (change: (bytes: Buffer) => Buffer | void) => {
+      const bytes = gunzipSync(packed);
+      return gzipSync(change(bytes) ?? bytes);
+    };
+    expect(await sentence(Buffer.from('no gzip'))).to.contain('cannot be read');
+    expect(await sentence(changed((bytes) => bytes.subarray(0, 20)))).to.contain('too few bytes');
+    expect(await sentence(changed((bytes) => void bytes.writeUInt32LE(7, 0)))).to.contain('are not the regions');
+    expect(await sentence(changed((bytes) => void bytes.writeUInt32LE(99, 4)))).to.contain('edition 99');
+    expect(await sentence(changed((bytes) => bytes.subarray(0, -8)))).to.contain('cut short');
+    expect(await sentence(changed((bytes) => void bytes.writeUInt16LE(40, bytes.length - 2)))).to.contain('agree');
+    expect(await sentence(packed, { ...meta, from: '' })).to.contain('not right');
+    const other = await foundIn(await gridPng(2, 2), 10);
+    expect(await sentence(other.packed)).to.contain('another size');
+    const nothing = await desk.api.put(`/api/sheets/${SHEET}/regions`).field('from', 'nothing');
+    expect([nothing.status, nothing.body.sentence]).to.deep.equal([422, 'The regions did not arrive.']);
     expect((await desk.api.get(`/api/sheets/${SHEET}/regions`)).body).to.deep.equal(meta);
   });
 });

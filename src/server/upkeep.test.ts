@@ -4,24 +4,30 @@ import { newThing } from '../contracts/index.ts';
 import { addThing } from '../plan/index.ts';
 import { blobs, commands, regionMaps, sheets } from './db/schema.ts';
 import { clearUnused, keepHouse, whenQuiet } from './services/upkeep.ts';
-import { type Desk, SHEET, change, emptyDesk, foundIn, sheetNow, stepBack, withRegions } from './test/desk.ts';
+import {
+  type Desk,
+  SHEET,
+  change,
+  emptyDesk,
+  foundIn,
+  sendRegions,
+  sheetNow,
+  stepBack,
+  withRegions,
+} from './test/desk.ts';
 
-/** Finds the regions of a grid anew after a change, with a raster of its own each time. */
-async function findAnew({ api }: Desk, png: Buffer, from: string) {
-  const { meta, labels } = await foundIn(png, 10, from);
-  // The raster says the same; packed with a note it is other bytes.
+/** Finds the regions of a grid anew after a change, with an index of its own each time. */
+async function findAnew(desk: Desk, png: Buffer, from: string) {
+  const { meta, packed } = await foundIn(png, 10, from);
+  // The index says the same; packed with a note it is other bytes.
   const noted = Buffer.concat([
-    labels.subarray(0, 3),
+    packed.subarray(0, 3),
     Buffer.from([16]),
-    labels.subarray(4, 10),
+    packed.subarray(4, 10),
     Buffer.from(`${from}\0`),
-    labels.subarray(10),
+    packed.subarray(10),
   ]);
-  await api
-    .put(`/api/sheets/${SHEET}/regions`)
-    .field('meta', JSON.stringify(meta))
-    .attach('labels', noted, 'labels.gz')
-    .expect(200);
+  await sendRegions(desk, { meta, packed: noted }).expect(200);
 }
 
 const palest = (palestInk: number) => (plan: { finding: { palestInk: number } }) =>
@@ -45,7 +51,7 @@ describe('a desk that is kept in order', () => {
     const { plan } = await stepBack(desk, 'undo');
     expect(plan.regionsFrom).to.equal('found with 1');
     await stepBack(desk, 'undo');
-    await desk.api.get(`/api/sheets/${SHEET}/labels`).expect(200);
+    await desk.api.get(`/api/sheets/${SHEET}/page-index`).expect(200);
   });
 
   it('forgets the oldest changes once undo has grown too large, and goes on undoing the rest', async () => {

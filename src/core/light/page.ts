@@ -94,5 +94,5 @@ export function coarsePage(page: PageGeometry, step: number): PageGeometry {
       distance[o] = page.distance[i] / step;
     }
   }
-  return { ...page, width, height, grown, distance, pixelsPerMm: page.pixelsPerMm / step };
+  return { width, height, grown, distance, pixelsPerMm: page.pixelsPerMm / step, regions: page.regions };
 }

@@ -212,7 +212,8 @@ function simplified(path: Int32Array, n: number, across: number, closed: boolean
   return points;
 }
 
-function lengthOf(points: Float64Array, closed: boolean): number {
+/** Length of a border along its corners, pixels. */
+export function lengthOf(points: Float64Array, closed: boolean): number {
   let length = 0;
   for (let k = 2; k < points.length; k += 2) length += cornersApart(points, k - 2, k);
   return closed ? length + cornersApart(points, points.length - 2, 0) : length;

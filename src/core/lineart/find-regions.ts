@@ -2,13 +2,14 @@ import { type Run, checkpoints, quietRun } from '../run/index.ts';
 import { type Arc, BORDER_TOLERANCE_PX, ringsOfRegions, traceBorders } from './borders.ts';
 import { flattenLight } from './flatten.ts';
 import { type OpenGap, closeSureGaps, drawLine } from './gaps/index.ts';
-import { growLabels, linePixels } from './grow.ts';
+import { LINE_REACH_MM, growLabels, linePixels } from './grow.ts';
 import { type GreyImage, LineArtError } from './images.ts';
 import { type InkPieces, dropSpecks, findInk, refuseDarkPage } from './ink.ts';
 import { findAlike } from './likeness.ts';
 import { measureRegions } from './measures.ts';
 import { type Mend, staysOpen } from './mends.ts';
-import { type Border, type Doubt, type Region, type RegionMap, NO_REGION } from './region-map.ts';
+import { PageIndex } from './page-index.ts';
+import { type Border, type Doubt, type Region, NO_REGION } from './region-map.ts';
 import { type Parts, type Runs, findRuns, joinRuns } from './runs.ts';
 import { measureOutline } from './shapes.ts';
 
@@ -27,8 +28,6 @@ export interface FindOptions {
   mends?: readonly Mend[];
 }
 
-/** Lines wider than twice this are solid black shapes, mm. */
-export const LINE_REACH_MM = 2;
 const MOST_REGIONS = 65_000;
 /** Borders shorter than this are corners that touch, pixels. */
 const LEAST_BORDER_PX = 2;
@@ -44,7 +43,7 @@ const LEAST_BORDER_PX = 2;
  * @throws LineArtError when the page is blank, all dark, has no closed area, or has more than 65,000
  * @throws CancelledError when the run is cancelled
  */
-export async function findRegions(grey: GreyImage, options: FindOptions, run: Run = quietRun): Promise<RegionMap> {
+export async function findRegions(grey: GreyImage, options: FindOptions, run: Run = quietRun): Promise<PageIndex> {
   const { pixelsPerMm, minRegionMm2 = 0.3, speckMm = 0.35, closeGapMm = 1.1, palestInk, mends = [] } = options;
   const { width, height } = grey;
   if (!(width > 0 && height > 0) || grey.data.length !== width * height) {
@@ -88,7 +87,9 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
   });
   const alike = findAlike(rings);
   run.progress(1, 'done');
-  return { ...size, labels, regions, neighbours: neighboursOf(arcs, pixelsPerMm), alike, doubts: [...gaps, ...flecks] };
+  const neighbours = neighboursOf(arcs, pixelsPerMm);
+  const doubts = [...gaps, ...flecks];
+  return PageIndex.of({ ...size, labels, grown, arcs, regions, neighbours, alike, doubts, seen: null });
 }
 
 /**

@@ -1,5 +1,8 @@
 import { longer } from './longer.ts';
 
+/** Lines wider than twice this are solid black shapes, mm. */
+export const LINE_REACH_MM = 2;
+
 /** Index of every pixel without a label, in reading order: the lines of a labelled page. */
 export function linePixels(labels: Uint16Array): Int32Array {
   let lines = new Int32Array(1 + (labels.length >> 2));

@@ -11,11 +11,11 @@ export {
   SHAPE_KINDS,
 } from './region-map.ts';
 export { type Mend, NEAR_MM } from './mends.ts';
-export { type FindOptions, LINE_REACH_MM, checkPage, findRegions } from './find-regions.ts';
+export { type FindOptions, checkPage, findRegions } from './find-regions.ts';
+export { type IndexedPage, type SeenColours, PageIndex } from './page-index.ts';
 export { distanceTo, distanceToLines } from './distance.ts';
-export { growLabels } from './grow.ts';
+export { LINE_REACH_MM, growLabels } from './grow.ts';
 export { SAME_SHARE, sameRegions } from './same-regions.ts';
-export { outlineRings } from './outlines.ts';
 export { type Arc, ringArea, ringsOfRegions, traceBorders } from './borders.ts';
 export { bandsThatFit } from './shapes.ts';
 export { type InkOfPage, type RgbImage, inkOfPage } from './coloured.ts';

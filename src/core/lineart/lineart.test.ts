@@ -9,7 +9,9 @@ import {
   findRegions,
   greyOfRgba,
   growLabels,
-  outlineRings,
+  ringArea,
+  ringsOfRegions,
+  traceBorders,
 } from './index.ts';
 import { findRuns, joinRuns } from './runs.ts';
 
@@ -196,8 +198,8 @@ describe('laws of regions', () => {
       fc.property(mask, ({ width, height, cells }) => {
         const labels = labelled(cells, width, height);
         for (let region = 1; region <= Math.max(0, ...labels); region++) {
-          const rings = outlineRings(labels, width, region, { left: 0, top: 0, right: width, bottom: height });
-          const area = rings.reduce((sum, ring) => sum + shoelace(ring), 0);
+          const rings = ringsOfRegions(traceBorders(labels, width, height, 0), region)[region];
+          const area = rings.reduce((sum, ring) => sum + ringArea(ring), 0);
           expect(area).to.equal(labels.filter((label) => label === region).length);
         }
       }),
@@ -258,13 +260,4 @@ function floodFilled(cells: Uint8Array, width: number, height: number, connectiv
     }
   }
   return labels;
-}
-
-function shoelace(ring: Int32Array): number {
-  let twice = 0;
-  for (let i = 0; i < ring.length; i += 2) {
-    const j = (i + 2) % ring.length;
-    twice += ring[i] * ring[j + 1] - ring[j] * ring[i + 1];
-  }
-  return twice / 2;
 }

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { seededRandom } from '../random/index.ts';
-import { NO_REGION, distanceToLines, findRegions, growLabels, traceBorders } from './index.ts';
+import { NO_REGION, findRegions, traceBorders } from './index.ts';
 import { flattenLight } from './flatten.ts';
 import { dropSpecks, findInk } from './ink.ts';
 import { findRuns } from './runs.ts';
@@ -92,14 +92,13 @@ describe('what holds for every page', () => {
 
   it('no colour runs over a line into the margin', async () => {
     const map = await findRegions(wavyPage(7), { pixelsPerMm: 10 });
-    const grown = growLabels(map.labels, map.width, map.height, 20);
+    const { grown } = map;
     for (let i = 0; i < grown.length; i++) if (map.labels[i] === NO_REGION) expect(grown[i]).to.equal(NO_REGION);
     for (let x = 0; x < map.width; x++) expect(grown[x]).to.equal(NO_REGION);
   });
 
   it('distance is nothing on lines and grows by at most a pixel a pixel', async () => {
-    const { labels, width, height } = await findRegions(wavyPage(11), { pixelsPerMm: 10 });
-    const distance = distanceToLines(labels, width, height);
+    const { labels, width, distance } = await findRegions(wavyPage(11), { pixelsPerMm: 10 });
     for (let i = 1; i < labels.length; i++) {
       if (labels[i] === 0) expect(distance[i]).to.equal(0);
       if (i % width) expect(Math.abs(distance[i] - distance[i - 1])).to.be.at.most(1.0001);

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { type GreyImage, LINE_REACH_MM, findRegions, growLabels, traceBorders } from '../lineart/index.ts';
+import { type GreyImage, findRegions } from '../lineart/index.ts';
 import { readBorders } from './borders.ts';
 import { enclosers } from './enclosure.ts';
 
@@ -14,8 +14,7 @@ async function read(inked: (x: number, y: number) => boolean) {
   }
   const grey: GreyImage = { width: SIDE, height: SIDE, data };
   const map = await findRegions(grey, { pixelsPerMm: PER_MM, closeGapMm: 0 });
-  const grown = growLabels(map.labels, SIDE, SIDE, Math.ceil(LINE_REACH_MM * PER_MM));
-  const borders = readBorders(traceBorders(grown, SIDE, SIDE), PER_MM, map.regions.length);
+  const borders = readBorders(map.arcs, PER_MM, map.regions.length);
   const at = (x: number, y: number) => map.labels[Math.floor(y * PER_MM) * SIDE + Math.floor(x * PER_MM)];
   const between = (p: number, q: number) =>
     borders.shared.find(({ a, b }) => a === Math.min(p, q) && b === Math.max(p, q));

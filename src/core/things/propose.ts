@@ -1,4 +1,4 @@
-import { type RegionMap, traceBorders } from '../lineart/index.ts';
+import { type IndexedPage } from '../lineart/index.ts';
 import { type Run, checkpoints, quietRun } from '../run/index.ts';
 import { type PageEvidence, likenessBonds, neighbourBonds } from './bonds.ts';
 import { readBorders } from './borders.ts';
@@ -52,19 +52,15 @@ const WORD_WEIGHT = 12;
 
 /**
  * Reads what a page shows of its things: its borders, what lies within what, and what is alike.
- * @param grown labels of the page's regions, grown to the middle of the lines
- * @param map the rest of what findRegions returns
+ * @param page what findRegions returns of it
  * @throws CancelledError when the run is cancelled
  */
 export async function readPage(
-  grown: Uint16Array,
-  { width, height, pixelsPerMm, regions, alike }: Omit<RegionMap, 'labels' | 'doubts' | 'neighbours'>,
+  { width, height, pixelsPerMm, regions, alike, arcs }: Omit<IndexedPage, 'labels' | 'grown' | 'doubts' | 'neighbours'>,
   run: Run = quietRun,
 ): Promise<PageReading> {
   const breathe = checkpoints(run);
-  await breathe(0.05, 'following the lines');
-  const arcs = traceBorders(grown, width, height);
-  await breathe(0.6, 'seeing which lines stop and which run on');
+  await breathe(0.3, 'seeing which lines stop and which run on');
   const borders = readBorders(arcs, pixelsPerMm, regions.length);
   await breathe(0.9, 'seeing what lies within what');
   const beside: number[][] = Array.from({ length: regions.length + 1 }, () => []);

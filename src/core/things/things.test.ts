@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { type GreyImage, LINE_REACH_MM, findRegions, growLabels } from '../lineart/index.ts';
+import { type GreyImage, findRegions } from '../lineart/index.ts';
 import { frontToBack } from './depth.ts';
 import { gather } from './gather.ts';
 import { type Answer, MOST_QUESTIONS, type PageReading, proposeThings, readPage } from './index.ts';
@@ -23,9 +23,8 @@ function drawn(inked: (x: number, y: number) => boolean): GreyImage {
 
 async function read(grey: GreyImage): Promise<{ reading: PageReading; at(x: number, y: number): number }> {
   const map = await findRegions(grey, { pixelsPerMm: PER_MM, closeGapMm: 0 });
-  const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * PER_MM));
   return {
-    reading: await readPage(grown, map),
+    reading: await readPage(map),
     at: (x, y) => map.labels[Math.floor(y * PER_MM) * map.width + Math.floor(x * PER_MM)],
   };
 }

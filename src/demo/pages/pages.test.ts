@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { type RegionMap, LINE_REACH_MM, findRegions, growLabels } from '../../core/lineart/index.ts';
+import { type PageIndex, findRegions } from '../../core/lineart/index.ts';
 import { proposeThings, readPage } from '../../core/things/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { DRAWN, type Truth } from '../draw/index.ts';
@@ -72,8 +72,7 @@ for (const page of DEMO_PAGES) {
 
     it('has its regions gathered by guesses of which nearly all keep to one thing', async () => {
       const map = await regionsOf(page);
-      const grown = growLabels(map.labels, map.width, map.height, Math.ceil(LINE_REACH_MM * map.pixelsPerMm));
-      const { guesses } = proposeThings(await readPage(grown, map));
+      const { guesses } = proposeThings(await readPage(map));
       const guessOf = new Map(guesses.flatMap(({ regionIds }, k) => regionIds.map((id) => [id, k] as const)));
       const areas = guesses.map(() => new Map<string, number>());
       for (const { name, at, areaMm2 } of all) {
@@ -95,7 +94,7 @@ for (const page of DEMO_PAGES) {
   });
 }
 
-async function regionsOf(page: DemoPage): Promise<RegionMap> {
+async function regionsOf(page: DemoPage): Promise<PageIndex> {
   const { data, info } = await sharp(readFileSync(sheet(`${page.id}.png`)))
     .toColourspace('b-w')
     .raw()
@@ -104,7 +103,7 @@ async function regionsOf(page: DemoPage): Promise<RegionMap> {
   return findRegions(grey, { pixelsPerMm: info.width / page.widthMm });
 }
 
-function idAt({ labels, width, pixelsPerMm, regions }: RegionMap, x: number, y: number): number {
+function idAt({ labels, width, pixelsPerMm, regions }: PageIndex, x: number, y: number): number {
   const label = labels[Math.floor(y * pixelsPerMm) * width + Math.floor(x * pixelsPerMm)];
   return label <= regions.length ? label : 0;
 }

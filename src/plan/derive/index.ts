@@ -2,7 +2,9 @@
 export { type PencilsHere, RecipeContexts } from './recipe-contexts.ts';
 export { deriveHours, deriveRecipes, proposedEffects } from './derive.ts';
 export { type PlannedPage, deriveForms, formedThings } from './things-in-light.ts';
+export { groundsOf } from './grounds.ts';
 export { type Hours, withinHours } from './hours.ts';
+export { type DerivedSheet, laidSheet } from './laid-sheet.ts';
 export { regionsOfThings } from './things-regions.ts';
 export { reflectionsOf, withReflected } from './reflections.ts';
 export { regionsKey } from './regions-key.ts';

@@ -253,7 +253,8 @@ export const regionMaps = pgTable(
     from: text('from').notNull(),
     count: integer('count').notNull(),
     meta: jsonb('meta').$type<RegionsMeta>().notNull(),
-    labelsHash: text('labels_hash')
+    /** Their page index. */
+    indexHash: text('index_hash')
       .notNull()
       .references(() => blobs.hash),
   },

@@ -2,17 +2,7 @@ import { format } from 'date-fns';
 import { Router } from 'express';
 import multer from 'multer';
 import { z } from 'zod';
-import {
-  Command,
-  Id,
-  LogEntry,
-  Millimetres,
-  Name,
-  NewBenchPlan,
-  NewNote,
-  RegionsMeta,
-  SheetEdit,
-} from '../../contracts/index.ts';
+import { Command, Id, LogEntry, Millimetres, Name, NewBenchPlan, NewNote, SheetEdit } from '../../contracts/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { Refused } from '../refused.ts';
@@ -21,7 +11,7 @@ import { benchBook } from '../services/bench-book.ts';
 import { exportSheet } from '../services/export-sheet.ts';
 import { addNote, readNotebook } from '../services/notebook.ts';
 import { nameFromKey } from '../services/page-key.ts';
-import { readLabels, readRegions, storeRegions } from '../services/regions.ts';
+import { readPackedIndex, readRegions, storeRegions } from '../services/regions.ts';
 import {
   applyCommand,
   copySheet,
@@ -123,17 +113,16 @@ export function sheetRoutes(db: Database): Router {
     '/:id/regions',
     json((request) => readRegions(db, request.params.id, From.parse(request.query.from))),
   );
-  router.get('/:id/labels', async (request, response) => {
-    response
-      .type('application/octet-stream')
-      .send(Buffer.from(await readLabels(db, request.params.id, From.parse(request.query.from))));
+  router.get('/:id/page-index', async (request, response) => {
+    const packed = await readPackedIndex(db, request.params.id, From.parse(request.query.from));
+    response.type('application/octet-stream').send(Buffer.from(packed));
   });
   router.put(
     '/:id/regions',
-    upload.single('labels'),
+    upload.single('index'),
     json(async (request) => {
-      if (!request.file) throw new Refused(422, 'The raster of regions did not arrive.');
-      return storeRegions(db, request.params.id, metaOf(request.body.meta), request.file.buffer);
+      if (!request.file) throw new Refused(422, 'The regions did not arrive.');
+      return storeRegions(db, request.params.id, String(request.body.from ?? ''), request.file.buffer);
     }),
   );
   router.get(
@@ -170,13 +159,4 @@ export function sheetRoutes(db: Database): Router {
     json((request) => addNote(db, request.params.id, bodyOf(NewNote, request))),
   );
   return router;
-}
-
-function metaOf(text: unknown): RegionsMeta {
-  try {
-    return RegionsMeta.parse(JSON.parse(String(text)));
-  } catch (error) {
-    if (error instanceof SyntaxError) throw new Refused(422, 'The list of regions cannot be read.');
-    throw error;
-  }
 }

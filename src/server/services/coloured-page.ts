@@ -1,23 +1,19 @@
-import { gunzipSync } from 'node:zlib';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
-import { paperById, pencilOptics } from '../../core/laydown/index.ts';
-import { pageFields } from '../../core/light/index.ts';
-import { type GreyImage, LINE_REACH_MM, distanceToLines, growLabels, inkShareOf } from '../../core/lineart/index.ts';
-import { renderPreview } from '../../core/preview/index.ts';
+import { paperById } from '../../core/laydown/index.ts';
+import { type GreyImage, inkShareOf } from '../../core/lineart/index.ts';
+import { OpenPage, renderSheet } from '../../core/render/index.ts';
 import { type Run, checkpoints } from '../../core/run/index.ts';
-import { glowsOf, lightingOf } from '../../plan/index.ts';
 import { laidLayers } from '../../order/index.ts';
 import { asTrayPencil } from '../../pencils/index.ts';
-import { deriveRecipes, formedThings } from '../../plan/derive/index.ts';
-import { type LaidPage, laidOnInk, laidOnPaper, groundsOf } from '../../rendering/index.ts';
+import { deriveRecipes, formedThings, groundsOf, laidSheet } from '../../plan/derive/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
 import { orNotFound } from '../refused.ts';
 import { benchState, ratesOf } from './bench.ts';
-import { readLabels, readRegions } from './regions.ts';
+import { readIndex, readRegions } from './regions.ts';
 import { sheetState } from './sheets.ts';
 import { listPencils } from './trays.ts';
 
@@ -60,36 +56,22 @@ async function laidColour(
   breathe: (share: number, doing: string) => Promise<void>,
 ) {
   const { plan, trayId } = await sheetState(db, sheetId);
-  const meta = await readRegions(db, sheetId);
-  const { width, height, pixelsPerMm, regions } = meta;
-  const labels = new Uint16Array(new Uint8Array(gunzipSync(await readLabels(db, sheetId))).buffer);
-  const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
+  const [meta, index] = [await readRegions(db, sheetId), await readIndex(db, sheetId)];
   await breathe(0.3, 'looking at what is laid');
-  const pencils = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, pencil]));
-  const recipes = deriveRecipes(plan, meta, pencils, await ratesOf(db, sheetId));
-  const things = formedThings(plan, meta).map((thing) => ({ ...thing, recipe: recipes.get(thing.id) ?? null }));
+  const stored = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, pencil]));
+  const recipes = deriveRecipes(plan, meta, stored, await ratesOf(db, sheetId));
   const bench = await benchState(db, sheetId);
   const done = new Set(bench.done.map((entry) => entry.stepId));
   const upTo = Object.fromEntries(
     [...recipes].map(([id, { layers }]) => [id, bench.plan ? laidLayers(id, layers, done, bench.plan.steps) : 0]),
   );
-  const distance = distanceToLines(labels, width, height);
-  const page = { width, height, pixelsPerMm, grown, distance, regions };
-  const fields = pageFields(page, things, lightingOf(plan));
-  await breathe(0.6, 'laying the pencils');
-  const laid: LaidPage = {
-    things,
-    regions,
-    upTo,
-    glows: glowsOf(plan),
-    vanishing: plan.horizon.vanishing,
-    paper: paperById(plan.page.paper),
+  await breathe(0.5, 'laying the pencils');
+  const derived = {
+    formed: formedThings(plan, meta),
+    recipes,
     grounds: groundsOf(plan, meta.seen),
-    opticsOf: (id) => ({ optics: pencilOptics(asTrayPencil(pencils.get(id)!)), key: id }),
+    paper: paperById(plan.page.paper),
+    pencils: new Map([...stored].map(([id, pencil]) => [id, asTrayPencil(pencil)])),
   };
-  const built = new Map();
-  const onPaper = laidOnPaper(laid, built);
-  await breathe(0.8, 'laying the pencils');
-  const ink = laidOnInk(laid, inkShareOf(print), built);
-  return renderPreview({ width, height, pixelsPerMm, labels: grown, fields, ink, ...onPaper }).data;
+  return renderSheet(new OpenPage(index), inkShareOf(print), laidSheet(plan, derived, upTo), { step: 1 }).data;
 }

@@ -1,5 +1,4 @@
 import { readFile } from 'node:fs/promises';
-import { gzipSync } from 'node:zlib';
 import { and, eq, ne, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import sharp from 'sharp';
@@ -23,7 +22,7 @@ import {
 } from '../db/schema.ts';
 import { logSteps, storeBenchPlan } from './bench.ts';
 import { nameFromKey } from './page-key.ts';
-import { storeRegions } from './regions.ts';
+import { packIndex, readRegions, storeRegions } from './regions.ts';
 import { editPlan, planColumns } from './sheets.ts';
 
 const LAID_OUT = 'demo laid out';
@@ -133,11 +132,11 @@ async function findAndName(db: Database, sheetId: string) {
   const { data, info } = await sharp(bytes).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
   const { widthMm } = sheet.plan.page;
   const grey = { width: info.width, height: info.height, data: new Uint8Array(data) };
-  const { labels, ...found } = await findRegions(grey, { pixelsPerMm: info.width / widthMm });
-  const regions = { ...found, seen: null, from: regionsKey(sheet.pictureHash, info.width, widthMm, USUAL_FINDING) };
-  await storeRegions(db, sheetId, regions, gzipSync(new Uint8Array(labels.buffer), { level: 4 }));
+  const index = await findRegions(grey, { pixelsPerMm: info.width / widthMm });
+  const from = regionsKey(sheet.pictureHash, info.width, widthMm, USUAL_FINDING);
+  await storeRegions(db, sheetId, from, await packIndex(index));
   const { plan, revision } = await nameFromKey(db, sheetId, 'demo-names');
-  return { plan, revision, regions };
+  return { plan, revision, regions: await readRegions(db, sheetId) };
 }
 
 /** Whether the demo lies on the desk, and how much of it. */

@@ -1,19 +1,18 @@
 import { createHash } from 'node:crypto';
 import { promisify } from 'node:util';
-import { gunzipSync } from 'node:zlib';
 import { eq } from 'drizzle-orm';
 import { type AsyncZippable, zip } from 'fflate';
 import Papa from 'papaparse';
 import type { RegionsMeta, SheetState } from '../../contracts/index.ts';
 import { type DrawnGroup, regionsSvg } from '../../core/formats/index.ts';
-import { LINE_REACH_MM, growLabels, ringsOfRegions, traceBorders } from '../../core/lineart/index.ts';
+import { type PageIndex } from '../../core/lineart/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
 import { orNotFound } from '../refused.ts';
 import { readRecord } from './bench.ts';
 import { readNotebook } from './notebook.ts';
-import { readLabels, readRegions } from './regions.ts';
+import { readIndex, readRegions } from './regions.ts';
 import { sheetState } from './sheets.ts';
 import { aboutRegion, thingsOf } from '../../plan/index.ts';
 
@@ -55,7 +54,7 @@ export async function exportSheet(db: Database, id: string): Promise<ExportedShe
   if (sheet.plan.regionsFrom) {
     const meta = await readRegions(db, id);
     files['regions.csv'] = text(regionsCsv(sheet, meta));
-    files['regions.svg'] = text(svgOf(sheet, meta, await readLabels(db, id)));
+    files['regions.svg'] = text(svgOf(sheet, await readIndex(db, id)));
   }
   const contents = Object.entries(files).map(([name, bytes]) => ({
     name,
@@ -112,11 +111,7 @@ function round(value: number): number {
   return Math.round(100 * value) / 100;
 }
 
-function svgOf({ title, plan }: SheetState, meta: RegionsMeta, packed: Uint8Array): string {
-  const { width, height, pixelsPerMm, regions } = meta;
-  const labels = new Uint16Array(new Uint8Array(gunzipSync(packed)).buffer);
-  const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm));
-  const rings = ringsOfRegions(traceBorders(grown, width, height), regions.length);
+function svgOf({ title, plan }: SheetState, { pixelsPerMm, regions, rings }: PageIndex): string {
   const inThings = new Set(thingsOf(plan).flatMap(({ regionIds }) => regionIds));
   const drawn = (ids: readonly number[]) => ids.map((id) => ({ id, rings: rings[id] }));
   const rest = regions.flatMap(({ id }) => (inThings.has(id) ? [] : [id]));

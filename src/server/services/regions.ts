@@ -1,8 +1,9 @@
-import { gunzipSync } from 'node:zlib';
+import { promisify } from 'node:util';
+import { gunzip, gunzipSync, gzip } from 'node:zlib';
 import { and, eq } from 'drizzle-orm';
-import { type RegionsMeta, type SheetState } from '../../contracts/index.ts';
-import { NO_REGION } from '../../core/lineart/index.ts';
-import { type FoundRegions, edited, readPlan, takeRegions } from '../../plan/index.ts';
+import { RegionsMeta, type SheetState } from '../../contracts/index.ts';
+import { PageIndex } from '../../core/lineart/index.ts';
+import { type MappedRegions, edited, readPlan, takeRegions } from '../../plan/index.ts';
 import { keepBlob, readBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { commands, regionMaps, sheets } from '../db/schema.ts';
@@ -11,17 +12,34 @@ import { lastDone, sheetForUpdate, sheetState, storePlan } from './sheets.ts';
 
 /** The regions of a sheet. @param from what they were found from; those that are present where it is not said */
 export async function readRegions(db: Querying, sheetId: string, from?: string): Promise<RegionsMeta> {
-  const { meta } = await stored(db, sheetId, from);
+  const { meta } = await storedMap(db, sheetId, from);
   // Regions found before anything was read in colour lack it.
   return { ...meta, seen: meta.seen ?? null };
 }
 
-/** The raster of a sheet's region ids: gzip of 16-bit little-endian values, row by row. @param from as for readRegions */
-export async function readLabels(db: Querying, sheetId: string, from?: string): Promise<Uint8Array> {
-  return (await readBlob(db, (await stored(db, sheetId, from)).labelsHash)).bytes;
+/** The page index of a sheet. @param from as for readRegions */
+export async function readIndex(db: Querying, sheetId: string, from?: string): Promise<PageIndex> {
+  return indexOf(db, await storedMap(db, sheetId, from));
 }
 
-async function stored(db: Querying, sheetId: string, from?: string) {
+/** The page index of a sheet as it is kept: gzip of its bytes. @param from as for readRegions */
+export async function readPackedIndex(db: Querying, sheetId: string, from?: string): Promise<Uint8Array> {
+  const map = await storedMap(db, sheetId, from);
+  const { mime, bytes } = await readBlob(db, map.indexHash);
+  return mime === INDEX ? bytes : packIndex(await indexOf(db, map));
+}
+
+/** What an index is kept as. Before there was one, the raster of labels alone was kept, as plain gzip. */
+const INDEX = 'application/vnd.harmonie.page-index+gzip';
+
+/** An index as it is kept and sent. */
+export function packIndex({ data }: PageIndex): Promise<Uint8Array> {
+  return promisify<ArrayBuffer, { level: number }, Uint8Array>(gzip)(data, { level: 4 });
+}
+
+type StoredMap = typeof regionMaps.$inferSelect;
+
+async function storedMap(db: Querying, sheetId: string, from?: string): Promise<StoredMap> {
   const [row] = await db
     .select({ map: regionMaps })
     .from(regionMaps)
@@ -30,30 +48,43 @@ async function stored(db: Querying, sheetId: string, from?: string) {
   return orNotFound(row?.map, 'The regions of this sheet have not been found yet.');
 }
 
+async function indexOf(db: Querying, { indexHash, meta }: StoredMap): Promise<PageIndex> {
+  const { mime, bytes } = await readBlob(db, indexHash);
+  const data = new Uint8Array(await promisify<Uint8Array, Buffer>(gunzip)(bytes)).buffer;
+  return mime === INDEX
+    ? PageIndex.from(data)
+    : PageIndex.ofLabels({ ...meta, seen: meta.seen ?? null, labels: new Uint16Array(data) });
+}
+
 /**
  * Stores the regions found on a sheet. What hung on those of before goes over to them as a part of the last change: it
  * is what they were found anew for, and taking it back brings the regions of before back too.
- * @param labels gzip of 16-bit little-endian labels as findRegions gives them, width x height
+ * @param from what they were found from
+ * @param packed gzip of the bytes of their page index
  */
 export async function storeRegions(
   db: Database,
   sheetId: string,
-  meta: RegionsMeta,
-  labels: Uint8Array,
+  from: string,
+  packed: Uint8Array,
 ): Promise<SheetState> {
-  const now = { meta, labels: unpack(labels, meta) };
   return db.transaction(async (tx) => {
     const sheet = await sheetForUpdate(tx, sheetId);
-    if (meta.width !== sheet.pictureWidth || meta.height !== sheet.pictureHeight) {
+    const index = unpack(packed, 2 * sheet.pictureWidth * sheet.pictureHeight);
+    if (index.width !== sheet.pictureWidth || index.height !== sheet.pictureHeight) {
       throw new Refused(422, 'These regions were found on a picture of another size.');
     }
-    const before = await regionsFrom(tx, sheetId, sheet.regionsFrom);
-    const row = { count: meta.regions.length, meta, labelsHash: await keepBlob(tx, 'application/gzip', labels) };
+    const { width, height, pixelsPerMm, regions, neighbours, alike, doubts, seen, labels } = index;
+    const meta = RegionsMeta.parse({ from, width, height, pixelsPerMm, regions, neighbours, alike, doubts, seen });
+    const before = await mapFrom(tx, sheetId, sheet.regionsFrom);
+    const row = { count: regions.length, meta, indexHash: await keepBlob(tx, INDEX, packed) };
     await tx
       .insert(regionMaps)
       .values({ sheetId, from: meta.from, ...row })
       .onConflictDoUpdate({ target: [regionMaps.sheetId, regionMaps.from], set: row });
-    const { plan, patches, inverse } = edited(readPlan(sheet.plan), (draft) => takeRegions(draft, before, now));
+    const { plan, patches, inverse } = edited(readPlan(sheet.plan), (draft) =>
+      takeRegions(draft, before, { meta, labels }),
+    );
     if (patches.length === 0) return sheetState(tx, sheetId);
     const [last] = before ? await tx.select().from(commands).where(lastDone(sheetId)) : [];
     if (last) {
@@ -65,28 +96,30 @@ export async function storeRegions(
   });
 }
 
-async function regionsFrom(tx: Querying, sheetId: string, from: string | null): Promise<FoundRegions | null> {
+async function mapFrom(tx: Querying, sheetId: string, from: string | null): Promise<MappedRegions | null> {
   if (from === null) return null;
   const [map] = await tx
     .select()
     .from(regionMaps)
     .where(and(eq(regionMaps.sheetId, sheetId), eq(regionMaps.from, from)));
-  if (!map) return null;
-  const { bytes } = await readBlob(tx, map.labelsHash);
-  return { meta: map.meta, labels: new Uint16Array(new Uint8Array(gunzipSync(bytes)).buffer) };
+  return map ? { meta: map.meta, labels: (await indexOf(tx, map)).labels } : null;
 }
 
-function unpack(labels: Uint8Array, { width, height, regions }: RegionsMeta): Uint16Array {
+/** Tables beside the rasters take no more than this, bytes: 65,000 regions with their borders. */
+const MOST_TABLES = 64e6;
+
+function unpack(packed: Uint8Array, raster: number): PageIndex {
   const bytes = (() => {
     try {
-      return gunzipSync(labels, { maxOutputLength: 2 * width * height });
+      return gunzipSync(packed, { maxOutputLength: 2 * raster + MOST_TABLES });
     } catch {
-      throw new Refused(422, 'The raster of regions cannot be read.');
+      throw new Refused(422, 'The regions of this page cannot be read.');
     }
   })();
-  if (bytes.length !== 2 * width * height) throw new Refused(422, 'The raster of regions is not as large as its page.');
-  const raster = new Uint16Array(new Uint8Array(bytes).buffer);
-  const highest = raster.reduce((a, b) => (b === NO_REGION ? a : Math.max(a, b)), 0);
-  if (highest !== regions.length) throw new Refused(422, 'The raster of regions and their list do not agree.');
-  return raster;
+  try {
+    return PageIndex.from(new Uint8Array(bytes).buffer);
+  } catch (error) {
+    if (error instanceof RangeError) throw new Refused(422, error.message);
+    throw error;
+  }
 }

@@ -38,7 +38,7 @@ export async function clearUnused(db: Database, mostUndoBytes = MOST_UNDO_BYTES)
       delete from blobs b where not exists (
         select 1 from sheets s where b.hash in (s.original_hash, s.picture_hash, s.colours_hash, s.key_hash)
       ) and not exists (
-        select 1 from region_maps m where m.labels_hash = b.hash
+        select 1 from region_maps m where m.index_hash = b.hash
       ) and not exists (
         select 1 from reference_pictures r where r.hash = b.hash
       ) returning hash`);

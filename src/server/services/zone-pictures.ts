@@ -1,16 +1,14 @@
-import { gunzipSync } from 'node:zlib';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { BenchPlan } from '../../contracts/index.ts';
-import { type PageGeometry, lightOfPage } from '../../core/light/index.ts';
-import { LINE_REACH_MM, distanceToLines, growLabels } from '../../core/lineart/index.ts';
 import { zoneShare } from '../../core/preview/index.ts';
+import { OpenPage } from '../../core/render/index.ts';
 import { lightingOf } from '../../plan/index.ts';
 import { formedThings } from '../../plan/derive/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
-import { readLabels, readRegions } from './regions.ts';
+import { readIndex } from './regions.ts';
 import { sheetState } from './sheets.ts';
 
 type PlanStep = BenchPlan['steps'][number];
@@ -54,14 +52,12 @@ async function pictureOf(db: Database, sheetId: string) {
 /** Zone guides for the steps of an order: one for each different zone of a thing that is not all of it. */
 export async function zonePictures(db: Database, sheetId: string, bench: BenchPlan): Promise<GuidePicture[]> {
   const { plan } = await sheetState(db, sheetId);
-  const meta = await readRegions(db, sheetId);
-  const { width, height, pixelsPerMm, regions } = meta;
+  const index = await readIndex(db, sheetId);
+  const { pixelsPerMm, regions } = index;
   const wanted = guidedSteps(bench);
   if (wanted.length === 0) return [];
   const every = Math.max(1, Math.round(pixelsPerMm / PER_MM));
-  const labels = new Uint16Array(new Uint8Array(gunzipSync(await readLabels(db, sheetId))).buffer);
-  const page = geometryOf(labels, width, height, pixelsPerMm, every, regions);
-  const { fields } = lightOfPage(page, formedThings(plan, meta), lightingOf(plan));
+  const page = new OpenPage(index).lit(formedThings(plan, index), lightingOf(plan), every);
   const { bytes } = await pictureOf(db, sheetId);
   const ink = await sharp(bytes).resize(page.width, page.height, { fit: 'fill' }).toColourspace('b-w').raw().toBuffer();
   const pictures: GuidePicture[] = [];
@@ -75,7 +71,7 @@ export async function zonePictures(db: Database, sheetId: string, bench: BenchPl
     const top = at(box.top - MARGIN_MM, page.height);
     const right = at(Math.min(box.right + MARGIN_MM, box.left + LARGEST_MM.width), page.width);
     const bottom = at(Math.min(box.bottom + MARGIN_MM, box.top + LARGEST_MM.height), page.height);
-    const share = zoneShare(step.zone, fields);
+    const share = zoneShare(step.zone, page.fields);
     const own = new Set(step.regionIds);
     const grey = Buffer.alloc((right - left) * (bottom - top));
     for (let y = top, o = 0; y < bottom; y++) {
@@ -92,26 +88,6 @@ export async function zonePictures(db: Database, sheetId: string, bench: BenchPl
     pictures.push({ thingId: step.thingId, step, png, ...size });
   }
   return pictures;
-}
-
-/** The page at every so many pixels: lines and regions, and how far each pixel lies from a line. */
-function geometryOf(
-  labels: Uint16Array,
-  width: number,
-  height: number,
-  pixelsPerMm: number,
-  every: number,
-  regions: PageGeometry['regions'],
-): PageGeometry {
-  const [across, down] = [Math.ceil(width / every), Math.ceil(height / every)];
-  const sampled = new Uint16Array(across * down);
-  for (let y = 0, o = 0; y < down; y++) {
-    for (let x = 0; x < across; x++, o++) sampled[o] = labels[y * every * width + x * every];
-  }
-  const perMm = pixelsPerMm / every;
-  const grown = growLabels(sampled, across, down, Math.ceil(LINE_REACH_MM * perMm));
-  const distance = distanceToLines(sampled, across, down);
-  return { width: across, height: down, pixelsPerMm: perMm, grown, distance, regions };
 }
 
 /** The first step of each different zone of a thing, those that are laid all over left out. */

@@ -4,7 +4,7 @@ import supertest from 'supertest';
 import { gzipSync } from 'node:zlib';
 import { sql } from 'drizzle-orm';
 import type { Command, RegionsMeta, SheetState } from '../../contracts/index.ts';
-import { findRegions } from '../../core/lineart/index.ts';
+import { type FindOptions, findRegions } from '../../core/lineart/index.ts';
 import { type PlanEdit, edited } from '../../plan/index.ts';
 import { createApp } from '../app.ts';
 import { type Database, openDatabase } from '../db/open-database.ts';
@@ -39,21 +39,30 @@ export function gridPng(across: number, down: number): Promise<Buffer> {
   return sharp(Buffer.from(drawing)).png().toBuffer();
 }
 
-/** Regions of a picture as the browser would find and pack them. */
+/** Regions as the browser would find and pack them. */
+export interface Found {
+  meta: RegionsMeta;
+  packed: Buffer;
+}
+
+/** The regions of a picture. @param wishes how they are found; default as usual */
 export async function foundIn(
   png: Buffer,
   pixelsPerMm: number,
   from = `test@${pixelsPerMm}`,
-): Promise<{ meta: RegionsMeta; labels: Buffer }> {
+  wishes: Omit<FindOptions, 'pixelsPerMm'> = {},
+): Promise<Found> {
   const { data, info } = await sharp(png).greyscale().raw().toBuffer({ resolveWithObject: true });
-  const { labels, ...meta } = await findRegions(
-    { width: info.width, height: info.height, data: new Uint8Array(data) },
-    { pixelsPerMm },
-  );
-  return {
-    meta: { ...meta, seen: null, from },
-    labels: gzipSync(new Uint8Array(labels.buffer)),
-  };
+  const grey = { width: info.width, height: info.height, data: new Uint8Array(data) };
+  const index = await findRegions(grey, { pixelsPerMm, ...wishes });
+  const { width, height, regions, neighbours, alike, doubts } = index;
+  const meta = { from, seen: null, width, height, pixelsPerMm, regions, neighbours, alike, doubts };
+  return { meta, packed: gzipSync(new Uint8Array(index.data)) };
+}
+
+/** Sends regions as the browser does. */
+export function sendRegions({ api }: Pick<Desk, 'api'>, { meta, packed }: Found, id = SHEET) {
+  return api.put(`/api/sheets/${id}/regions`).field('from', meta.from).attach('index', packed, 'index.gz');
 }
 
 export type Desk = Awaited<ReturnType<typeof emptyDesk>>;
@@ -69,13 +78,9 @@ export async function bringIn({ api }: Desk, file: Buffer, id = SHEET) {
 export async function withRegions(desk: Desk, { columns = 3, rows = 2, id = SHEET } = {}) {
   const png = await gridPng(columns, rows);
   await bringIn(desk, png, id);
-  const { meta, labels } = await foundIn(png, 10);
-  await desk.api
-    .put(`/api/sheets/${id}/regions`)
-    .field('meta', JSON.stringify(meta))
-    .attach('labels', labels, 'labels.gz')
-    .expect(200);
-  return { meta, labels, png };
+  const found = await foundIn(png, 10);
+  await sendRegions(desk, found, id).expect(200);
+  return { ...found, png };
 }
 
 /** An oil pencil as it is added to a tray. */

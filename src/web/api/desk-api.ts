@@ -27,7 +27,6 @@ import type {
   PracticeSeries,
   ReadOn,
   RecordEntry,
-  RegionsMeta,
   Reference,
   ReferenceEdit,
   Settings,
@@ -132,9 +131,6 @@ export const deskApi = createApi({
         method: 'PUT',
         body: form,
       })),
-      regions: build.query<RegionsMeta, { sheetId: string; from: string }>({
-        query: ({ sheetId, from }) => `/sheets/${sheetId}/regions?from=${encodeURIComponent(from)}`,
-      }),
       trays: build.query<Tray[], void>({ query: () => '/trays', providesTags: ['trays'] }),
       pencils: build.query<Pencil[], string>({
         query: (trayId) => `/trays/${trayId}/pencils`,
@@ -331,7 +327,6 @@ export const {
   useCopySheetMutation,
   useNameFromKeyMutation,
   useStoreRegionsMutation,
-  useRegionsQuery,
   useTraysQuery,
   usePencilsQuery,
   useAddPencilsMutation,

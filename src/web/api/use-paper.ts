@@ -1,7 +1,8 @@
 import type { Pencil, ReadOn, TrayFit } from '../../contracts/index.ts';
 import { paperKind } from '../../core/laydown/index.ts';
 import { type PaperInUse, paperInUse } from '../../pencils/index.ts';
-import { useFitsQuery, usePencilsQuery, useReadOnQuery } from './desk-api.ts';
+import { type State } from '../app/store.ts';
+import { deskApi, useFitsQuery, usePencilsQuery, useReadOnQuery } from './desk-api.ts';
 
 interface Known {
   pencils: readonly Pencil[];
@@ -26,6 +27,17 @@ export function usePaper(trayId: string, paper: string): PaperInUse | null {
     fits: fits.data ?? NONE.fits,
     readOn: readOn.data ?? NONE.readOn,
   });
+}
+
+/** The same from what the store has; null until that is known. */
+export function selectPaper(state: State, trayId: string, paper: string): PaperInUse | null {
+  const { endpoints } = deskApi;
+  const [pencils, fits, readOn] = [
+    endpoints.pencils.select(trayId)(state).data,
+    endpoints.fits.select(trayId)(state).data,
+    endpoints.readOn.select(trayId)(state).data,
+  ];
+  return pencils && fits && readOn ? paperFrom(`${trayId} ${paper}`, paper, { pencils, fits, readOn }) : null;
 }
 
 function paperFrom(key: string, paper: string, known: Known): PaperInUse {

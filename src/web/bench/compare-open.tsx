@@ -2,7 +2,7 @@ import { Suspense, lazy } from 'react';
 import { type OpenPrice, type Step, costsAt } from '../../core/bench/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Notice, Progress } from '../parts/index.ts';
-import { pencilWorker, useJob } from '../workers/index.ts';
+import { pencilJobs, useJob } from '../workers/index.ts';
 
 const OpenPrices = lazy(() => import('./open-prices.tsx'));
 
@@ -11,7 +11,7 @@ const EACH_MS = 800;
 
 /** Works out what each number of open things costs in pick-ups and minutes, and draws them as curves. */
 export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits: readonly number[]; chosen: number }) {
-  const { now, start, cancel } = useJob<OpenPrice[]>(pencilWorker, 'ordering steps');
+  const { now, start, cancel } = useJob<OpenPrice[]>('ordering steps');
   const { rates, sheet } = useDesk();
   const { hand } = sheet.plan.bench;
   const costs = costsAt(rates);
@@ -35,9 +35,8 @@ export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits
         className="justify-self-start px-0!"
         onClick={() => {
           if (working) return;
-          void start((jobId, report) =>
-            pencilWorker.priceOfOpen(jobId, steps(), limits, { costs, hand, deadlineMs: EACH_MS }, report),
-          );
+          const input = { steps: steps(), limits, options: { costs, hand, deadlineMs: EACH_MS } };
+          void start((report) => pencilJobs.start('priceOfOpen', input, { report }));
         }}
       >
         {now.state === 'done' ? 'Compare again' : 'Compare what each costs'}

@@ -123,11 +123,19 @@ export function useWithWaiting(sheetId: string, bench: BenchState | undefined) {
       otherTabs?.removeEventListener('message', look);
     };
   }, [sheetId]);
-  const shown = useMemo(() => {
-    const own = all.filter((each) => each.sheetId === sheetId && each.entry.planId === bench?.plan?.id);
-    return bench && own.reduce((state, { entry }) => withEntry(state, entry), bench);
-  }, [all, bench, sheetId]);
+  const shown = useMemo(() => bench && withWaiting(sheetId, bench, all), [all, bench, sheetId]);
   return { bench: shown, away, waits: all.filter((each) => each.sheetId === sheetId).length };
+}
+
+/** The bench of a sheet as it stands at this moment; undefined until it was fetched. */
+export function benchNow(sheetId: string): BenchState | undefined {
+  const { data } = deskApi.endpoints.bench.select(sheetId)(store.getState());
+  return data && withWaiting(sheetId, data, waiting);
+}
+
+function withWaiting(sheetId: string, bench: BenchState, all: readonly Waiting[]): BenchState {
+  const own = all.filter((each) => each.sheetId === sheetId && each.entry.planId === bench.plan?.id);
+  return own.reduce((state, { entry }) => withEntry(state, entry), bench);
 }
 
 function subscribe(listener: () => void) {

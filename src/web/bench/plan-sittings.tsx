@@ -46,7 +46,7 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
   const desk = useDesk();
   const { sheet, page, recipes, pencilById } = desk;
   const { plan, done } = bench;
-  const ordering = useOrder(bench);
+  const ordering = useOrder(sheet.id);
   const doneIds = useMemo(() => new Set(done.map(({ stepId }) => stepId)), [done]);
   const [look, setLook] = useState<'sheet' | 'order'>('sheet');
   const [regionId, setRegionId] = useState<number | null>(null);

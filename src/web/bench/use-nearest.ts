@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react';
+import { useMemo } from 'react';
 import { type Pencil, isHere } from '../../contracts/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { pencilWorker } from '../workers/index.ts';
+import { pencilJobs, useAnswer } from '../workers/index.ts';
 
 /** A pencil that comes near another on this paper. */
 export interface Near {
@@ -17,19 +17,18 @@ const HOW_MANY = 5;
 /** The pencils of the tray that come nearest to one of them on this paper; null until that is known. */
 export function useNearest(pencilId: string | null): Near[] | null {
   const { pencils, pencilById, use, laid } = useDesk();
-  const [found, setFound] = useState<{ of: string; near: Near[] } | null>(null);
-  useEffect(() => {
-    const own = pencilId ? pencilById.get(pencilId) : undefined;
-    const target = pencilId ? laid.get(pencilId)?.body : undefined;
-    if (!own || !target) return;
-    let wanted = true;
-    const others = pencils.filter((pencil) => pencil.id !== own.id && isHere(pencil)).map(use.trayPencil);
-    void pencilWorker.near(target, use.trayPencil(own), others, use.paper, 'medium', HOW_MANY).then(({ singles }) => {
-      if (!wanted) return;
-      const near = singles.map(({ id, deltaE, differs }) => ({ pencil: pencilById.get(id)!, apart: deltaE, differs }));
-      setFound({ of: own.id, near });
-    });
-    return () => void (wanted = false);
-  }, [pencilId, pencils, pencilById, use, laid]);
-  return found && found.of === pencilId ? found.near : null;
+  const own = pencilId ? pencilById.get(pencilId) : undefined;
+  const target = pencilId ? laid.get(pencilId)?.body : undefined;
+  const ask = () => {
+    const others = pencils.filter((pencil) => pencil.id !== pencilId && isHere(pencil)).map(use.trayPencil);
+    const look = { target: target!, of: use.trayPencil(own!), pressure: 'medium', limit: HOW_MANY } as const;
+    return pencilJobs.start('near', { ...look, pencils: others, paper: use.paper });
+  };
+  const found = useAnswer(own && target ? [ask] : [], [own, target, pencils, use], { fresh: true }).value;
+  return useMemo(
+    () =>
+      found &&
+      found.singles.map(({ id, deltaE, differs }) => ({ pencil: pencilById.get(id)!, apart: deltaE, differs })),
+    [found, pencilById],
+  );
 }

@@ -2,15 +2,16 @@ import { createContext, useContext } from 'react';
 import type { Pencil, RegionGround, RegionsMeta, SheetState } from '../../contracts/index.ts';
 import { type Rates } from '../../core/bench/index.ts';
 import { type FormedThing } from '../../core/light/index.ts';
+import { type PageIndex } from '../../core/lineart/index.ts';
 import { type Recipe } from '../../core/recipe/index.ts';
 import { type PaperInUse } from '../../pencils/index.ts';
 import { type Hours } from '../../plan/derive/index.ts';
 import { type LaidPencil } from '../workers/index.ts';
 
-/** The regions of a sheet with their raster; its key names it in the page worker. */
+/** The regions of a sheet with their index; the key names them in the page worker. */
 export interface PageRegions extends RegionsMeta {
   key: string;
-  labels: Uint16Array;
+  index: PageIndex;
 }
 
 /** A sheet as every stage shares it. */

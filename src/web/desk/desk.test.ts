@@ -7,7 +7,6 @@ import { atTheDesk, chooseRegions, chooseThing, sitDownAt, toggleRegion, zoomTo 
 import { deriveForms, deriveRecipes, regionsOfThings, summariseSheet } from '../../plan/derive/index.ts';
 import { type PageRegions } from './desk-context.ts';
 import { regionAt, tinyRegionsAround } from './region-at.ts';
-import { smoothed } from './region-paths.ts';
 import { decideThing, edited, frontToBack, thingsOf } from '../../plan/index.ts';
 
 const region = (id: number, usableWidthMm: number, areaMm2: number, y = 150): Region => ({
@@ -97,7 +96,7 @@ describe('the region under the pointer', () => {
   const labels = new Uint16Array(width * 10);
   labels.fill(NO_REGION, 0, width);
   for (let y = 1; y < 10; y++) for (let x = 0; x < width; x++) labels[y * width + x] = x < 8 ? 1 : x < 12 ? 0 : 2;
-  const page = { labels, width, height: 10 } as unknown as PageRegions;
+  const page = { index: { labels }, width, height: 10 } as unknown as PageRegions;
 
   it('is the one whose white part it lies on', () => {
     expect(regionAt(page, 3.5, 5.5, 0)).to.equal(1);
@@ -167,7 +166,7 @@ describe('a click among tiny regions', () => {
   const page = {
     width,
     height,
-    labels,
+    index: { labels },
     pixelsPerMm: 10,
     regions: [strip(1, 0.4), strip(2, 0.4), strip(3, 3)],
   } as unknown as PageRegions;
@@ -181,42 +180,5 @@ describe('a click among tiny regions', () => {
     expect(tinyRegionsAround(page, 12, 10, 6, 1)).to.deep.equal([]);
     expect(tinyRegionsAround(page, 3, 10, 6 / 4, 4)).to.deep.equal([]);
     expect(tinyRegionsAround(page, 3, 10, 6, 2)).to.deep.equal([]);
-  });
-});
-
-describe('the outline of a region', () => {
-  /** The edge of a disc of pixels, as corners of a stair. */
-  const stairOf = (radius: number): number[] => {
-    const ring: number[] = [];
-    for (let k = 0; k < 16 * radius; k++) {
-      const turn = (2 * Math.PI * k) / (16 * radius);
-      const [x, y] = [Math.round(radius * Math.cos(turn)), Math.round(radius * Math.sin(turn))];
-      const [u, v] = ring.slice(-2);
-      if (x !== u && y !== v && ring.length > 0) ring.push(x, v);
-      if (x !== u || y !== v) ring.push(x, y);
-    }
-    return ring;
-  };
-
-  it('is drawn as the slope that a stair of pixels stands for: nowhere a pixel off, with far fewer corners', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 12, max: 150 }), (radius) => {
-        const stair = stairOf(radius);
-        const outline = smoothed(stair);
-        expect(outline.length).to.be.below(stair.length / 5);
-        for (let i = 0; i < outline.length; i++) {
-          const [p, q] = [outline[i], outline[(i + 1) % outline.length]];
-          for (const share of [0, 0.25, 0.5, 0.75]) {
-            const off = Math.hypot(p.x + share * (q.x - p.x), p.y + share * (q.y - p.y)) - radius;
-            expect(Math.abs(off)).to.be.below(2);
-          }
-        }
-      }),
-    );
-  });
-
-  it('of a tiny region keeps all of its corners', () => {
-    const square = [0, 0, 2, 0, 2, 2, 0, 2];
-    expect(smoothed(square).flatMap(({ x, y }) => [x, y])).to.deep.equal(square);
   });
 });

@@ -1,6 +1,9 @@
-import { unpackedLabels } from '../workers/packed-labels.ts';
+import { LRUCache } from 'lru-cache';
+import { PageIndex } from '../../core/lineart/index.ts';
+import { PRIORITY, pageJobs } from '../workers/index.ts';
+import { type PageRegions } from './desk-context.ts';
 
-const pictures = new Map<string, Promise<ImageBitmap>>();
+const pictures = new LRUCache<string, Promise<ImageBitmap>>({ max: 4 });
 
 /** The address of a sheet's working picture; its hash makes it safe to keep. */
 export function pictureUrl(sheetId: string, hash: string): string {
@@ -17,24 +20,23 @@ export function loadPicture(sheetId: string, hash: string): Promise<ImageBitmap>
       )
       .then((blob) => createImageBitmap(blob));
     picture.catch(() => pictures.delete(hash));
-    if (pictures.size > 4) pictures.delete(pictures.keys().next().value!);
     pictures.set(hash, picture);
   }
   return picture;
 }
 
-/** The raster that was just found here, so that what was sent is not fetched back. */
-let justFound: { key: string; labels: Uint16Array } | null = null;
-
-/** Keeps the raster of region ids that was found of a sheet. @param from what they were found from */
-export function keepLabels(sheetId: string, from: string, labels: Uint16Array): void {
-  justFound = { key: `${sheetId} ${from}`, labels };
-}
-
-/** The stored raster of region ids. @param from what they were found from */
-export async function loadLabels(sheetId: string, from: string): Promise<Uint16Array> {
-  if (justFound?.key === `${sheetId} ${from}`) return justFound.labels;
-  const response = await fetch(`/api/sheets/${sheetId}/labels?from=${encodeURIComponent(from)}`);
-  if (!response.ok) throw new Error('The regions of this page did not arrive.');
-  return unpackedLabels(await response.blob());
+/**
+ * The regions of a sheet. They come by way of the page worker, which keeps them and fetches only what was not just found.
+ * @param from what they were found from, and what they are kept under
+ * @param picture address of the sheet's picture
+ * @throws Error with a sentence where they did not arrive
+ */
+export async function loadRegions(sheetId: string, from: string, picture: string): Promise<PageRegions> {
+  const index = `/api/sheets/${sheetId}/page-index?from=${encodeURIComponent(from)}`;
+  const input = { key: from, index, picture };
+  const outcome = await pageJobs.start('takeUpPage', input, { priority: PRIORITY.waitedFor }).outcome;
+  if (outcome.kind !== 'done') throw new Error(outcome.kind === 'refused' ? outcome.sentence : 'It was stopped.');
+  const page = PageIndex.from(outcome.value);
+  const { width, height, pixelsPerMm, regions, neighbours, alike, doubts, seen } = page;
+  return { key: from, from, index: page, width, height, pixelsPerMm, regions, neighbours, alike, doubts, seen };
 }

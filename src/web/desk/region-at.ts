@@ -5,7 +5,8 @@ import { type PageRegions } from './desk-context.ts';
  * The region at a point of the picture, or the nearest within `reach` pixels where the point lies on a line.
  * @returns its id, or null beside all
  */
-export function regionAt({ labels, width, height }: PageRegions, x: number, y: number, reach: number): number | null {
+export function regionAt({ index, width, height }: PageRegions, x: number, y: number, reach: number): number | null {
+  const { labels } = index;
   const cx = Math.floor(x);
   const cy = Math.floor(y);
   const at = (px: number, py: number) => {
@@ -37,7 +38,8 @@ const TINY_PX = 7;
  * @param scale CSS pixels per pixel of the picture
  */
 export function tinyRegionsAround(page: PageRegions, x: number, y: number, reach: number, scale: number): number[] {
-  const { labels, width, height, regions, pixelsPerMm } = page;
+  const { index, width, height, regions, pixelsPerMm } = page;
+  const { labels } = index;
   const [cx, cy, r] = [Math.floor(x), Math.floor(y), Math.min(40, Math.ceil(reach))];
   const near = new Set<number>();
   for (let py = Math.max(0, cy - r); py <= Math.min(height - 1, cy + r); py++) {

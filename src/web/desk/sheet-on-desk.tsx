@@ -1,20 +1,20 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Outlet, useParams } from 'react-router';
-import type { Pencil, RegionsMeta, SheetState } from '../../contracts/index.ts';
-import { usePencilsQuery, useRatesQuery, useRegionsQuery, useSheetQuery } from '../api/desk-api.ts';
+import type { Pencil, SheetState } from '../../contracts/index.ts';
+import { usePencilsQuery, useRatesQuery, useSheetQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { ASSUMED_RATES } from '../../core/bench/index.ts';
 import { whiteBook } from '../../core/laydown/index.ts';
 import { useAppDispatch } from '../app/store.ts';
-import { type LaidPencil, openInWorker, pencilWorker } from '../workers/index.ts';
+import { type LaidPencil, PRIORITY, pencilJobs, useAnswer } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
 import { type PaperInUse } from '../../pencils/index.ts';
-import { type PlannedPage, formedThings, deriveHours, regionsKey } from '../../plan/derive/index.ts';
-import { groundsOf } from '../../rendering/index.ts';
+import { regionsKey } from '../../plan/derive/index.ts';
+import { deskOf, layOnDesk } from './derived-desk.ts';
 import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
-import { loadLabels, loadPicture, pictureUrl } from './load-page.ts';
+import { loadPicture, loadRegions, pictureUrl } from './load-page.ts';
 
 /** Lays a sheet on the desk: loads what every stage shares, then shows the stage. */
 export function SheetOnDesk() {
@@ -31,8 +31,9 @@ export function SheetOnDesk() {
   // A stage once shown stays: its keys, its scroll and what is under way there outlive regions that are found anew.
   const [shown, setShown] = useState<string | null>(null);
   if (sheet && page !== 'loading' && shown !== sheetId) setShown(sheetId);
+  const unread = page !== null && typeof page === 'object' && 'failed' in page ? page.failed : null;
   if (error) return <Failed sentence={sentenceOf(error)} />;
-  if (picture.failed) return <Failed sentence={picture.failed} />;
+  if (picture.failed ?? unread) return <Failed sentence={(picture.failed ?? unread)!} />;
   if (!sheet || !pencils || !use || !picture.value || (page === 'loading' && shown !== sheetId))
     return <Waiting doing="laying the sheet on the desk" />;
   return (
@@ -41,14 +42,12 @@ export function SheetOnDesk() {
       pencils={pencils}
       use={use}
       picture={picture.value}
-      page={page === 'loading' ? null : page}
+      page={page === 'loading' || unread !== null ? null : (page as PageRegions | null)}
     >
       <Outlet />
     </WithDerived>
   );
 }
-
-const NO_PAGE: PlannedPage = { regions: [], neighbours: [] };
 
 interface DerivedProps {
   sheet: SheetState;
@@ -60,81 +59,35 @@ interface DerivedProps {
 }
 
 function WithDerived({ sheet, pencils, use, picture, page, children }: DerivedProps) {
-  const { plan } = sheet;
   const laid = useLaid(pencils, use);
   const { data: rates = ASSUMED_RATES } = useRatesQuery(sheet.id);
-  const pencilById = useMemo(() => new Map(pencils.map((pencil) => [pencil.id, pencil])), [pencils]);
-  const hours = useMemo(() => deriveHours(plan, page ?? NO_PAGE, pencilById, rates), [plan, page, pencilById, rates]);
-  const { recipes } = hours;
-  const grounds = useMemo(() => groundsOf(plan, page?.seen), [plan, page]);
-  const formed = useMemo(() => formedThings(plan, page ?? NO_PAGE), [plan, page]);
-  const desk = useMemo(
-    () => ({
-      sheet,
-      pencils,
-      pencilById,
-      use,
-      laid,
-      picture,
-      page,
-      grounds,
-      rates,
-      hours,
-      recipes,
-      formed,
-      pixelsPerMm: sheet.picture.width / plan.page.widthMm,
-    }),
-    [sheet, pencils, pencilById, use, laid, picture, page, grounds, rates, hours, recipes, formed, plan.page.widthMm],
-  );
-  return <DeskContext value={desk}>{children}</DeskContext>;
+  useEffect(() => layOnDesk(sheet.id, { picture, page, laid }), [sheet.id, picture, page, laid]);
+  return <DeskContext value={deskOf({ sheet, pencils, use, picture, page, laid, rates })}>{children}</DeskContext>;
 }
 
-/** The stored regions with their raster, handed to the page worker too; null where none hold for the sheet as it is. */
-function usePage(sheet: SheetState | undefined): PageRegions | null | 'loading' {
+/** The regions that were found on the sheet as it is; null where none hold for it. */
+function usePage(sheet: SheetState | undefined): PageRegions | null | 'loading' | { failed: string } {
   const from = sheet?.plan.regionsFrom ?? null;
   const holds = sheet !== undefined && from === keyOf(sheet);
   const sheetId = sheet?.id ?? '';
-  const { currentData: meta } = useRegionsQuery({ sheetId, from: from ?? '' }, { skip: !holds });
-  const labels = useLoaded(holds ? `${sheetId} ${from}` : null, () => loadLabels(sheetId, from!));
-  const opened = useOpened(meta, labels.value, from ?? '', sheet ? pictureUrl(sheet.id, sheet.picture.hash) : '');
+  const { value, failed } = useLoaded(holds ? `${sheetId} ${from}` : null, () =>
+    loadRegions(sheetId, from!, pictureUrl(sheetId, sheet!.picture.hash)),
+  );
   if (!sheet) return 'loading';
   if (!holds) return null;
-  return opened ?? 'loading';
+  if (failed) return { failed };
+  return value ?? 'loading';
 }
 
-function useOpened(
-  meta: RegionsMeta | undefined,
-  labels: Uint16Array | null,
-  key: string,
-  picture: string,
-): PageRegions | null {
-  return useMemo(() => {
-    if (!meta || !labels || meta.from !== key) return null;
-    const { width, height, pixelsPerMm, regions } = meta;
-    openInWorker(key, { width, height, pixelsPerMm, labels, regions, picture });
-    return { ...meta, key, labels };
-  }, [meta, labels, key, picture]);
-}
+const NONE_LAID: ReadonlyMap<string, LaidPencil> = new Map();
 
+/** How pencils come out on a paper, by id; empty until that is known. */
 function useLaid(pencils: readonly Pencil[], use: PaperInUse): ReadonlyMap<string, LaidPencil> {
-  const [laid, setLaid] = useState<ReadonlyMap<string, LaidPencil>>(new Map());
-  const key = pencils.map((pencil) => `${pencil.id} ${pencil.colour} ${pencil.type} ${pencil.opacity}`).join();
-  const { paper, fit } = use;
-  useEffect(() => {
-    let wanted = true;
-    void pencilWorker
-      .onPaper(
-        pencils.map((pencil) => use.trayPencil(pencil)),
-        paper,
-      )
-      .then((list) => {
-        if (wanted) setLaid(new Map(list.map((pencil) => [pencil.id, pencil])));
-      });
-    return () => void (wanted = false);
-    // The key stands for the pencils: where one lies does not change how it looks.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, paper.id, fit]);
-  return laid;
+  const declared = pencils.map((pencil) => use.trayPencil(pencil));
+  const { paper } = use;
+  const ask = () => pencilJobs.start('onPaper', { pencils: declared, paper }, { priority: PRIORITY.waitedFor });
+  const { value } = useAnswer([ask], [declared, paper]);
+  return useMemo(() => (value ? new Map(value.map((pencil) => [pencil.id, pencil])) : NONE_LAID), [value]);
 }
 
 /** The result of a promise that is started again when its key changes. */

@@ -1,12 +1,11 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { Thing } from '../../contracts/index.ts';
 import { type Beside, type Recipe } from '../../core/recipe/index.ts';
 import { thingsOf } from '../../plan/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { pencilWorker } from '../workers/index.ts';
+import { type OutputOf, type PencilJobs, pencilJobs, useAnswer } from '../workers/index.ts';
 
-type Outcome = Awaited<ReturnType<typeof pencilWorker.check>>;
-export type Checked = Extract<Outcome, { kind: 'done' }>['value'];
+export type Checked = OutputOf<PencilJobs['checkRecipe']>;
 
 /** Size of the predicted passage, pixels. */
 const PASSAGE = { width: 320, height: 32 };
@@ -22,20 +21,17 @@ export function useChecked(
 ): { checked: Checked | null; fault: string | null } {
   const { sheet, page, pencilById, use, grounds } = useDesk();
   const { paperFacts } = sheet.plan;
-  const [outcome, setOutcome] = useState<Outcome | null>(null);
   const beside = useBeside(thing);
   const regions = useMemo(() => thing.regionIds.flatMap((id) => page?.regions[id - 1] ?? []), [thing.regionIds, page]);
   const { weightGsm, waterSafe, inkRuns } = paperFacts;
-  useEffect(() => {
-    if (regions.length === 0) return;
-    let wanted = true;
+  const ask = () => {
     const layers = [...recipe.layers, ...(before?.layers ?? [])];
     const pencils = [...new Set(layers.map((layer) => layer.pencil))].flatMap((id) => {
       const pencil = pencilById.get(id);
       return pencil ? [use.trayPencil(pencil)] : [];
     });
     const largest = regions.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
-    const request = {
+    return pencilJobs.start('checkRecipe', {
       recipe,
       before,
       regions,
@@ -43,16 +39,13 @@ export function useChecked(
       paper: use.paper,
       onGround: grounds.get(largest.id) ?? null,
       beside: { ...beside, paper: { weightGsm, waterSafe, inkRuns } },
-    };
-    void pencilWorker.check(request, PASSAGE.width, PASSAGE.height).then((found) => {
-      if (wanted) setOutcome(found);
+      width: PASSAGE.width,
+      height: PASSAGE.height,
     });
-    return () => void (wanted = false);
-  }, [recipe, before, regions, use, pencilById, grounds, beside, weightGsm, waterSafe, inkRuns]);
-  return {
-    checked: outcome?.kind === 'done' ? outcome.value : null,
-    fault: outcome?.kind === 'refused' ? outcome.sentence : null,
   };
+  const inputs = [recipe, before, regions, use, pencilById, grounds, beside, weightGsm, waterSafe, inkRuns];
+  const { value, sentence } = useAnswer(regions.length > 0 ? [ask] : [], inputs);
+  return { checked: sentence === null ? value : null, fault: sentence };
 }
 
 /** How pale the things are that a thing touches. */

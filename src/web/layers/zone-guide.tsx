@@ -4,7 +4,7 @@ import { createPortal } from 'react-dom';
 import type { Thing } from '../../contracts/index.ts';
 import { type Layer, cautionsOf } from '../../core/recipe/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { useZonePicture } from '../desk/use-preview.ts';
+import { useZonePicture } from '../desk/use-light-pictures.ts';
 import { Button } from '../parts/index.ts';
 import { zoneMm, zoneWords } from '../../core/recipe/index.ts';
 

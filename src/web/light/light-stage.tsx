@@ -8,7 +8,7 @@ import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePickThing } from '../desk/use-pick-thing.ts';
-import { useGlowContrasts, useTonePicture } from '../desk/use-preview.ts';
+import { useGlowContrasts, useTonePicture } from '../desk/use-light-pictures.ts';
 import { Choice, Notice, Section } from '../parts/index.ts';
 
 import { Glows } from './glows.tsx';

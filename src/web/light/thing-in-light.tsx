@@ -6,7 +6,7 @@ import type { Thing } from '../../contracts/index.ts';
 import { FORMS, type MainLight, finishOf, formById, formSketch } from '../../core/light/index.ts';
 import { USUAL_GLOW, decideThing, setGlow } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
-import { useHighlights, useLighting } from '../desk/use-preview.ts';
+import { useHighlights, useLighting } from '../desk/use-light-pictures.ts';
 import { useAppSelector } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { ThingList } from '../desk/thing-list.tsx';

@@ -17,7 +17,7 @@ export function KeptAside() {
   const { aside } = sheet.plan;
   const change = usePlanChange(sheet.id, 'page');
   if (aside.shapes.length === 0) return null;
-  const there = (shape: AsideShape) => (page ? regionAt({ labels: page.labels, meta: page }, shape.at) : 0);
+  const there = (shape: AsideShape) => (page ? regionAt({ labels: page.index.labels, meta: page }, shape.at) : 0);
   return (
     <Section title="Kept aside" aside={shapes(aside.shapes.length)}>
       <p className="text-[0.95rem] text-soft">

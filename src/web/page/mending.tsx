@@ -45,7 +45,7 @@ export function Mending({ regionIds, onLine }: { regionIds: readonly number[]; o
           </Button>
           <Button
             look="bare"
-            onClick={() => mend('halve a region', [{ kind: 'cut', points: halvingLine(page!, regions[0]) }])}
+            onClick={() => mend('halve a region', [{ kind: 'cut', points: halvingLine(page!.index, regions[0]) }])}
           >
             Halve it
           </Button>

@@ -10,7 +10,7 @@ import { useDesk } from '../desk/desk-context.ts';
 import { useChosen } from '../desk/use-chosen.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
-import { useRegionPicture } from '../desk/use-preview.ts';
+import { useRegionPicture } from '../desk/use-light-pictures.ts';
 import { useLitRegions } from '../desk/use-lit.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { PinnedPictures } from '../references/index.ts';
@@ -80,7 +80,7 @@ export function PageStage() {
                   asks: 'Set points across the region, from outline to outline.',
                   does: 'Part along it',
                   onDrawn: (points) => {
-                    const cuts = page ? withinRegion(page, chosen[0], points) : [];
+                    const cuts = page ? withinRegion(page.index, chosen[0], points) : [];
                     if (cuts.length === 0) return void toast('This line does not run through the region.');
                     dispatch(chooseRegions([]));
                     void change('part a region by a line', (plan) => addMends(plan, cuts));

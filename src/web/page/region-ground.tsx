@@ -1,7 +1,8 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import { ChevronRight } from 'lucide-react';
-import { GROUND_KINDS, type RegionGround, TEXTURES, type Texture } from '../../contracts/index.ts';
+import { type RegionGround, TEXTURES, type Texture } from '../../contracts/index.ts';
 import { TOOTH_LEFT, type ToothLeft } from '../../core/laydown/index.ts';
+import { GROUND_KINDS } from '../../core/render/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Choice, Select } from '../parts/index.ts';

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Answer, Proposal } from '../../core/things/index.ts';
 import { thingsOf } from '../../plan/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { type Job, pageWorker, startJob } from '../workers/index.ts';
+import { type JobUnderWay, pageJobs } from '../workers/index.ts';
 
 export type ProposalState =
   | { state: 'working'; share: number; doing: string; proposal: Proposal | null }
@@ -13,20 +13,16 @@ export type ProposalState =
 export function useProposal(answers: readonly Answer[], asked: readonly string[]): ProposalState {
   const { sheet, page } = useDesk();
   const [now, setNow] = useState<ProposalState>({ state: 'working', share: 0, doing: 'looking', proposal: null });
-  const job = useRef<Job<unknown> | null>(null);
+  const job = useRef<JobUnderWay<unknown> | null>(null);
   const { regions } = sheet.plan;
   const things = thingsOf(sheet.plan);
   useEffect(() => {
     if (!page) return;
     const without = Object.entries(regions).flatMap(([id, { use }]) => (use === 'not to colour' ? [Number(id)] : []));
-    const started = startJob(
-      pageWorker,
-      (jobId, report) => pageWorker.propose(jobId, page.key, page.alike, { things, without, answers, asked }, report),
-      (share, doing) =>
-        setNow((last) =>
-          last.state === 'working' ? { state: 'working', share, doing, proposal: last.proposal } : last,
-        ),
-    );
+    const report = (share: number, doing: string) =>
+      setNow((last) => (last.state === 'working' ? { state: 'working', share, doing, proposal: last.proposal } : last));
+    const input = { key: page.key, options: { things, without, answers, asked } };
+    const started = pageJobs.start('proposeThings', input, { report });
     job.current = started;
     void started.outcome.then((outcome) => {
       if (job.current !== started) return;

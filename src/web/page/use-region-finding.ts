@@ -1,11 +1,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { deskApi, useStoreRegionsMutation } from '../api/desk-api.ts';
+import { useStoreRegionsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { useAppDispatch } from '../app/store.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { keepLabels, pictureUrl } from '../desk/load-page.ts';
+import { pictureUrl } from '../desk/load-page.ts';
 import { regionsKey } from '../../plan/derive/index.ts';
-import { type Job, holdsPage, pageWorker, startJob } from '../workers/index.ts';
+import { type JobUnderWay, pageJobs } from '../workers/index.ts';
 
 /** How far the finding of regions is. */
 export type FindingState =
@@ -18,44 +17,35 @@ export type FindingState =
 export function useRegionFinding() {
   const { sheet, pixelsPerMm } = useDesk();
   const [finding, setFinding] = useState<FindingState>({ state: 'idle' });
-  const dispatch = useAppDispatch();
   const [store] = useStoreRegionsMutation();
-  const job = useRef<Job<unknown> | null>(null);
+  const job = useRef<JobUnderWay<unknown> | null>(null);
   const from = regionsKey(sheet.picture.hash, sheet.picture.width, sheet.plan.page.widthMm, sheet.plan.finding);
   const { finding: wishes } = sheet.plan;
   const sheetId = sheet.id;
-  const url = pictureUrl(sheet.id, sheet.picture.hash);
-  const coloursUrl = sheet.coloursHash && `/api/sheets/${sheet.id}/colours/${sheet.coloursHash}`;
+  const picture = pictureUrl(sheet.id, sheet.picture.hash);
+  const colours = sheet.coloursHash && `/api/sheets/${sheet.id}/colours/${sheet.coloursHash}`;
 
   const start = useCallback(async () => {
     job.current?.cancel();
     setFinding({ state: 'working', share: 0, doing: 'reading the page' });
-    const found = startJob(
-      pageWorker,
-      (jobId, report) => pageWorker.find(jobId, from, url, coloursUrl, { pixelsPerMm, ...wishes }, report),
-      (share, doing) =>
-        setFinding((now) => (now.state === 'working' ? { state: 'working', share: 0.95 * share, doing } : now)),
-    );
+    const input = { key: from, picture, colours, wishes: { pixelsPerMm, ...wishes } };
+    const report = (share: number, doing: string) =>
+      setFinding((now) => (now.state === 'working' ? { state: 'working', share: 0.95 * share, doing } : now));
+    const found = pageJobs.start('findRegions', input, { report });
     job.current = found;
     const outcome = await found.outcome;
     if (job.current !== found) return;
     if (outcome.kind === 'cancelled') return setFinding({ state: 'stopped' });
     if (outcome.kind === 'refused') return setFinding({ state: 'refused', sentence: outcome.sentence });
     setFinding({ state: 'working', share: 0.97, doing: 'keeping the regions' });
-    const { labels, packed } = outcome.value;
-    const meta = { ...outcome.value.meta, from };
-    // The worker holds the page, and here lies all that would be fetched: nothing that was just sent comes back.
-    holdsPage(from);
-    keepLabels(sheetId, from, labels);
-    void dispatch(deskApi.util.upsertQueryData('regions', { sheetId, from }, meta));
     const form = new FormData();
-    form.set('meta', JSON.stringify(meta));
-    form.set('labels', new Blob([packed]), 'labels.gz');
+    form.set('from', from);
+    form.set('index', new Blob([outcome.value]), 'index.gz');
     const result = await store({ sheetId, form });
     setFinding(result.error ? { state: 'refused', sentence: sentenceOf(result.error) } : { state: 'idle' });
     // The key stands for the wishes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [url, coloursUrl, pixelsPerMm, from, sheetId, store, dispatch]);
+  }, [picture, colours, pixelsPerMm, from, sheetId, store]);
 
   const missing = sheet.plan.regionsFrom !== from;
   useEffect(() => {

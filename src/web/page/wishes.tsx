@@ -1,18 +1,12 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { type SegmentationOptions, USUAL_FINDING } from '../../contracts/index.ts';
 import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { pictureUrl } from '../desk/load-page.ts';
 import { Button, PixelCanvas, Section } from '../parts/index.ts';
-import { type Job, pageWorker, startJob } from '../workers/index.ts';
+import { pageJobs, useAnswer } from '../workers/index.ts';
 import { partToTry } from './part-to-try.ts';
-
-interface Pixels {
-  width: number;
-  height: number;
-  data: Uint8ClampedArray;
-}
 
 type Wish = Exclude<keyof SegmentationOptions, 'mends'>;
 
@@ -106,35 +100,17 @@ export function Wishes({ onLeave }: { onLeave(): void }) {
 /** Found regions of a part of the page as the wishes now stand, each in a grey of its own. */
 function Trial({ wished }: { wished: SegmentationOptions }) {
   const { sheet, page, pixelsPerMm } = useDesk();
-  const [tried, setTried] = useState<{ pixels: Pixels; regions: number; asked: number } | null>(null);
-  const [refused, setRefused] = useState<string | null>(null);
-  const job = useRef<Job<unknown> | null>(null);
-  const url = pictureUrl(sheet.id, sheet.picture.hash);
+  const picture = pictureUrl(sheet.id, sheet.picture.hash);
   const part = partToTry(sheet.picture, pixelsPerMm, page?.regions ?? []);
-  useEffect(() => {
-    job.current?.cancel();
-    const started = startJob(
-      pageWorker,
-      (jobId, report) => pageWorker.tryOut(jobId, url, part, { pixelsPerMm, ...wished }, report),
-      () => undefined,
-    );
-    job.current = started;
-    void started.outcome.then((outcome) => {
-      if (job.current !== started || outcome.kind === 'cancelled') return;
-      setRefused(outcome.kind === 'refused' ? outcome.sentence : null);
-      if (outcome.kind !== 'done') return;
-      const { width, height, data, regions, asked } = outcome.value;
-      setTried({ pixels: { width, height, data }, regions, asked });
-    });
-    return () => started.cancel();
-    // The part follows from the picture and its size.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [url, pixelsPerMm, wished]);
+  const ask = () => pageJobs.start('tryOut', { picture, part, wishes: { pixelsPerMm, ...wished } });
+  const { value: tried, sentence: refused } = useAnswer([ask], [picture, part, pixelsPerMm, wished], {
+    abandons: true,
+  });
   return (
     <div>
       {tried ? (
         <PixelCanvas
-          pixels={tried.pixels}
+          pixels={tried}
           className="w-full border border-edge"
           label="A part of the page, its regions told apart by greys"
         />

@@ -1,17 +1,18 @@
 import clsx from 'clsx';
+import { LRUCache } from 'lru-cache';
 import { useEffect, useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
 import { type Paper } from '../../core/laydown/index.ts';
 import { type TrayPencil } from '../../core/tray/index.ts';
 import { type PaperInUse } from '../../pencils/index.ts';
 import { useAppSelector } from '../app/store.ts';
-import { pencilWorker } from '../workers/index.ts';
+import { type Outcome, type OutputOf, type PencilJobs, pencilJobs } from '../workers/index.ts';
 import { PixelCanvas } from './pixel-canvas.tsx';
 
-type Strip = Awaited<ReturnType<typeof pencilWorker.strip>>;
+type Strip = OutputOf<PencilJobs['strip']>;
 
 /** Strips already computed, by what they were computed from. */
-const strips = new Map<string, Promise<Strip>>();
+const strips = new LRUCache<string, Promise<Outcome<Strip>>>({ max: 1500 });
 
 interface Props {
   pencil: Pencil;
@@ -33,14 +34,16 @@ export function Laydown({ pencil, use, width, height, className }: Props) {
     if (!laid) return;
     let wanted = true;
     const key = [laid, width, height, lamp ?? ''].join(' ');
-    if (strips.size > 1500) strips.clear();
     let made = strips.get(key);
     if (!made) {
       const [own, on] = JSON.parse(laid) as [TrayPencil, Paper];
-      made = pencilWorker.strip(own, on, width, height, shiftOf(id), lamp);
+      made = pencilJobs.start('strip', { pencil: own, paper: on, width, height, shift: shiftOf(id), lamp }).outcome;
       strips.set(key, made);
     }
-    void made.then((pixels) => wanted && setStrip(pixels));
+    void made.then((outcome) => {
+      if (outcome.kind !== 'done') strips.delete(key);
+      else if (wanted) setStrip(outcome.value);
+    });
     return () => void (wanted = false);
   }, [laid, id, width, height, lamp]);
   return (

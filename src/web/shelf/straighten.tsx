@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PointPx, type Quad, isConvexQuad } from '../../core/straighten/index.ts';
 import { FORMATS } from '../page/formats.ts';
 import { CardOver, Button, Notice, Select, Progress } from '../parts/index.ts';
-import { type Job, photoWorker, startJob } from '../workers/index.ts';
+import { type JobUnderWay, photoJobs } from '../workers/index.ts';
 import { straightSize } from './straight-size.ts';
 import { type PrintedPage } from './choose-pdf-page.tsx';
 
@@ -37,7 +37,7 @@ export function Straighten({
   const [active, setActive] = useState<number | null>(null);
   const [working, setWorking] = useState<{ share: number; doing: string } | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const job = useRef<Job<unknown> | null>(null);
+  const job = useRef<JobUnderWay<unknown> | null>(null);
   const url = useMemo(() => URL.createObjectURL(photo.file), [photo.file]);
   useEffect(() => () => URL.revokeObjectURL(url), [url]);
   useEffect(() => () => job.current?.cancel(), []);
@@ -52,11 +52,8 @@ export function Straighten({
     const { pixels, mm } = straightSize(quad, chosen);
     setFault(null);
     setWorking({ share: 0, doing: 'reading the photo' });
-    const started = startJob(
-      photoWorker(),
-      (jobId, report) => photoWorker().straighten(jobId, photo.file, quad, pixels, report),
-      (share, doing) => setWorking({ share, doing }),
-    );
+    const report = (share: number, doing: string) => setWorking({ share, doing });
+    const started = photoJobs.start('straighten', { photo: photo.file, quad, size: pixels }, { report });
     job.current = started;
     const outcome = await started.outcome;
     setWorking(null);

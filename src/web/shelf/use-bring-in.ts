@@ -1,10 +1,9 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { type Quad } from '../../core/straighten/index.ts';
 import { useCreateSheetMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { photoWorker, restPhotoWorker, startJob } from '../workers/index.ts';
+import { photoJobs } from '../workers/index.ts';
 import { type PrintedPage } from './choose-pdf-page.tsx';
 import { isPdf } from './pdf.ts';
 import { worthStraightening } from './straight-size.ts';
@@ -68,17 +67,11 @@ export function useBringIn() {
 /** The page in a photograph that shows more than the page; null for scans, drawings and what cannot be read here. */
 async function pageIn(file: File): Promise<Photograph | null> {
   if (!/\.(jpe?g|webp|png)$/i.test(file.name)) return null;
-  const job = startJob(
-    photoWorker(),
-    (jobId, report) => photoWorker().findPage(jobId, file, report),
-    () => undefined,
-  );
   // A picture that cannot even be looked at goes to the desk as it is, which says what is wrong with it.
-  const outcome = await job.outcome.catch(() => null);
-  restPhotoWorker();
-  if (outcome?.kind !== 'done' || !outcome.value.quad) return null;
-  const { width, height } = outcome.value;
-  const quad = outcome.value.quad as unknown as Quad;
+  const outcome = await photoJobs.start('findPage', { photo: file }).outcome;
+  photoJobs.rest();
+  if (outcome.kind !== 'done' || !outcome.value.quad) return null;
+  const { width, height, quad } = outcome.value;
   return worthStraightening(quad, { width, height }) ? { file, width, height, quad } : null;
 }
 

@@ -1,11 +1,10 @@
 import { Camera } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { type Quad } from '../../core/straighten/index.ts';
 import { type Photograph, Straighten } from '../shelf/straighten.tsx';
 import { TakePicture } from '../devices/index.ts';
 import { Button, ChooseFile, Section } from '../parts/index.ts';
-import { photoWorker, startJob } from '../workers/index.ts';
+import { photoJobs } from '../workers/index.ts';
 import { ReadChart } from './read-chart.tsx';
 
 /** Fills a tray from a swatch chart that one has already: a photo or scan, laid straight, read patch by patch. */
@@ -17,17 +16,12 @@ export function FromAChart({ trayId, paper }: { trayId: string; paper: string })
   const open = async (file: File) => {
     setCamera(false);
     setLooking(true);
-    const { outcome } = startJob(
-      photoWorker(),
-      (jobId, report) => photoWorker().findPage(jobId, file, report),
-      () => undefined,
-    );
-    const found = await outcome;
+    const found = await photoJobs.start('findPage', { photo: file }).outcome;
     setLooking(false);
     if (found.kind === 'refused') return void toast.error(found.sentence);
     if (found.kind !== 'done') return;
     const { width, height, quad } = found.value;
-    if (quad?.length === 4) setPhoto({ file, width, height, quad: quad as unknown as Quad });
+    if (quad) setPhoto({ file, width, height, quad });
     else setChart(file);
   };
   return (

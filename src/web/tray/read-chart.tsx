@@ -8,7 +8,7 @@ import { type ChartCell, type ChartGrid, masstoneOfPatch } from '../../core/tray
 import { useAddPencilsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { CardOver, Button, Notice, Select, Progress } from '../parts/index.ts';
-import { photoWorker, useJob } from '../workers/index.ts';
+import { photoJobs, useJob } from '../workers/index.ts';
 import { codesIn } from './codes-in.ts';
 
 const EDGES = ['left', 'top', 'right', 'bottom'] as const;
@@ -27,11 +27,11 @@ export function ReadChart(props: { trayId: string; paper: string; picture: Blob;
   const [set, setSet] = useState('');
   const [type, setType] = useState('wax');
   const [patch, setPatch] = useState<PatchKind>('full');
-  const { now, start, cancel } = useJob<{ grid: ChartGrid; cells: ChartCell[] }>(photoWorker(), 'reading the chart');
+  const { now, start, cancel } = useJob<{ grid: ChartGrid; cells: ChartCell[] }>('reading the chart');
   const [addPencils, { isLoading }] = useAddPencilsMutation();
   useEffect(() => {
     const wish = edges ? { ...edges, rows, columns } : { rows, columns };
-    void start((jobId, report) => photoWorker().readChart(jobId, picture, wish, paper, report));
+    void start((report) => photoJobs.start('readChart', { picture, wish, paper }, { report }));
   }, [start, picture, paper, rows, columns, edges]);
   const grid = now.state === 'done' ? now.value.grid : null;
   const patches = now.state === 'done' ? filled(now.value.cells) : [];

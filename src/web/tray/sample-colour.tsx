@@ -5,7 +5,7 @@ import { paperById } from '../../core/laydown/index.ts';
 import { type Place, type Sample } from '../../core/tray/index.ts';
 import { TakePicture } from '../devices/index.ts';
 import { CardOver, Button, ChooseFile, Notice, Progress } from '../parts/index.ts';
-import { photoWorker, useJob } from '../workers/index.ts';
+import { photoJobs, useJob } from '../workers/index.ts';
 
 /** How far a key moves a mark, as a share of the picture. */
 const STEP = 0.01;
@@ -69,11 +69,11 @@ function Pointing({ photo, paper, onColour, onClose }: { photo: { file: Blob; ur
     place: { x: 0.5, y: 0.5 },
   });
   const [moving, setMoving] = useState<'bare' | 'place'>('bare');
-  const { now, start, cancel } = useJob<Sample>(photoWorker(), 'reading the colour');
+  const { now, start, cancel } = useJob<Sample>('reading the colour');
   const { file } = photo;
   const { bare, place } = marks;
   useEffect(() => {
-    void start((jobId, report) => photoWorker().sample(jobId, file, place, bare, paper, report));
+    void start((report) => photoJobs.start('sample', { picture: file, place, bare, paper }, { report }));
   }, [start, file, place, bare, paper]);
   const move = (to: Place) => {
     const within = (value: number) => Math.min(0.999, Math.max(0, value));

@@ -7,10 +7,10 @@ import { type Closeness } from '../../core/tray/index.ts';
 import { type PaperInUse } from '../../pencils/index.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { BeliefMark, Button, Laydown, Notice, Select, Progress } from '../parts/index.ts';
-import { pencilWorker, useJob } from '../workers/index.ts';
+import { type OutputOf, type PencilJobs, pencilJobs, useJob } from '../workers/index.ts';
 import { saveText } from '../parts/save-file.ts';
 
-type Found = Extract<Awaited<ReturnType<typeof pencilWorker.convert>>, { kind: 'done' }>['value'];
+type Found = OutputOf<PencilJobs['convertSet']>;
 
 /** Marks that read without colour: the more strokes, the farther off. */
 const MARKS: Record<Closeness, string> = { 'the same to the eye': '=', near: '≈', alike: '~', 'nothing near': '×' };
@@ -21,7 +21,7 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
   const [from, setFrom] = useState(sets[0] ?? '');
   const [to, setTo] = useState(sets[1] ?? '');
   const [pressure, setPressure] = useState<Pressure>('firm');
-  const { now, start, cancel } = useJob<Found>(pencilWorker, 'laying both sets');
+  const { now, start, cancel } = useJob<Found>('laying both sets');
   const [asked, setAsked] = useState('');
   const use = usePaper(pencils[0]?.trayId ?? '', paper);
   const asking = [from, to, pressure, paper, use?.fit?.at].join(' ');
@@ -30,8 +30,8 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
   const run = () => {
     if (!use) return;
     setAsked(asking);
-    const [own, other] = [of(from).map(use.trayPencil), of(to).map(use.trayPencil)];
-    void start((jobId, report) => pencilWorker.convert(jobId, own, other, use.paper, pressure, report));
+    const sets = { from: of(from).map(use.trayPencil), to: of(to).map(use.trayPencil) };
+    void start((report) => pencilJobs.start('convertSet', { ...sets, paper: use.paper, pressure }, { report }));
   };
   if (sets.length < 2) {
     return <p className="py-8 text-soft">Stand-ins are looked for between two sets; this tray has fewer.</p>;

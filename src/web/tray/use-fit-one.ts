@@ -3,7 +3,7 @@ import { paperById } from '../../core/laydown/index.ts';
 import { readingsOf } from '../../pencils/index.ts';
 import { useLazySwatchesOnQuery, useStoreFitMutation } from '../api/desk-api.ts';
 import { usePaper } from '../api/use-paper.ts';
-import { pencilWorker } from '../workers/index.ts';
+import { pencilJobs } from '../workers/index.ts';
 
 /** Fits one pencil to its swatches on a paper as that is known so far, and keeps it with what was fitted before. */
 export function useFitOne(pencil: Pencil, paper: string) {
@@ -16,7 +16,8 @@ export function useFitOne(pencil: Pencil, paper: string) {
     if (!use) return null;
     const [read] = readingsOf([pencil], await fetchSwatches({ trayId, paper }).unwrap()).read;
     if (!read) return null;
-    const outcome = await pencilWorker.fitOne(paperById(paper), use.found, read);
+    const input = { paper: paperById(paper), found: use.found, pencil: read };
+    const outcome = await pencilJobs.start('fitOne', input).outcome;
     if (outcome.kind !== 'done') return null;
     const before = use.carried ? [] : (use.fit?.pencils ?? []);
     const others = before.filter(({ pencilId }) => pencilId !== pencil.id);

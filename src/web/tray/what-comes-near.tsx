@@ -1,14 +1,16 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { type Pencil, isHere } from '../../contracts/index.ts';
 import { type Lab, hexOfLab } from '../../core/colour/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { closenessOf } from '../../core/tray/index.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { Choice, Select } from '../parts/index.ts';
-import { pencilWorker } from '../workers/index.ts';
+import { type OutputOf, type PencilJobs, pencilJobs, useAnswer } from '../workers/index.ts';
 
-type Found = Awaited<ReturnType<typeof pencilWorker.near>>;
+type Found = OutputOf<PencilJobs['near']>;
 
+/** So many pencils and layerings are told of. */
+const LIMIT = 4;
 const HERE = 'pencils that are here';
 
 /** Pencils, and layerings of two or three, that come nearest to a colour on this paper. */
@@ -29,28 +31,27 @@ export function WhatComesNear({
 }) {
   const [pressure, setPressure] = useState<Pressure | 'any'>(target ? 'any' : 'medium');
   const [among, setAmong] = useState(HERE);
-  const [found, setFound] = useState<{ for: string; near: Found; target: Lab } | null>(null);
   const use = usePaper(of?.trayId ?? pencils[0]?.trayId ?? '', paper);
   const sets = [...new Set(pencils.map(({ set }) => set))].filter((set) => set && set !== without);
-  const key = JSON.stringify([target, of?.id, pressure, among, use?.paper, use?.fit?.at, pencils.length]);
-  useEffect(() => {
-    if (!use) return;
-    let wanted = true;
-    const some = pencils
-      .filter((pencil) => pencil.id !== of?.id)
-      .filter((pencil) => (among === HERE ? isHere(pencil) : pencil.set === among))
-      .map((pencil) => use.trayPencil(pencil));
-    const look = async () => {
-      const colour =
-        target ?? (await pencilWorker.laidAt(use.trayPencil(of!), use.paper, pressure === 'any' ? 'medium' : pressure));
-      const near = await pencilWorker.near(colour, of && use.trayPencil(of), some, use.paper, pressure, 4);
-      if (wanted) setFound({ for: key, near, target: colour });
-    };
-    if (target ?? of) void look();
-    return () => void (wanted = false);
-    // The key stands for all that is asked.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
+  const at = pressure === 'any' ? 'medium' : pressure;
+  const wanted = use !== null && (target ?? of) !== null;
+  const askLaid = () => pencilJobs.start('laidAt', { pencil: use!.trayPencil(of!), paper: use!.paper, pressure: at });
+  const laid = useAnswer(wanted && !target ? [askLaid] : [], [of, use?.paper, use?.fit?.at, at], { fresh: true });
+  const colour = target ?? laid.value;
+  const some = pencils
+    .filter((pencil) => pencil.id !== of?.id)
+    .filter((pencil) => (among === HERE ? isHere(pencil) : pencil.set === among));
+  const askNear = () =>
+    pencilJobs.start('near', {
+      target: colour!,
+      of: of && use!.trayPencil(of),
+      pencils: some.map((pencil) => use!.trayPencil(pencil)),
+      paper: use!.paper,
+      pressure,
+      limit: LIMIT,
+    });
+  const near = useAnswer(wanted && colour ? [askNear] : [], [colour, of?.id, pressure, some, use?.paper, use?.fit?.at]);
+  const found = near.value && colour ? { near: near.value, target: colour } : null;
   const codeOf = (id: string) => pencils.find((pencil) => pencil.id === id);
   const name = (id: string) => {
     const pencil = codeOf(id);
@@ -85,7 +86,7 @@ export function WhatComesNear({
         <p className="mt-2 text-soft">There is no other pencil to look at.</p>
       )}
       {found && (
-        <ul className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-1.5" aria-busy={found.for !== key}>
+        <ul className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-1.5" aria-busy={!near.isNewest}>
           {found.near.singles.map(({ id, lab, deltaE, differs, pressure: at }) => (
             <Match
               key={id}

@@ -1,14 +1,11 @@
-import { useEffect, useState } from 'react';
 import { type Pencil, type PencilWear, isHere } from '../../contracts/index.ts';
 import { WHEEL_PLACES } from '../../core/colour/index.ts';
 import { useTraysQuery, usePencilsQuery, useWearQuery } from '../api/desk-api.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { Section, Why } from '../parts/index.ts';
-import { pencilWorker } from '../workers/index.ts';
+import { pencilJobs, useAnswer } from '../workers/index.ts';
 
 const NONE: readonly Pencil[] = [];
-
-type Missing = Awaited<ReturnType<typeof pencilWorker.missing>>;
 
 /** Holes of a tray on the wheel and in value, near-duplicates, and which pencil of another tray would help most. */
 export function WhatIsMissing({
@@ -26,22 +23,16 @@ export function WhatIsMissing({
   const elsewhere = other ? theirs : trays && NONE;
   const use = usePaper(trayId, paper);
   const { data: wear } = useWearQuery(trayId);
-  const [missing, setMissing] = useState<Missing | null>(null);
-  useEffect(() => {
-    if (!use || !elsewhere || !wear) return;
-    let wanted = true;
-    const here = pencils.filter(isHere);
-    const lacking = [...pencils.filter((pencil) => !isHere(pencil)), ...elsewhere];
-    void pencilWorker
-      .missing(
-        here.map((pencil) => use.trayPencil(pencil)),
-        lacking.map((pencil) => use.trayPencil(pencil)),
-        plannedOf(wear, lacking),
-        use.paper,
-      )
-      .then((found) => wanted && setMissing(found));
-    return () => void (wanted = false);
-  }, [pencils, elsewhere, wear, use]);
+  const ask = () => {
+    const lacking = [...pencils.filter((pencil) => !isHere(pencil)), ...(elsewhere ?? [])];
+    return pencilJobs.start('missing', {
+      pencils: pencils.filter(isHere).map((pencil) => use!.trayPencil(pencil)),
+      others: lacking.map((pencil) => use!.trayPencil(pencil)),
+      planned: plannedOf(wear, lacking),
+      paper: use!.paper,
+    });
+  };
+  const missing = useAnswer(use && elsewhere && wear ? [ask] : [], [pencils, elsewhere, wear, use]).value;
   if (pencils.length === 0 || !missing || !elsewhere) return null;
   const planned = plannedOf(
     wear,

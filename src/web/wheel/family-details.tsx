@@ -1,24 +1,16 @@
 import { ArrowDownToLine, Blend, Pin, Plus, X } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { toast } from 'sonner';
 import { type Pencil, type Thing, isHere } from '../../contracts/index.ts';
 import { type Lab } from '../../core/colour/index.ts';
 import { sureDifference } from '../../core/laydown/index.ts';
-import { type ExtraPencil, type FamilyFacts, type PageSummary, type Swap } from '../../core/palette/index.ts';
+import { type FamilyFacts, type PageSummary, type Swap } from '../../core/palette/index.ts';
 import { type Extra, type Family, EXTRAS, MOST_PENCILS, familyOf, pencilsFor } from '../../core/recipe/index.ts';
 import { decideThing, giveFamilies } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Laydown, Select, PixelCanvas } from '../parts/index.ts';
-import { pencilWorker } from '../workers/index.ts';
-
-/** How a family does, and what could take its places or stand beside it. */
-interface Known {
-  facts: FamilyFacts;
-  swaps: Swap[][];
-  extras: Record<Extra, ExtraPencil[]>;
-}
-type Strip = { width: number; height: number; data: Uint8ClampedArray };
+import { pencilJobs, useAnswer } from '../workers/index.ts';
 
 const NAMES: Record<Extra, string> = { blender: 'Blender', depth: 'Depth', accent: 'Accent', neutral: 'Neutral' };
 /** CSS pixels of a millimetre. */
@@ -42,26 +34,22 @@ export function FamilyDetails({
   const neighbours = useMemo(() => neighboursOf(thing.id, summary, colours), [thing.id, summary, colours]);
   const known = useFamily(family, neighbours);
   const recipe = recipes.get(thing.id);
-  const [strip, setStrip] = useState<Strip | null>(null);
-  useEffect(() => {
-    if (!recipe || !page) return;
-    let wanted = true;
-    const used = [...new Set(recipe.layers.map(({ pencil }) => pencil))].flatMap((id) => pencilById.get(id) ?? []);
-    const regions = thing.regionIds.flatMap((id) => page.regions[id - 1] ?? []);
-    const request = {
-      recipe,
+  const check = () => {
+    const used = [...new Set(recipe!.layers.map(({ pencil }) => pencil))].flatMap((id) => pencilById.get(id) ?? []);
+    return pencilJobs.start('checkRecipe', {
+      recipe: recipe!,
       before: null,
-      regions,
+      regions: thing.regionIds.flatMap((id) => page!.regions[id - 1] ?? []),
       pencils: used.map(use.trayPencil),
       paper: use.paper,
       onGround: null,
       beside: {},
-    };
-    void pencilWorker
-      .check(request, STRIP.width, STRIP.height)
-      .then((outcome) => wanted && outcome.kind === 'done' && setStrip(outcome.value.ramp));
-    return () => void (wanted = false);
-  }, [recipe, page, pencilById, use, thing.regionIds]);
+      width: STRIP.width,
+      height: STRIP.height,
+    });
+  };
+  const checked = useAnswer(recipe && page ? [check] : [], [recipe, page, pencilById, use, thing.regionIds]);
+  const strip = checked.value?.ramp ?? null;
   const set = (label: string, next: Family) =>
     void change(`${thing.name}: ${label}`, (plan) => giveFamilies(plan, { [thing.id]: next }));
   const code = (id: string) => pencilById.get(id)?.code ?? '';
@@ -223,7 +211,8 @@ export function FamilyDetails({
     const [from, to] = [family.pencils[0], family.pencils.at(-1)!].map((id) => laid.get(id)?.body);
     if (!from || !to) return;
     const options = { paper: use.paper, lengthMm: halfWidth, count: family.pencils.length };
-    const outcome = await pencilWorker.ramp(from, to, here.map(use.trayPencil), options);
+    const outcome = await pencilJobs.start('ramp', { from, to, pencils: here.map(use.trayPencil), options }).outcome;
+    if (outcome.kind === 'refused') toast.error(outcome.sentence);
     if (outcome.kind !== 'done') return;
     const ids = ordered([...new Set(outcome.value.bands.map(({ pencil }) => pencil))]);
     toast(outcome.value.reason);
@@ -293,17 +282,11 @@ function PencilPick(props: {
 function useFamily(family: Family | undefined, neighbours: readonly Lab[]) {
   const { sheet, pencils, use } = useDesk();
   const { wheel } = sheet.plan.wheel;
-  const [known, setKnown] = useState<Known | null>(null);
-  useEffect(() => {
-    if (!family) return;
-    let wanted = true;
-    const some = pencils.filter((pencil) => isHere(pencil) || family.pencils.includes(pencil.id)).map(use.trayPencil);
-    void pencilWorker
-      .family(family, some, use.paper, neighbours, wheel)
-      .then((outcome) => wanted && setKnown(outcome.kind === 'done' ? outcome.value : null));
-    return () => void (wanted = false);
-  }, [family, pencils, use, neighbours, wheel]);
-  return known;
+  const ask = () => {
+    const some = pencils.filter((pencil) => isHere(pencil) || family!.pencils.includes(pencil.id)).map(use.trayPencil);
+    return pencilJobs.start('family', { family: family!, pencils: some, paper: use.paper, neighbours, wheel });
+  };
+  return useAnswer(family ? [ask] : [], [family, pencils, use, neighbours, wheel]).value;
 }
 
 /** What a swap would do to the passage and beside the neighbours, as far as that is known for sure. */

@@ -10,9 +10,10 @@ import { useDesk } from '../desk/desk-context.ts';
 import { SeenBy } from '../desk/seen-by.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
 import { usePickThing } from '../desk/use-pick-thing.ts';
-import { usePixels, usePreview } from '../desk/use-preview.ts';
+import { type Pixels, useCanvas, usePixels } from '../desk/use-canvas.ts';
+import { usePreviewPixels } from '../desk/use-preview.ts';
 import { Select } from '../parts/index.ts';
-import { pencilWorker } from '../workers/index.ts';
+import { pencilJobs } from '../workers/index.ts';
 import { LookAlikesUnderLamp } from './look-alikes.tsx';
 import { useAudit } from './use-audit.ts';
 
@@ -106,8 +107,7 @@ function Judged(props: {
     const accents = new Set(audit?.facts.accents.map(({ id }) => id));
     return new Map([...all].filter(([id]) => accents.has(id)));
   }, [sheet.plan, families, page, pencilById, rates, view, audit]);
-  const preview = usePreview(ALL_LAYERS, false, recipes);
-  const seen = useSeen(preview, view);
+  const seen = useSeen(usePreviewPixels(ALL_LAYERS, false, recipes), view);
   return (
     <figure className="flex min-w-0 flex-col" aria-label={title || 'The page'}>
       <div className="min-h-0 flex-1">
@@ -129,13 +129,9 @@ function Judged(props: {
 const NOTHING: readonly number[] = [];
 
 /** A preview as a view shows it; the plain one until that is worked out. */
-function useSeen(preview: HTMLCanvasElement | null, view: string): HTMLCanvasElement | null {
+function useSeen(preview: Pixels | null, view: string): HTMLCanvasElement | null {
   const changed = view !== PLAIN && view !== ACCENTS;
-  const ask = () => {
-    const { width, height } = preview!;
-    const { data } = preview!.getContext('2d')!.getImageData(0, 0, width, height);
-    return pencilWorker.view(view, { width, height, data });
-  };
+  const ask = () => pencilJobs.start('viewPicture', { view, picture: preview! });
   const seen = usePixels(changed && preview !== null ? [ask] : [], [preview, view]);
-  return changed ? seen : preview;
+  return useCanvas(changed ? seen : preview);
 }

@@ -3,7 +3,7 @@ import { hexOfLab, oklchOfLab } from '../../core/colour/index.ts';
 import { type PhotoColour } from '../../core/palette/index.ts';
 import { TakePicture } from '../devices/index.ts';
 import { Button, CardOver, ChooseFile, Notice } from '../parts/index.ts';
-import { pencilWorker } from '../workers/index.ts';
+import { pencilJobs } from '../workers/index.ts';
 
 /** So many colours are drawn out of a photo. */
 const COLOURS = 6;
@@ -28,7 +28,8 @@ export function PhotoColours({
     setFault('');
     setFound(null);
     try {
-      const outcome = await pencilWorker.coloursOfPhoto(await pixelsOf(file), COLOURS);
+      const { outcome: found } = pencilJobs.start('photoColours', { photo: await pixelsOf(file), count: COLOURS });
+      const outcome = await found;
       if (outcome.kind === 'done') setFound(outcome.value);
       if (outcome.kind === 'refused') setFault(outcome.sentence);
     } catch {

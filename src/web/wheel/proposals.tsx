@@ -1,4 +1,3 @@
-import { proxy } from 'comlink';
 import { Pin } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -13,7 +12,7 @@ import { usePlanChange } from '../api/use-plan.ts';
 import { type Desk, useDesk } from '../desk/desk-context.ts';
 import { stageAddress } from '../desk/stages.ts';
 import { Button, Notice, Progress, Section, Why } from '../parts/index.ts';
-import { pencilWorker, useJob } from '../workers/index.ts';
+import { pencilJobs, useJob } from '../workers/index.ts';
 
 /** Palettes for the whole page from the pencils that are here, each with its reason. */
 export function Proposals({
@@ -29,7 +28,7 @@ export function Proposals({
   const desk = useDesk();
   const { sheet, pencils } = desk;
   const { plan } = sheet;
-  const { now, start, cancel } = useJob<Proposal[]>(pencilWorker, 'looking at the tray');
+  const { now, start, cancel } = useJob<Proposal[]>('looking at the tray');
   const [soFar, setSoFar] = useState<readonly Proposal[]>([]);
   /** The name of the proposal that was taken: the others are folded up. */
   const [taken, setTaken] = useState<string | null>(null);
@@ -53,18 +52,8 @@ export function Proposals({
     setTaken(null);
     onCompare(null);
     const wishes = { ...plan.wheel, ...plan.wishes, mustNot, pinned };
-    void start((jobId, report) =>
-      pencilWorker.propose(
-        jobId,
-        summary,
-        some.map(desk.use.trayPencil),
-        desk.use.paper,
-        wishes,
-        seed,
-        proxy(setSoFar),
-        report,
-      ),
-    );
+    const input = { page: summary, pencils: some.map(desk.use.trayPencil), paper: desk.use.paper, wishes, seed };
+    void start((report) => pencilJobs.start('proposePalettes', input, { report, soFar: setSoFar }));
   };
   const take = (proposal: Proposal) => {
     const families = proposal.parts.flatMap(({ thingId, family }) => (family ? [[thingId, family] as const] : []));

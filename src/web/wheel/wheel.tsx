@@ -1,10 +1,10 @@
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { type ColourWheel, type Lab, hexOfLab, placeOn, ringOf, turn, turnBetween } from '../../core/colour/index.ts';
 import { type Paper } from '../../core/laydown/index.ts';
 import { HUB, RIM_CHROMA, ringRadius } from '../../core/preview/index.ts';
 import type { Pencil } from '../../contracts/index.ts';
 import { PixelCanvas } from '../parts/index.ts';
-import { type LaidPencil, pencilWorker } from '../workers/index.ts';
+import { type LaidPencil, pencilJobs, useAnswer } from '../workers/index.ts';
 
 /** Side of the disc in computed pixels. */
 const DISC = 900;
@@ -247,11 +247,6 @@ function ringPlace(body: Lab, chroma: number): number {
 }
 
 function useDisc(paper: Paper, wheel: ColourWheel['id'], rings: boolean) {
-  const [disc, setDisc] = useState<Awaited<ReturnType<typeof pencilWorker.wheel>> | null>(null);
-  useEffect(() => {
-    let wanted = true;
-    void pencilWorker.wheel(paper, DISC, wheel, rings).then((pixels) => wanted && setDisc(pixels));
-    return () => void (wanted = false);
-  }, [paper, wheel, rings]);
-  return disc;
+  const ask = () => pencilJobs.start('wheelDisc', { paper, size: DISC, wheel, rings });
+  return useAnswer([ask], [paper, wheel, rings]).value;
 }

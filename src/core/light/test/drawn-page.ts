@@ -1,13 +1,11 @@
-import { distanceToLines, findRegions, growLabels } from '../../lineart/index.ts';
+import { findRegions } from '../../lineart/index.ts';
 import { type FormedThing, type Lighting, type MainLight } from '../index.ts';
 
 const PER_MM = 10;
 /** A page of white paper, 10 px per mm, with lines where `ink` says so. */
 export async function drawn(width: number, height: number, ink: (x: number, y: number) => boolean) {
   const data = new Uint8Array(width * height).map((_, i) => (ink(i % width, Math.floor(i / width)) ? 10 : 250));
-  const map = await findRegions({ width, height, data }, { pixelsPerMm: PER_MM });
-  const grown = growLabels(map.labels, width, height, 20);
-  return { ...map, grown, distance: distanceToLines(map.labels, width, height) };
+  return findRegions({ width, height, data }, { pixelsPerMm: PER_MM });
 }
 export type Drawn = Awaited<ReturnType<typeof drawn>>;
 

@@ -17,12 +17,14 @@ import { toast } from 'sonner';
 import type { BenchPlan, BenchState, LogEntry } from '../../../contracts/index.ts';
 import { isRepair, remindersOf } from '../../../core/bench/index.ts';
 import { paperById } from '../../../core/laydown/index.ts';
-import { type Desk, useDesk } from '../../desk/desk-context.ts';
+import { deskNow } from '../../desk/derived-desk.ts';
+import { useDesk } from '../../desk/desk-context.ts';
 import { SheetView } from '../../desk/sheet-view.tsx';
-import { usePreview, useZoneVeil } from '../../desk/use-preview.ts';
+import { useZoneVeil } from '../../desk/use-light-pictures.ts';
+import { usePreview } from '../../desk/use-preview.ts';
 import { Button, Notice, Progress } from '../../parts/index.ts';
 import { usePin } from '../../references/index.ts';
-import { pencilWorker } from '../../workers/index.ts';
+import { pencilJobs } from '../../workers/index.ts';
 import { useLaidByDone } from '../../desk/use-laid-by-done.ts';
 import { useOrder } from '../use-order.ts';
 import { isRestDue, pausedOrNot, rested } from './clock.ts';
@@ -39,7 +41,6 @@ import { useTableKeys } from './table-keys.ts';
 import { useAwake } from './use-awake.ts';
 import { useReadingAloud } from './use-reading-aloud.ts';
 import { type Pressed, useTable } from './use-table.ts';
-import { thingsOf } from '../../../plan/index.ts';
 
 interface Props {
   bench: BenchState;
@@ -61,7 +62,7 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
   const [card, setCard] = useState<Card>(null);
   /** What is left of a thing is being fitted to a mistake. */
   const [fit, setFit] = useState<Pick<Parameters<typeof FittedCard>[0], 'of' | 'look'> | null>(null);
-  const ordering = useOrder(bench);
+  const ordering = useOrder(sheet.id);
   // The preview runs one layer ahead: it shows what this step should leave behind.
   const afterStep = useMemo(
     () => ({ plan, done: step ? [...bench.done, { stepId: step.id } as LogEntry] : bench.done }),
@@ -98,7 +99,6 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
     [markDone, takeBack, lookBy, putOff, partDone, pause, toggle],
   );
   useTableKeys(keys);
-  const lookOver = useLookOver();
   const replan = () => void ordering.order();
   const last = lastDone && firstLayerOf(bench, lastDone, plan);
 
@@ -252,7 +252,7 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
           onUsed={markDone}
           onReplaced={() => {
             replan();
-            void lookOver(step.thingId, nameOf(step.thingId));
+            void lookOver(sheet.id, step.thingId, nameOf(step.thingId));
           }}
           onClose={() => setCard(null)}
         />
@@ -356,26 +356,19 @@ function useAloud(
 }
 
 /** Looks a thing's recipe over again once it was changed, and says what there is to say. */
-function useLookOver() {
-  const desk = useDesk();
-  const latest = useRef<Desk>(desk);
-  useEffect(() => void (latest.current = desk), [desk]);
-  return useCallback(async (thingId: string, thing: string) => {
-    await new Promise((settled) => setTimeout(settled, 0));
-    const { recipes, sheet, page } = latest.current;
-    const recipe = recipes.get(thingId);
-    if (!recipe) return;
-    const regions = thingsOf(sheet.plan)
-      .find(({ id }) => id === thingId)!
-      .regionIds.flatMap((id) => page?.regions[id - 1] ?? []);
-    const request = { recipe, before: null, regions, ...laydownInputs(latest.current, thingId, recipe), beside: {} };
-    const outcome = await pencilWorker.check(request, 8, 8);
-    if (outcome.kind !== 'done') return;
-    const [first] = outcome.value.findings;
-    toast(
-      first
-        ? `${thing}, looked over again: ${first.sentence}`
-        : `${thing}, looked over again: nothing speaks against it.`,
-    );
-  }, []);
+async function lookOver(sheetId: string, thingId: string, thing: string): Promise<void> {
+  const desk = deskNow(sheetId);
+  const recipe = desk?.recipes.get(thingId);
+  if (!desk || !recipe) return;
+  const regions = (desk.sheet.plan.things[thingId]?.regionIds ?? []).flatMap((id) => desk.page?.regions[id - 1] ?? []);
+  const on = laydownInputs(desk, thingId, recipe);
+  const input = { recipe, before: null, regions, ...on, beside: {}, width: 8, height: 8 };
+  const outcome = await pencilJobs.start('checkRecipe', input).outcome;
+  if (outcome.kind !== 'done') return;
+  const [first] = outcome.value.findings;
+  toast(
+    first
+      ? `${thing}, looked over again: ${first.sentence}`
+      : `${thing}, looked over again: nothing speaks against it.`,
+  );
 }

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { paperKind } from '../../../core/laydown/index.ts';
 import { type LooksOtherwise, type Recipe, mergedEdits, withEdits } from '../../../core/recipe/index.ts';
@@ -8,7 +8,7 @@ import { sentenceOf } from '../../api/sentence.ts';
 import { usePlanChange } from '../../api/use-plan.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { Button, CardOver, Notice, Why } from '../../parts/index.ts';
-import { pencilWorker } from '../../workers/index.ts';
+import { type OutputOf, type PencilJobs, pencilJobs, useAnswer } from '../../workers/index.ts';
 import { laydownInputs } from './laydown-inputs.ts';
 
 interface Props {
@@ -23,7 +23,7 @@ interface Props {
   onClose(): void;
 }
 
-type Fitted = Extract<Awaited<ReturnType<typeof pencilWorker.afterSeeing>>, { kind: 'done' }>['value'];
+type Fitted = OutputOf<PencilJobs['afterSeeing']>;
 
 /** What is left of a thing, fitted to what lies there: what to change, how near the end comes, and what the hand teaches. */
 export function FittedCard({ of: { thingId, thing, laid }, look, teaches, onChanged, onClose }: Props) {
@@ -33,20 +33,16 @@ export function FittedCard({ of: { thingId, thing, laid }, look, teaches, onChan
   const [storeFit] = useStoreFitMutation();
   // Fitted once, to what lay there when it was asked.
   const [asked] = useState({ recipe: recipes.get(thingId), desk });
-  const [fitted, setFitted] = useState<Fitted | null>(null);
   const { recipe } = asked;
-  const [fault, setFault] = useState(recipe ? null : `${thing} has no layers any more.`);
-  useEffect(() => {
-    if (!asked.recipe) return;
-    let wanted = true;
-    const on = laydownInputs(asked.desk, thingId, asked.recipe);
-    void pencilWorker.afterSeeing(asked.recipe, laid, look, on).then((outcome) => {
-      if (!wanted) return;
-      if (outcome.kind === 'done') setFitted(outcome.value);
-      if (outcome.kind === 'refused') setFault(outcome.sentence);
+  const ask = () =>
+    pencilJobs.start('afterSeeing', {
+      recipe: recipe!,
+      laid,
+      look,
+      ...laydownInputs(asked.desk, thingId, recipe!),
     });
-    return () => void (wanted = false);
-  }, [asked, thingId, laid, look]);
+  const { value: fitted, sentence } = useAnswer<Fitted>(recipe ? [ask] : [], [asked, thingId, laid, look]);
+  const fault = recipe ? sentence : `${thing} has no layers any more.`;
   const changes = fitted && recipe ? changesInWords(recipe, fitted.edits, (id) => pencilById.get(id)?.code ?? '') : [];
   const hand = teaches && fitted ? fitted.hand : {};
   const learns = Object.keys(hand).length > 0;

@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan } from '../../../contracts/index.ts';
 import { labOfHex, deltaE2000 } from '../../../core/colour/index.ts';
@@ -10,8 +10,8 @@ import { useAddNoteMutation, useToolsQuery } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { usePlanChange } from '../../api/use-plan.ts';
 import { useDesk } from '../../desk/desk-context.ts';
-import { Button, CardOver, Choice, Select } from '../../parts/index.ts';
-import { pencilWorker } from '../../workers/index.ts';
+import { Button, CardOver, Choice, Select, Notice } from '../../parts/index.ts';
+import { type Answer, pencilJobs, useAnswer } from '../../workers/index.ts';
 import { laydownInputs } from './laydown-inputs.ts';
 import { addRepairs, thingsOf } from '../../../plan/index.ts';
 
@@ -66,7 +66,7 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
   const canMakeUp = look !== undefined && laidThere > 0 && layersLeft > 0;
   const isBare = look !== undefined && laidThere === 0;
   const worked = useRemedies({ kind, on, pencilId, laid });
-  const found = isBare ? null : worked;
+  const found = isBare ? null : worked.value;
   return (
     <CardOver title="What happened?" width="narrow" onClose={onClose}>
       <div className="mt-3 grid gap-3">
@@ -85,7 +85,8 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
         />
         {!isKnown && <p>What helps cannot be worked out: this thing has no layers, or {code} has left the tray.</p>}
         {isKnown && isBare && <p>Nothing is laid on {name} yet.</p>}
-        {isKnown && !isBare && !found && <p className="text-soft">Working out what helps …</p>}
+        {isKnown && !isBare && worked.sentence && <Notice kind="refused">{worked.sentence}</Notice>}
+        {isKnown && !isBare && !found && !worked.sentence && <p className="text-soft">Working out what helps …</p>}
         {found?.isUnseen && (
           <p>
             Nobody will see it: it lies only {found.apart.toFixed(1)} from what should be there, and a difference of 1
@@ -158,12 +159,10 @@ function useRemedies({
   on: string;
   pencilId: string;
   laid: Readonly<Record<string, number>>;
-}): Remedied | null {
+}): Answer<Remedied> {
   const desk = useDesk();
   const { sheet, recipes, laid: comesOut, pencilById } = desk;
   const { data: tools } = useToolsQuery(sheet.trayId);
-  const [found, setFound] = useState<{ key: string; value: Remedied } | null>(null);
-  const key = `${kind} ${on} ${pencilId}`;
   const things = thingsOf(sheet.plan);
   const elsewhere = useMemo(() => {
     const own = comesOut.get(pencilId)?.body;
@@ -182,22 +181,16 @@ function useRemedies({
       .sort((p, q) => p.apart - q.apart)
       .map(({ id, name }) => ({ id, name }));
   }, [things, recipes, comesOut, pencilId, on]);
-  useEffect(() => {
-    const recipe = recipes.get(on);
-    if (!recipe || !tools || !pencilById.has(pencilId)) return;
-    let wanted = true;
-    const pens = tools.flatMap(({ id, kind: tool, name, colour }) =>
+  const recipe = recipes.get(on);
+  const wanted = recipe !== undefined && tools !== undefined && pencilById.has(pencilId);
+  const ask = () => {
+    const pens = tools!.flatMap(({ id, kind: tool, name, colour }) =>
       tool === 'pen' && colour ? [{ id, name, lab: labOfHex(colour) }] : [],
     );
-    const happened = { kind, recipe, laid: laid[on] ?? 0, pencil: pencilId };
-    void pencilWorker
-      .remedies(happened, laydownInputs(desk, on, recipe, [pencilId]), { pens, elsewhere })
-      .then((outcome) => {
-        if (!wanted) return;
-        if (outcome.kind === 'refused') toast.error(outcome.sentence);
-        if (outcome.kind === 'done') setFound({ key, value: outcome.value });
-      });
-    return () => void (wanted = false);
-  }, [key, kind, on, pencilId, recipes, tools, pencilById, laid, elsewhere, desk]);
-  return found && found.key === key ? found.value : null;
+    const happened = { kind, recipe: recipe!, laid: laid[on] ?? 0, pencil: pencilId };
+    const laying = laydownInputs(desk, on, recipe!, [pencilId]);
+    return pencilJobs.start('remedies', { happened, ...laying, pens, elsewhere });
+  };
+  const inputs = [kind, on, pencilId, recipe, tools, pencilById, laid, elsewhere];
+  return useAnswer(wanted ? [ask] : [], inputs, { fresh: true });
 }

@@ -9,7 +9,7 @@ import { useAddReadingsMutation } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { TakePicture } from '../../devices/index.ts';
 import { CardOver, Button, ChooseFile, Notice, Select, Progress } from '../../parts/index.ts';
-import { photoWorker, useJob } from '../../workers/index.ts';
+import { photoJobs, useJob } from '../../workers/index.ts';
 import { codesIn } from '../codes-in.ts';
 import { useFit } from '../use-fit.ts';
 import { pagesIn, patchWords, readingsToKeep, rowsOf } from './card-rows.ts';
@@ -30,10 +30,10 @@ interface FoundCard {
 export function ReadCard({ trayId, pencils, cards, onClose }: Props) {
   const [device, setDevice] = useState<'camera' | 'scanner' | null>(null);
   const [found, setFound] = useState<FoundCard | null>(null);
-  const looking = useJob<FoundCard>(photoWorker(), 'reading the picture');
+  const looking = useJob<FoundCard>('reading the picture');
   const look = async (file: Blob) => {
     setDevice(null);
-    const card = await looking.start((jobId, report) => photoWorker().findCard(jobId, file, report));
+    const card = await looking.start((report) => photoJobs.start('findCard', { photo: file }, { report }));
     if (card) setFound(card);
   };
   return (
@@ -98,11 +98,12 @@ function Patches(props: Omit<Props, 'onClose'> & { found: FoundCard; onClose(): 
   const [codes, setCodes] = useState('');
   const rows = rowsOf(card, page, pencils, codesIn(codes));
   const count = Math.min(ROWS_ON_A_PAGE, card.pencilIds.length + card.emptyRows - page * ROWS_ON_A_PAGE);
-  const { now, start, cancel } = useJob<CardReading[]>(photoWorker(), 'reading the patches');
+  const { now, start, cancel } = useJob<CardReading[]>('reading the patches');
   const { picture } = found;
   const { number, paper } = card;
   useEffect(() => {
-    void start((jobId, report) => photoWorker().readCard(jobId, picture, count, { card: number, page }, paper, report));
+    const input = { picture, rows: count, name: { card: number, page }, paper };
+    void start((report) => photoJobs.start('readCard', input, { report }));
   }, [start, picture, count, number, page, paper]);
   const read = now.state === 'done' ? now.value : [];
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());

@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Pencil, TrialPatch, TrialStep } from '../../../contracts/index.ts';
 import { type Lab, deltaE2000, hexOfLab } from '../../../core/colour/index.ts';
@@ -7,7 +7,7 @@ import { type PaperInUse } from '../../../pencils/index.ts';
 import { useKeepTrialMutation, usePutTrialAwayMutation, useTrialsQuery } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { Button, Select, Why } from '../../parts/index.ts';
-import { pencilWorker } from '../../workers/index.ts';
+import { pencilJobs, useAnswer } from '../../workers/index.ts';
 import { SampleColour } from '../sample-colour.tsx';
 import { type SeenTrial, useTeach } from './use-teach.ts';
 
@@ -154,15 +154,10 @@ function KeptTrial({ trial, trayId, pencils, paper, use, onLay }: Props & { tria
 
 /** The colour that is foretold of a trial as things are known now. */
 function useForetold({ steps }: TrialPatch, pencils: readonly Pencil[], use: PaperInUse): Lab | null {
-  const [lab, setLab] = useState<Lab | null>(null);
-  useEffect(() => {
-    let wanted = true;
+  const ask = () => {
     const used = new Set(steps.flatMap((step) => ('pencil' in step ? [step.pencil] : [])));
     const own = pencils.filter(({ id }) => used.has(id)).map(use.trayPencil);
-    void pencilWorker.trial(own, use.paper, steps, 2).then((outcome) => {
-      if (wanted && outcome.kind === 'done') setLab(outcome.value.after.at(-1)?.lab ?? null);
-    });
-    return () => void (wanted = false);
-  }, [steps, pencils, use]);
-  return lab;
+    return pencilJobs.start('trial', { pencils: own, paper: use.paper, steps, size: 2 });
+  };
+  return useAnswer([ask], [steps, pencils, use]).value?.after.at(-1)?.lab ?? null;
 }

@@ -1,6 +1,6 @@
 import { Trash2, Undo2 } from 'lucide-react';
 import { nanoid } from 'nanoid';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { type Pencil, type TrialStep, isHere } from '../../../contracts/index.ts';
 import { hexOfLab, labOfHex, wordsFor } from '../../../core/colour/index.ts';
@@ -10,12 +10,10 @@ import { sentenceOf } from '../../api/sentence.ts';
 import { usePaper } from '../../api/use-paper.ts';
 import { type PaperInUse } from '../../../pencils/index.ts';
 import { BELIEF_WORDS, Button, Choice, Notice, Select, PixelCanvas, ToothGauge } from '../../parts/index.ts';
-import { pencilWorker } from '../../workers/index.ts';
+import { pencilJobs, useAnswer } from '../../workers/index.ts';
 import { KeptTrials } from './kept-trials.tsx';
 import { PencilFinder } from '../../desk/pencil-finder.tsx';
 
-type Outcome = Awaited<ReturnType<typeof pencilWorker.trial>>;
-type Laid = Extract<Outcome, { kind: 'done' }>['value'];
 type Step = TrialStep & { key: number };
 
 const NO_TOOL = 'none';
@@ -28,20 +26,17 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
   const [undone, setUndone] = useState<readonly (readonly Step[])[]>([]);
   const [pressure, setPressure] = useState<Pressure>('light');
   const [colour, setColour] = useState('#f6f4ee');
-  const [laid, setLaid] = useState<Laid | null>(null);
-  const [refused, setRefused] = useState<string | null>(null);
-  useEffect(() => {
-    if (!use) return;
-    let wanted = true;
+  const ask = () => {
     const used = new Set(steps.flatMap((step) => ('pencil' in step ? [step.pencil] : [])));
-    const own = pencils.filter(({ id }) => used.has(id)).map(use.trayPencil);
-    void pencilWorker.trial(own, use.paper, steps.map(plain), PATCH_PX).then((outcome) => {
-      if (!wanted) return;
-      setRefused(outcome.kind === 'refused' ? outcome.sentence : null);
-      if (outcome.kind === 'done') setLaid(outcome.value);
+    const own = pencils.filter(({ id }) => used.has(id)).map(use!.trayPencil);
+    return pencilJobs.start('trial', {
+      pencils: own,
+      paper: use!.paper,
+      steps: steps.map(plain),
+      size: PATCH_PX,
     });
-    return () => void (wanted = false);
-  }, [steps, pencils, use]);
+  };
+  const { value: laid, sentence: refused } = useAnswer(use ? [ask] : [], [steps, pencils, use]);
   const change = (next: readonly Step[]) => {
     setUndone([...undone, steps]);
     setSteps(next);

@@ -1,7 +1,7 @@
 import type { Pencil, TrialPatch } from '../../../contracts/index.ts';
 import { type PaperInUse } from '../../../pencils/index.ts';
 import { useKeepTrialMutation, useStoreFitMutation } from '../../api/desk-api.ts';
-import { pencilWorker } from '../../workers/index.ts';
+import { pencilJobs } from '../../workers/index.ts';
 
 /** A trial with the colour that really came out. */
 export type SeenTrial = TrialPatch & { seen: NonNullable<TrialPatch['seen']> };
@@ -23,8 +23,10 @@ export function useTeach(trayId: string, paper: string, pencils: readonly Pencil
     const before = { fit: use.found, learnt: here?.learnt ?? {}, pencils: here?.pencils ?? [] };
     const used = trial.steps.flatMap((step) => ('pencil' in step ? [step.pencil] : []));
     const own = pencils.filter(({ id }) => used.includes(id)).map(use.trayPencil);
+    const told = { steps: trial.steps, lab: trial.seen };
     if (of === 'hand') {
-      const outcome = await pencilWorker.teachHand(use.paper, own, [{ steps: trial.steps, lab: trial.seen }]);
+      const input = { paper: use.paper, pencils: own, trials: [told] };
+      const outcome = await pencilJobs.start('teachHand', input).outcome;
       if (outcome.kind !== 'done') throw new Error(outcome.kind === 'refused' ? outcome.sentence : 'It was stopped.');
       const learnt = { ...before.learnt };
       for (const [name, factor] of Object.entries(outcome.value)) {
@@ -33,8 +35,8 @@ export function useTeach(trayId: string, paper: string, pencils: readonly Pencil
       }
       await store({ trayId, paper, fit: { ...before, learnt } }).unwrap();
     } else {
-      const told = { steps: trial.steps, lab: trial.seen };
-      const outcome = await pencilWorker.teachPencil(use.paper, own, told, of.pencil);
+      const input = { paper: use.paper, pencils: own, trial: told, pencilId: of.pencil };
+      const outcome = await pencilJobs.start('teachPencil', input).outcome;
       if (outcome.kind !== 'done') throw new Error(outcome.kind === 'refused' ? outcome.sentence : 'It was stopped.');
       const known = before.pencils.find(({ pencilId }) => pencilId === of.pencil)?.fit;
       const { masstone } = own.find(({ id }) => id === of.pencil)!;

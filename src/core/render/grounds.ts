@@ -1,0 +1,49 @@
+import { labOfHex } from '../colour/index.ts';
+import { type Ground, type Paper, type ToothLeft, bareGround, stainedGround, workedGround } from '../laydown/index.ts';
+
+/** What can lie on a region before anything is laid by plan. */
+export const GROUND_KINDS = ['bare', 'printed grey', 'wash', 'coloured'] as const;
+
+/** What lies on a region before anything is laid by plan. */
+export interface RegionGround {
+  kind: (typeof GROUND_KINDS)[number];
+  /** As seen, as #rrggbb; of no meaning where it is bare. */
+  colour: string;
+  /** How much a coloured place still takes, as it feels; null where nobody felt it. */
+  toothLeft: ToothLeft | null;
+}
+
+/** The ground that layers start from, and a key that is the same for like grounds. */
+export interface KeyedGround {
+  ground: Ground;
+  key: string;
+}
+
+/** One text for papers that look alike and take pencil alike in the same hand. */
+export function paperKey({ tint, rough, stray, tooth, spread, crush, yuleNielsen, hand }: Paper): string {
+  return JSON.stringify([tint, rough, stray, tooth, spread, crush, yuleNielsen, hand]);
+}
+
+/** Looks up the ground of a region; like grounds are worked out once. */
+export function groundFinder(
+  paper: Paper,
+  grounds: ReadonlyMap<number, RegionGround>,
+): (regionId: number) => KeyedGround {
+  const on = paperKey(paper);
+  const bare = { ground: bareGround(paper), key: on };
+  const made = new Map<string, KeyedGround>();
+  return (regionId) => {
+    const own = grounds.get(regionId);
+    if (!own) return bare;
+    const { kind, colour, toothLeft } = own;
+    const key = `${on} ${kind} ${colour} ${toothLeft ?? ''}`;
+    let keyed = made.get(key);
+    if (!keyed) {
+      const lab = labOfHex(colour);
+      // Where nobody felt it, a coloured place is taken to have some tooth left.
+      const ground = kind === 'coloured' ? workedGround(paper, lab, toothLeft ?? 'some') : stainedGround(paper, lab);
+      made.set(key, (keyed = { ground, key }));
+    }
+    return keyed;
+  };
+}

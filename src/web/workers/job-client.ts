@@ -1,0 +1,116 @@
+import { proxy } from 'comlink';
+import { nanoid } from 'nanoid';
+import PQueue from 'p-queue';
+import { type InputOf, type Jobs, type Outcome, type OutputOf, type Report } from './job.ts';
+import { type JobHost } from './job-host.ts';
+
+/** A worker as its client sees it. */
+export interface Thread {
+  host: { run(...given: Parameters<JobHost['run']>): Promise<Outcome<unknown>>; cancel(id: string): unknown };
+  /** Resolves with a sentence once the worker is of no use any more. */
+  broken: Promise<string>;
+  end(): void;
+}
+
+/** How soon a job is begun beside others that wait: what a hand waits for before what is only looked ahead for. */
+export const PRIORITY = { waitedFor: 2, usual: 1, ahead: 0 } as const;
+
+/** A job that was asked for. */
+export interface JobUnderWay<T> {
+  outcome: Promise<Outcome<T>>;
+  /** Takes it out of the line, or stops it where it next lets others speak; its outcome is `cancelled` from then on. */
+  cancel(): void;
+}
+
+export interface JobOptions<T> {
+  /** One of {@link PRIORITY}; default usual. */
+  priority?: number;
+  report?: Report;
+  /** Told what it would come to if it were stopped now, by jobs that know. */
+  soFar?: (value: T) => void;
+}
+
+/** So many jobs of a worker may be under way at once: a long one lets a short one in whenever it breathes. */
+const EACH = 2;
+
+interface Running {
+  thread: Thread;
+  jobs: number;
+}
+
+/** Has jobs done by workers, which are started when they are first needed. */
+export class JobClient<J extends Jobs> {
+  readonly #startThread: () => Thread;
+  readonly #most: number;
+  readonly #queue: PQueue;
+  #running: Running[] = [];
+
+  /** @param most workers at once; jobs that share what they keep need one. Default 1 */
+  constructor(startThread: () => Thread, most = 1) {
+    this.#startThread = startThread;
+    this.#most = most;
+    this.#queue = new PQueue({ concurrency: EACH * most });
+  }
+
+  /** Asks for a job. */
+  start<Name extends keyof J & string>(
+    name: Name,
+    input: InputOf<J[Name]>,
+    { priority = PRIORITY.usual, report, soFar }: JobOptions<OutputOf<J[Name]>> = {},
+  ): JobUnderWay<OutputOf<J[Name]>> {
+    const id = nanoid(8);
+    const stop = new AbortController();
+    let at: Running | null = null;
+    const work = async (): Promise<Outcome<unknown>> => {
+      at = this.#leastBusy();
+      at.jobs++;
+      try {
+        const told = [report ? proxy(report) : null, soFar ? proxy(soFar as (value: unknown) => void) : null] as const;
+        const done = at.thread.host.run(name, id, input, ...told);
+        return await Promise.race([done, brokenOutcome(at.thread)]);
+      } finally {
+        at.jobs--;
+      }
+    };
+    const cancelled = { kind: 'cancelled' } as const;
+    const outcome = this.#queue.add(work, { priority, signal: stop.signal }).then(
+      (done) => (stop.signal.aborted ? cancelled : done),
+      (error: Error): Outcome<never> =>
+        stop.signal.aborted
+          ? cancelled
+          : { kind: 'refused', sentence: `This could not be asked for: ${error.message}` },
+    );
+    return {
+      outcome: outcome as Promise<Outcome<OutputOf<J[Name]>>>,
+      cancel() {
+        stop.abort();
+        if (at) void at.thread.host.cancel(id);
+      },
+    };
+  }
+
+  /** Ends all workers, and with them what they hold and what is under way; the next job starts another. */
+  rest(): void {
+    for (const { thread } of this.#running) thread.end();
+    this.#running = [];
+  }
+
+  #leastBusy(): Running {
+    const idle = this.#running.find(({ jobs }) => jobs === 0);
+    if (idle) return idle;
+    if (this.#running.length < this.#most) {
+      const started: Running = { thread: this.#startThread(), jobs: 0 };
+      this.#running.push(started);
+      void started.thread.broken.then(() => {
+        started.thread.end();
+        this.#running = this.#running.filter((each) => each !== started);
+      });
+      return started;
+    }
+    return this.#running.reduce((a, b) => (b.jobs < a.jobs ? b : a));
+  }
+}
+
+async function brokenOutcome({ broken }: Thread): Promise<Outcome<never>> {
+  return { kind: 'refused', sentence: await broken };
+}
