@@ -48,14 +48,14 @@ import { withChangesUnderWay } from './changes-under-way.ts';
 type OnSheet<T = unknown> = { sheetId: string } & T;
 type OnTray<T> = { trayId: string } & T;
 
-const ask = fetchBaseQuery({ baseUrl: '/api' });
+const ask = fetchBaseQuery({ baseUrl: `${location.origin}/api` });
 
 /** Another device that did not give the access code yet is shown the door. */
 const throughTheDoor: typeof ask = async (request, api, options) => {
   const answer = await ask(request, api, options);
-  const { pathname, search } = window.location;
+  const { pathname, search } = location;
   if (answer.error?.status === 401 && pathname !== '/door') {
-    window.location.assign(`/door?to=${encodeURIComponent(pathname + search)}`);
+    location.assign(`/door?to=${encodeURIComponent(pathname + search)}`);
   }
   return answer;
 };
@@ -85,7 +85,12 @@ export const deskApi = createApi({
         invalidatesTags: ['shelf'],
         async onQueryStarted(_arg, { dispatch, queryFulfilled }) {
           const { data } = await queryFulfilled.catch(() => ({ data: null }));
-          if (data) void dispatch(deskApi.util.upsertQueryData('sheet', data.id, withChangesUnderWay(data)));
+          if (!data) return;
+          // At once where the sheet is shown, so that the next change is made of this one.
+          const shown = dispatch(deskApi.util.updateQueryData('sheet', data.id, () => withChangesUnderWay(data)));
+          if (shown.patches.length === 0) {
+            void dispatch(deskApi.util.upsertQueryData('sheet', data.id, withChangesUnderWay(data)));
+          }
         },
       });
     const benchMutation = <T extends OnSheet>(request: (arg: T) => { url: string; body: unknown }) =>

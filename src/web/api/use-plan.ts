@@ -1,4 +1,5 @@
 import { nanoid } from 'nanoid';
+import PQueue from 'p-queue';
 import { useCallback } from 'react';
 import { toast } from 'sonner';
 import { type Command, type Stage, Plan } from '../../contracts/index.ts';
@@ -9,12 +10,12 @@ import { deskApi } from './desk-api.ts';
 import { conflictIn, isStale, sentenceOf } from './sentence.ts';
 
 /** Requests that change a sheet go one after the other, so that each knows the revision the one before it made. */
-let queue: Promise<unknown> = Promise.resolve();
+const queues = new Map<string, PQueue>();
 
-function enqueue<T>(work: () => Promise<T>): Promise<T> {
-  const next = queue.then(work, work);
-  queue = next.catch(() => undefined);
-  return next;
+function enqueue(sheetId: string, work: () => Promise<void>): Promise<void> {
+  const queue = queues.get(sheetId) ?? new PQueue({ concurrency: 1 });
+  queues.set(sheetId, queue);
+  return queue.add(work);
 }
 
 const sheetOf = (state: State, sheetId: string) => deskApi.endpoints.sheet.select(sheetId)(state).data;
@@ -38,7 +39,7 @@ export function changePlan(sheetId: string, stage: Stage, label: string, edit: P
   const settle = trackPending(sheetId, change.patches);
   const { regionsFrom } = sheet.plan;
   const command: Command = { id: nanoid(), stage, label: label.slice(0, 120), ...change, regionsFrom };
-  return enqueue(async () => {
+  return enqueue(sheetId, async () => {
     const { error } = await store.dispatch(deskApi.endpoints.command.initiate({ sheetId, command }));
     settle();
     if (!error) return;
@@ -69,7 +70,7 @@ function madeTo(plan: Plan, edit: PlanEdit) {
 
 /** Takes the last change to a sheet back, or does it again. */
 export function stepBack(sheetId: string, which: 'undo' | 'redo'): Promise<void> {
-  return enqueue(async () => {
+  return enqueue(sheetId, async () => {
     const baseRevision = sheetOf(store.getState(), sheetId)?.revision ?? 0;
     const { error } = await store.dispatch(deskApi.endpoints[which].initiate({ sheetId, baseRevision }));
     if (error) await refused(sheetId, error, () => undefined);

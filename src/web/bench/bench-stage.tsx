@@ -3,7 +3,7 @@ import { useBenchQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Failed, Waiting } from '../desk/failed.tsx';
 import { useDesk } from '../desk/desk-context.ts';
-import { useWithWaiting } from './log-queue.ts';
+import { useWithWaiting } from './table-log.ts';
 import { PlanSittings } from './plan-sittings.tsx';
 import { AtTheTable } from './table/index.ts';
 
@@ -11,7 +11,7 @@ import { AtTheTable } from './table/index.ts';
 export function BenchStage() {
   const { sheet } = useDesk();
   const { data, error } = useBenchQuery(sheet.id, { refetchOnMountOrArgChange: true });
-  const { bench, away, waits } = useWithWaiting(sheet.id, data);
+  const { bench, away, isKept, waits } = useWithWaiting(sheet.id, data);
   const [params, setParams] = useSearchParams();
   if (error && !bench) return <Failed sentence={sentenceOf(error)} />;
   if (!bench) return <Waiting doing="clearing the bench" />;
@@ -21,6 +21,7 @@ export function BenchStage() {
         bench={bench}
         away={away}
         waits={waits}
+        isKept={isKept}
         plan={bench.plan}
         onLeave={() => setParams({}, { replace: true })}
       />

@@ -9,7 +9,7 @@ import { sentenceOf } from '../api/sentence.ts';
 import { deskNow } from '../desk/derived-desk.ts';
 import { type Desk } from '../desk/desk-context.ts';
 import { pencilJobs, useJob } from '../workers/index.ts';
-import { allSent, benchNow } from './log-queue.ts';
+import { allSent, benchNow } from './table-log.ts';
 
 /** An order is looked for so long; what is found in the first second is mostly within a few pick-ups of it. */
 const PATIENCE_MS = 4000;

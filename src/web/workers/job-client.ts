@@ -36,6 +36,9 @@ const EACH = 2;
 interface Running {
   thread: Thread;
   jobs: number;
+  /** What becomes of its jobs when it ends before them. */
+  ended: Promise<Outcome<never>>;
+  end(outcome: Outcome<never>): void;
 }
 
 /** Has jobs done by workers, which are started when they are first needed. */
@@ -67,7 +70,7 @@ export class JobClient<J extends Jobs> {
       try {
         const told = [report ? proxy(report) : null, soFar ? proxy(soFar as (value: unknown) => void) : null] as const;
         const done = at.thread.host.run(name, id, input, ...told);
-        return await Promise.race([done, brokenOutcome(at.thread)]);
+        return await Promise.race([done, at.ended]);
       } finally {
         at.jobs--;
       }
@@ -91,26 +94,30 @@ export class JobClient<J extends Jobs> {
 
   /** Ends all workers, and with them what they hold and what is under way; the next job starts another. */
   rest(): void {
-    for (const { thread } of this.#running) thread.end();
-    this.#running = [];
+    for (const running of this.#running) running.end({ kind: 'cancelled' });
   }
 
   #leastBusy(): Running {
     const idle = this.#running.find(({ jobs }) => jobs === 0);
     if (idle) return idle;
     if (this.#running.length < this.#most) {
-      const started: Running = { thread: this.#startThread(), jobs: 0 };
-      this.#running.push(started);
-      void started.thread.broken.then(() => {
-        started.thread.end();
-        this.#running = this.#running.filter((each) => each !== started);
-      });
-      return started;
+      return this.#started();
     }
     return this.#running.reduce((a, b) => (b.jobs < a.jobs ? b : a));
   }
-}
 
-async function brokenOutcome({ broken }: Thread): Promise<Outcome<never>> {
-  return { kind: 'refused', sentence: await broken };
+  #started(): Running {
+    const thread = this.#startThread();
+    let ending!: (outcome: Outcome<never>) => void;
+    const ended = new Promise<Outcome<never>>((resolve) => (ending = resolve));
+    const end = (outcome: Outcome<never>) => {
+      this.#running = this.#running.filter((each) => each !== running);
+      thread.end();
+      ending(outcome);
+    };
+    const running: Running = { thread, jobs: 0, ended, end };
+    void thread.broken.then((sentence) => end({ kind: 'refused', sentence }));
+    this.#running.push(running);
+    return running;
+  }
 }

@@ -47,13 +47,15 @@ interface Props {
   plan: BenchPlan;
   away: boolean;
   waits: number;
+  /** Whether those outlive this tab. */
+  isKept: boolean;
   onLeave(): void;
 }
 
 type Card = 'mistake' | 'note' | 'other pencil' | null;
 
 /** A sitting: one step fills the screen. Space marks it done, Backspace takes it back, letters do the rest. */
-export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
+export function AtTheTable({ bench, plan, away, waits, isKept, onLeave }: Props) {
   const desk = useDesk();
   const { sheet } = desk;
   const isAwake = useAwake();
@@ -114,6 +116,7 @@ export function AtTheTable({ bench, plan, away, waits, onLeave }: Props) {
         now={now}
         away={away}
         waits={waits}
+        isKept={isKept}
         onLeave={onLeave}
         stepMinutes={step.minutes}
         sittingMinutes={sheet.plan.bench.sittingMinutes}

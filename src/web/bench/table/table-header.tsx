@@ -12,11 +12,24 @@ interface Props {
   /** The server is away, and so many entries wait for it. */
   away: boolean;
   waits: number;
+  /** Whether those outlive this tab. */
+  isKept: boolean;
   onLeave(): void;
 }
 
 /** Where one is in the order and in the sitting, and whether what is done is kept. */
-export function TableHeader({ number, of, clock, now, stepMinutes, sittingMinutes, away, waits, onLeave }: Props) {
+export function TableHeader({
+  number,
+  of,
+  clock,
+  now,
+  stepMinutes,
+  sittingMinutes,
+  away,
+  waits,
+  isKept,
+  onLeave,
+}: Props) {
   const minutes = (ms: number) => Math.floor(ms / 60_000);
   return (
     <header className="flex h-13 shrink-0 items-center gap-4 px-4 max-md:gap-2 max-md:px-2">
@@ -31,7 +44,11 @@ export function TableHeader({ number, of, clock, now, stepMinutes, sittingMinute
         <span className="max-md:hidden"> of about {sittingMinutes} min</span>
       </span>
       <span className="text-sm" role="status" data-testid="kept">
-        {away ? `Harmonie does not answer; ${waits} kept here` : waits > 0 ? 'Saving' : 'Saved'}
+        {away
+          ? `Harmonie does not answer; ${waits} kept ${isKept ? 'here' : 'only while this tab is open'}`
+          : waits > 0
+            ? 'Saving'
+            : 'Saved'}
       </span>
       <span className="ml-auto font-figure whitespace-nowrap">
         step {number} of {of}

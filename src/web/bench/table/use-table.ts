@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import type { BenchPlan, BenchState, CameOut, LogEntry } from '../../../contracts/index.ts';
 import { stepsAhead } from '../../../core/bench/index.ts';
 import { useDesk } from '../../desk/desk-context.ts';
-import { logAtTable } from '../log-queue.ts';
+import { logAtTable } from '../table-log.ts';
 import { pausedOrNot, workedAtStep } from './clock.ts';
 import { useClock } from './use-clock.ts';
 
