@@ -1,4 +1,4 @@
-import { type Arc, BORDER_TOLERANCE_PX, lengthOf, ringsOfRegions, traceBorders } from './borders.ts';
+import { type Arc, BORDER_TOLERANCE_PX, EDGE_TOLERANCE_PX, lengthOf, ringsOfRegions, traceBorders } from './borders.ts';
 import { distanceToLines } from './distance.ts';
 import { LINE_REACH_MM, growLabels, linePixels } from './grow.ts';
 import { type SeenGround } from './seen/index.ts';
@@ -54,6 +54,7 @@ export class PageIndex implements IndexedPage {
   readonly data: ArrayBuffer;
   #distance: Float32Array | null = null;
   #rings: readonly (readonly Float64Array[])[] | null = null;
+  readonly #outlines = new Map<number, readonly Float64Array[]>();
 
   /** Puts an index together from what was found on a page. */
   static of(page: IndexedPage): PageIndex {
@@ -170,6 +171,35 @@ export class PageIndex implements IndexedPage {
   /** The rings round each region at its id, in pixels, to the middle of the lines; the outer ring first. */
   get rings(): readonly (readonly Float64Array[])[] {
     return (this.#rings ??= ringsOfRegions(this.arcs, this.regions.length));
+  }
+
+  /** The rings round the white of one region, in pixels, the outer ring first; none for a region that is not there. */
+  outlineOf(id: number): readonly Float64Array[] {
+    const region = this.regions[id - 1];
+    if (!region) return [];
+    let outline = this.#outlines.get(id);
+    if (!outline) this.#outlines.set(id, (outline = this.#traceWhite(region)));
+    return outline;
+  }
+
+  /** Follows the edge of a region's white in a window of its own. */
+  #traceWhite({ id, box }: Region): readonly Float64Array[] {
+    const px = (mm: number) => Math.round(mm * this.pixelsPerMm);
+    const [left, top] = [px(box.left), px(box.top)];
+    const [width, height] = [px(box.right) - left, px(box.bottom) - top];
+    const white = new Uint16Array(width * height);
+    for (let y = 0, o = 0; y < height; y++) {
+      const row = (top + y) * this.width + left;
+      for (let x = 0; x < width; x++, o++) if (this.labels[row + x] === id) white[o] = 1;
+    }
+    const rings = ringsOfRegions(traceBorders(white, width, height, EDGE_TOLERANCE_PX), 1)[1];
+    for (const ring of rings) {
+      for (let k = 0; k < ring.length; k += 2) {
+        ring[k] += left;
+        ring[k + 1] += top;
+      }
+    }
+    return rings;
   }
 }
 

@@ -3,7 +3,7 @@ import { type PageRegions } from './desk-context.ts';
 /** Outlines already traced, by page. */
 const traced = new WeakMap<PageRegions, Map<number, Path2D>>();
 
-/** The outline of a region, along the middle of its lines, as a path in pixels of the working picture; made once. */
+/** The outline of a region, within its lines, as a path in pixels of the working picture; made once. */
 export function outlineOf(page: PageRegions, regionId: number): Path2D {
   let paths = traced.get(page);
   if (!paths) traced.set(page, (paths = new Map()));
@@ -14,7 +14,7 @@ export function outlineOf(page: PageRegions, regionId: number): Path2D {
 
 function trace({ index }: PageRegions, regionId: number): Path2D {
   const path = new Path2D();
-  for (const ring of index.rings[regionId] ?? []) {
+  for (const ring of index.outlineOf(regionId)) {
     path.moveTo(ring[0], ring[1]);
     for (let k = 2; k < ring.length; k += 2) path.lineTo(ring[k], ring[k + 1]);
     path.closePath();
