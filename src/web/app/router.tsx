@@ -1,11 +1,9 @@
 import { Navigate, createBrowserRouter } from 'react-router';
-import { SheetOnDesk } from '../desk/sheet-on-desk.tsx';
-import { PageStage } from '../page/page-stage.tsx';
 import { Shelf } from '../shelf/shelf.tsx';
 import { Lost } from './lost.tsx';
 import { Root } from './root.tsx';
 
-/** Stages other than the first load when they are opened. */
+/** All but the shelf load when they are opened. */
 export const router = createBrowserRouter([
   {
     element: <Root />,
@@ -16,10 +14,10 @@ export const router = createBrowserRouter([
       { path: 'sheets', element: <Shelf /> },
       {
         path: 'sheets/:sheetId',
-        element: <SheetOnDesk />,
+        lazy: async () => ({ Component: (await import('../desk/sheet-on-desk.tsx')).SheetOnDesk }),
         children: [
           { index: true, element: <Navigate to="page" replace /> },
-          { path: 'page', element: <PageStage /> },
+          { path: 'page', lazy: async () => ({ Component: (await import('../page/page-stage.tsx')).PageStage }) },
           { path: 'wheel', lazy: async () => ({ Component: (await import('../wheel/wheel-stage.tsx')).WheelStage }) },
           { path: 'light', lazy: async () => ({ Component: (await import('../light/light-stage.tsx')).LightStage }) },
           {

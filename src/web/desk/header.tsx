@@ -1,11 +1,12 @@
 import clsx from 'clsx';
-import { LibraryBig, Redo2, Settings2, Undo2 } from 'lucide-react';
-import { useEffect } from 'react';
+import { LibraryBig, Settings2 } from 'lucide-react';
+import { Suspense, lazy } from 'react';
 import { Link, NavLink } from 'react-router';
 import { useSheetQuery } from '../api/desk-api.ts';
-import { stepBack, useSaving } from '../api/use-plan.ts';
-import { Find } from './find.tsx';
 import { STAGE_LINKS, stageAddress } from './stages.ts';
+
+// The shelf needs none of it.
+const SheetTools = lazy(() => import('./sheet-tools.tsx'));
 
 /** The slim header: sheet, stages, saved, undo and redo, and finding things. */
 export function Header({ sheetId }: { sheetId: string | null }) {
@@ -45,8 +46,11 @@ export function Header({ sheetId }: { sheetId: string | null }) {
         </nav>
       )}
       <div className="ml-auto flex items-center gap-1">
-        {sheet && <UndoRedo sheetId={sheet.id} undo={sheet.undo} redo={sheet.redo} />}
-        {sheet && <Find sheet={sheet} />}
+        {sheet && (
+          <Suspense fallback={<span className="h-10" />}>
+            <SheetTools sheet={sheet} />
+          </Suspense>
+        )}
         <Link
           to="/settings"
           aria-label="Settings"
@@ -57,49 +61,5 @@ export function Header({ sheetId }: { sheetId: string | null }) {
         </Link>
       </div>
     </header>
-  );
-}
-
-function UndoRedo({ sheetId, undo, redo }: { sheetId: string; undo: string | null; redo: string | null }) {
-  const saving = useSaving();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement) return;
-      const key = event.key.toLowerCase();
-      if (key !== 'z' && key !== 'y') return;
-      event.preventDefault();
-      void stepBack(sheetId, key === 'y' || event.shiftKey ? 'redo' : 'undo');
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [sheetId]);
-  const button =
-    'flex h-10 w-10 items-center justify-center hover:bg-card disabled:opacity-35 disabled:hover:bg-transparent';
-  return (
-    <>
-      <span className="mr-1 text-sm text-soft" role="status">
-        {saving ? 'Saving' : 'Saved'}
-      </span>
-      <button
-        type="button"
-        className={button}
-        disabled={!undo}
-        onClick={() => void stepBack(sheetId, 'undo')}
-        aria-label={undo ? `Undo: ${undo}` : 'Nothing to undo'}
-        title={undo ? `Undo: ${undo}` : 'Nothing to undo'}
-      >
-        <Undo2 size={19} />
-      </button>
-      <button
-        type="button"
-        className={button}
-        disabled={!redo}
-        onClick={() => void stepBack(sheetId, 'redo')}
-        aria-label={redo ? `Redo: ${redo}` : 'Nothing to redo'}
-        title={redo ? `Redo: ${redo}` : 'Nothing to redo'}
-      >
-        <Redo2 size={19} />
-      </button>
-    </>
   );
 }

@@ -2,13 +2,9 @@ import { LRUCache } from 'lru-cache';
 import { PageIndex } from '../../core/lineart/index.ts';
 import { PRIORITY, pageJobs } from '../workers/index.ts';
 import { type PageRegions } from './desk-context.ts';
+import { pictureUrl } from './picture-url.ts';
 
 const pictures = new LRUCache<string, Promise<ImageBitmap>>({ max: 4 });
-
-/** The address of a sheet's working picture; its hash makes it safe to keep. */
-export function pictureUrl(sheetId: string, hash: string): string {
-  return `/api/sheets/${sheetId}/picture/${hash}`;
-}
 
 /** A sheet's working picture, fetched once. */
 export function loadPicture(sheetId: string, hash: string): Promise<ImageBitmap> {

@@ -14,7 +14,8 @@ import { regionsKey } from '../../plan/derive/index.ts';
 import { deskOf, layOnDesk } from './derived-desk.ts';
 import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
-import { loadPicture, loadRegions, pictureUrl } from './load-page.ts';
+import { loadPicture, loadRegions } from './load-page.ts';
+import { pictureUrl } from './picture-url.ts';
 
 /** Lays a sheet on the desk: loads what every stage shares, then shows the stage. */
 export function SheetOnDesk() {

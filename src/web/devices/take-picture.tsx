@@ -27,7 +27,7 @@ type Taking =
   { state: 'idle' } | { state: 'working'; share: number; doing: string } | { state: 'refused'; sentence: string };
 
 /** Takes a picture with the scanner or the camera, shows it, and hands it on as a file. */
-export function TakePicture({
+export default function TakePicture({
   kind,
   does = 'Bring it in as a page',
   onFile,

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useStoreRegionsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { pictureUrl } from '../desk/load-page.ts';
+import { pictureUrl } from '../desk/picture-url.ts';
 import { regionsKey } from '../../plan/derive/index.ts';
 import { type JobUnderWay, pageJobs } from '../workers/index.ts';
 

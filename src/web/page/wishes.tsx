@@ -3,7 +3,7 @@ import { type SegmentationOptions, USUAL_FINDING } from '../../contracts/index.t
 import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { pictureUrl } from '../desk/load-page.ts';
+import { pictureUrl } from '../desk/picture-url.ts';
 import { Button, PixelCanvas, Section } from '../parts/index.ts';
 import { pageJobs, useAnswer } from '../workers/index.ts';
 import { partToTry } from './part-to-try.ts';

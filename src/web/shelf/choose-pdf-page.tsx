@@ -14,7 +14,7 @@ export interface PrintedPage {
 const SHOWN = 12;
 
 /** Asks which page of a PDF to bring in, and draws it. */
-export function ChoosePdfPage({
+export default function ChoosePdfPage({
   file,
   onPage,
   onClose,

@@ -8,7 +8,7 @@ import { Name, type SheetCard, type SheetPlace } from '../../contracts/index.ts'
 import { paperById } from '../../core/laydown/index.ts';
 import { useCopySheetMutation, useEditSheetMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { pictureUrl } from '../desk/load-page.ts';
+import { pictureUrl } from '../desk/picture-url.ts';
 import { copyTitle } from './order.ts';
 
 /** A sheet as a printed page, with how far it is and what can be done with it. */

@@ -1,15 +1,17 @@
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import type { SheetPlace } from '../../contracts/index.ts';
 import { useSheetsQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { TakePicture } from '../devices/index.ts';
 import { Header } from '../desk/header.tsx';
 import { Notice } from '../parts/index.ts';
 import { BringIn } from './bring-in.tsx';
-import { ChoosePdfPage } from './choose-pdf-page.tsx';
 import { SheetsHere } from './sheets-here.tsx';
-import { Straighten } from './straighten.tsx';
 import { useBringIn, usePasted } from './use-bring-in.ts';
+
+// What is needed for one kind of file only comes with it.
+const ChoosePdfPage = lazy(() => import('./choose-pdf-page.tsx'));
+const Straighten = lazy(() => import('./straighten.tsx'));
+const TakePicture = lazy(() => import('../devices/take-picture.tsx'));
 
 const HEADINGS: Record<SheetPlace, { title: string; says: string }> = {
   shelf: {
@@ -53,25 +55,27 @@ export function Shelf() {
           {sheets ? <SheetsHere cards={sheets} place={place} onPlace={setPlace} /> : <div className="flex-1" />}
           <BringIn busy={busy} onFile={(file) => void bringIn(file)} onDevice={setDevice} />
         </div>
-        {pdf && <ChoosePdfPage file={pdf} onPage={(page) => void bringPage(pdf, page)} onClose={putAway} />}
-        {photo && (
-          <Straighten
-            photo={photo}
-            onPage={(page) => void bringPage(photo.file, page)}
-            onWhole={() => void bringWhole(photo.file)}
-            onClose={putAway}
-          />
-        )}
-        {device && (
-          <TakePicture
-            kind={device}
-            onClose={() => setDevice(null)}
-            onFile={(file) => {
-              setDevice(null);
-              void bringIn(file);
-            }}
-          />
-        )}
+        <Suspense>
+          {pdf && <ChoosePdfPage file={pdf} onPage={(page) => void bringPage(pdf, page)} onClose={putAway} />}
+          {photo && (
+            <Straighten
+              photo={photo}
+              onPage={(page) => void bringPage(photo.file, page)}
+              onWhole={() => void bringWhole(photo.file)}
+              onClose={putAway}
+            />
+          )}
+          {device && (
+            <TakePicture
+              kind={device}
+              onClose={() => setDevice(null)}
+              onFile={(file) => {
+                setDevice(null);
+                void bringIn(file);
+              }}
+            />
+          )}
+        </Suspense>
       </main>
     </div>
   );

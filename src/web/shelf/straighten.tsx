@@ -20,7 +20,7 @@ const [WIDE, HIGH] = [560, 500];
 const AS_SEEN = 'as-seen';
 
 /** Shows the corners that were found on a photographed page, lets them be set, and takes the perspective out. */
-export function Straighten({
+export default function Straighten({
   photo,
   onPage,
   onWhole,

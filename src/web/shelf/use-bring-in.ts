@@ -3,7 +3,6 @@ import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCreateSheetMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
-import { photoJobs } from '../workers/index.ts';
 import { type PrintedPage } from './choose-pdf-page.tsx';
 import { isPdf } from './pdf.ts';
 import { worthStraightening } from './straight-size.ts';
@@ -67,6 +66,7 @@ export function useBringIn() {
 /** The page in a photograph that shows more than the page; null for scans, drawings and what cannot be read here. */
 async function pageIn(file: File): Promise<Photograph | null> {
   if (!/\.(jpe?g|webp|png)$/i.test(file.name)) return null;
+  const { photoJobs } = await import('../workers/index.ts');
   // A picture that cannot even be looked at goes to the desk as it is, which says what is wrong with it.
   const outcome = await photoJobs.start('findPage', { photo: file }).outcome;
   photoJobs.rest();

@@ -1,7 +1,7 @@
 import { Camera } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { type Photograph, Straighten } from '../shelf/straighten.tsx';
+import Straighten, { type Photograph } from '../shelf/straighten.tsx';
 import { TakePicture } from '../devices/index.ts';
 import { Button, ChooseFile, Section } from '../parts/index.ts';
 import { photoJobs } from '../workers/index.ts';
