@@ -14,8 +14,8 @@ import { straightened } from '../src/core/straighten/index.ts';
 import { CARD_MM, findCard, layOutCard, readCard } from '../src/core/swatch-card/index.ts';
 import { seededRandom } from '../src/core/random/index.ts';
 import { demoPencils } from '../src/demo/index.ts';
-import { simulatedCamera, swatchCard } from '../src/demo/devices/index.ts';
-import { layOverlay, made, madePaper, readPatch } from '../src/demo/maker/index.ts';
+import { simulatedCamera, swatchCard } from '../src/simulated-devices/index.ts';
+import { layOverlay, made, madePaper, readPatch } from '../src/simulated-devices/maker/index.ts';
 import { printTable } from './measure.ts';
 
 const PATCHES = ['light', 'medium', 'firm', 'full'] as const;

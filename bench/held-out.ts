@@ -21,7 +21,7 @@ import {
 } from '../src/core/laydown/index.ts';
 import { seededRandom } from '../src/core/random/index.ts';
 import { type DemoPencil, demoPencils } from '../src/demo/index.ts';
-import { readPatch } from '../src/demo/maker/index.ts';
+import { readPatch } from '../src/simulated-devices/maker/index.ts';
 import { type Label, MAKERS, type Maker } from './makers/index.ts';
 import { printTable } from './measure.ts';
 

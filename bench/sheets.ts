@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { findRegions } from '../src/core/lineart/index.ts';
 import { DEMO_PAGES } from '../src/demo/index.ts';
-import type { Truth } from '../src/demo/draw/index.ts';
+import type { Truth } from '../src/fixtures/index.ts';
 import { printTable } from './measure.ts';
 
 const sheet = (name: string) => readFile(new URL(`../src/demo/sheets/${name}`, import.meta.url));

@@ -14,7 +14,7 @@ import {
 } from '../src/core/things/index.ts';
 import { proposeForm } from '../src/core/light/index.ts';
 import { DEMO_PAGES } from '../src/demo/index.ts';
-import type { Truth } from '../src/demo/draw/index.ts';
+import type { Truth } from '../src/fixtures/index.ts';
 import { printTable } from './measure.ts';
 
 const sheet = (name: string) => readFile(new URL(`../src/demo/sheets/${name}`, import.meta.url));

@@ -249,14 +249,14 @@ describe('the wheel', () => {
     await page.getByRole('button', { name: 'Put Lantern dusk away' }).click();
     await kept.waitFor({ state: 'hidden' });
     for (const [i, file] of files.entries()) {
-      await page.getByLabel('Bring a palette in: GPL, CSV or JSON').setInputFiles(file);
+      await page.getByLabel('Bring a palette in: GPL, JSON or CSV').setInputFiles(file);
       await kept.getByText('Lantern dusk').nth(i).waitFor();
     }
     const [palette] = (await (await fetch(`${desk.url}/api/palettes`)).json()) as SavedPalette[];
     expect(palette.families.length).to.be.above(50);
     const damaged = join(desk.folder, 'damaged.json');
     writeFileSync(damaged, '{"kind": "harmonie pal');
-    await page.getByLabel('Bring a palette in: GPL, CSV or JSON').setInputFiles(damaged);
+    await page.getByLabel('Bring a palette in: GPL, JSON or CSV').setInputFiles(damaged);
     await page.getByText('broken off or damaged').waitFor();
     await page.getByRole('button', { name: 'Use Lantern dusk' }).first().click();
     await page.getByRole('button', { name: /only from \d+/ }).waitFor();

@@ -13,9 +13,11 @@ const TOP = 56;
 const SAYS = {
   web: 'the desk in the browser',
   server: 'keeps and serves the desk',
-  demo: 'drawn pages, simulated devices',
+  demo: 'the booklet as it is laid out',
+  'simulated-devices': 'scanner, camera and meter',
+  fixtures: 'how its pages are drawn',
   order: 'steps of the bench',
-  rendering: 'what a picture is painted from',
+  formats: 'files that come and go',
   plan: 'one document, edits, patches',
   pencils: 'a tray as core computes with it',
   contracts: 'what is stored and sent',

@@ -2,7 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import sharp from 'sharp';
-import { DRAWN, type Raster, rasterise, truthOf } from '../src/demo/draw/index.ts';
+import { DRAWN, type Raster, rasterise, truthOf } from '../src/fixtures/index.ts';
 import { DEMO_PAGES, markOf } from '../src/demo/pages/index.ts';
 
 /** Longest side of the working picture, pixels: what a page brought in as a file is worked on at. */

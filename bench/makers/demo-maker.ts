@@ -1,6 +1,6 @@
 import { hexOfLab } from '../../src/core/colour/index.ts';
 import { type Pressure } from '../../src/core/laydown/index.ts';
-import { type MadePencil, layOverlay, made, madePaper } from '../../src/demo/maker/index.ts';
+import { type MadePencil, layOverlay, made, madePaper } from '../../src/simulated-devices/maker/index.ts';
 import { type Label, type Maker } from './maker.ts';
 
 /** How hard the demo's maker presses, as its own patches are pressed. */

@@ -13,7 +13,7 @@ import type {
 import { type PlanEdit } from '../plan/index.ts';
 import { ROWS_ON_A_PAGE } from '../core/swatch-card/index.ts';
 import { FORMS } from '../core/light/index.ts';
-import { overlayPatches, swatchCards } from './maker/index.ts';
+import { overlayPatches, swatchCards } from '../simulated-devices/maker/index.ts';
 import { DEMO_PAGES, type DemoPage, type TrueForm, ferrySteps, markOf } from './pages/index.ts';
 import { type DemoPencil, demoPencils, demoTools } from './pencils/index.ts';
 import { beginBench, beginPalette, demoNotes, demoPractice, demoTrials } from './record/index.ts';

@@ -4,7 +4,7 @@ import sharp from 'sharp';
 import { type PageIndex, findRegions } from '../../core/lineart/index.ts';
 import { proposeThings, readPage } from '../../core/things/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
-import { DRAWN, type Truth } from '../draw/index.ts';
+import { DRAWN, type Truth } from '../../fixtures/index.ts';
 import { DEMO_PAGES, type DemoPage, markOf } from './index.ts';
 
 const sheet = (name: string) => new URL(`../sheets/${name}`, import.meta.url);

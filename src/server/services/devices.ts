@@ -24,7 +24,7 @@ import {
   swatchCard,
   swatchChart,
   trialScrap,
-} from '../../demo/devices/index.ts';
+} from '../../simulated-devices/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';

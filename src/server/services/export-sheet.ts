@@ -2,19 +2,15 @@ import { createHash } from 'node:crypto';
 import { promisify } from 'node:util';
 import { eq } from 'drizzle-orm';
 import { type AsyncZippable, zip } from 'fflate';
-import Papa from 'papaparse';
-import type { RegionsMeta, SheetState } from '../../contracts/index.ts';
-import { type DrawnGroup, regionsSvg } from '../../core/formats/index.ts';
-import { type PageIndex } from '../../core/lineart/index.ts';
+import { SHEET_PARTS, safeName } from '../../formats/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
 import { orNotFound } from '../refused.ts';
 import { readRecord } from './bench.ts';
 import { readNotebook } from './notebook.ts';
-import { readIndex, readRegions } from './regions.ts';
+import { readIndex } from './regions.ts';
 import { sheetState } from './sheets.ts';
-import { aboutRegion, thingsOf } from '../../plan/index.ts';
 
 /** Version of what an exported sheet holds, raised when a part changes its meaning. */
 const EDITION = 1;
@@ -45,16 +41,16 @@ export async function exportSheet(db: Database, id: string): Promise<ExportedShe
   const files: Record<string, Uint8Array> = {
     [`original.${ENDINGS[original.mime] ?? 'bin'}`]: original.bytes,
     'page.png': picture.bytes,
-    'plan.json': text(JSON.stringify({ title: sheet.title, plan: sheet.plan }, null, 1)),
-    'record.json': text(
-      JSON.stringify({ steps: await readRecord(db, id), notebook: await readNotebook(db, id) }, null, 1),
-    ),
-    'things.csv': text(thingsCsv(sheet)),
   };
-  if (sheet.plan.regionsFrom) {
-    const meta = await readRegions(db, id);
-    files['regions.csv'] = text(regionsCsv(sheet, meta));
-    files['regions.svg'] = text(svgOf(sheet, await readIndex(db, id)));
+  const whole = {
+    sheet,
+    page: sheet.plan.regionsFrom ? await readIndex(db, id) : null,
+    steps: await readRecord(db, id),
+    notebook: await readNotebook(db, id),
+  };
+  for (const { fileName, write } of SHEET_PARTS) {
+    const written = write(whole);
+    if (written !== null) files[fileName] = text(written);
   }
   const contents = Object.entries(files).map(([name, bytes]) => ({
     name,
@@ -63,61 +59,9 @@ export async function exportSheet(db: Database, id: string): Promise<ExportedShe
   }));
   files['contents.json'] = text(JSON.stringify({ harmonie: EDITION, sheet: sheet.title, contents }, null, 1));
   const packed = await promisify<AsyncZippable, Uint8Array>(zip)(files);
-  return { fileName: `${sheet.title.replace(/[^\p{L}\p{N} ,.-]/gu, '_')}.zip`, bytes: packed };
+  return { fileName: `${safeName(sheet.title)}.zip`, bytes: packed };
 }
 
 function text(of: string): Uint8Array {
   return new TextEncoder().encode(of);
-}
-
-function thingsCsv({ plan }: SheetState): string {
-  return Papa.unparse(
-    thingsOf(plan).map(({ id, name, regionIds, material, natural, focus, importance, within, guessed }, place) => ({
-      'front to back': place + 1,
-      id,
-      name,
-      material,
-      natural,
-      focus,
-      importance,
-      'part of': within,
-      guessed,
-      regions: regionIds.join(' '),
-    })),
-  );
-}
-
-function regionsCsv({ plan }: SheetState, { regions }: RegionsMeta): string {
-  const thingOf = new Map(thingsOf(plan).flatMap(({ name, regionIds }) => regionIds.map((id) => [id, name] as const)));
-  return Papa.unparse(
-    regions.map((region) => ({
-      id: region.id,
-      thing: thingOf.get(region.id) ?? '',
-      'area mm2': round(region.areaMm2),
-      'usable width mm': round(region.usableWidthMm),
-      'length mm': round(region.lengthMm),
-      'breadth mm': round(region.breadthMm),
-      'axis degrees': round(region.axisDegrees),
-      shape: region.shape,
-      holes: region.holes,
-      'x mm': round(region.pole.x),
-      'y mm': round(region.pole.y),
-      use: aboutRegion(plan, region.id).use ?? '',
-    })),
-  );
-}
-
-function round(value: number): number {
-  return Math.round(100 * value) / 100;
-}
-
-function svgOf({ title, plan }: SheetState, { pixelsPerMm, regions, rings }: PageIndex): string {
-  const inThings = new Set(thingsOf(plan).flatMap(({ regionIds }) => regionIds));
-  const drawn = (ids: readonly number[]) => ids.map((id) => ({ id, rings: rings[id] }));
-  const rest = regions.flatMap(({ id }) => (inThings.has(id) ? [] : [id]));
-  const groups: DrawnGroup[] = [
-    ...(rest.length ? [{ name: '', regions: drawn(rest) }] : []),
-    ...[...thingsOf(plan)].reverse().map(({ name, regionIds }) => ({ name, regions: drawn(regionIds) })),
-  ];
-  return regionsSvg({ title, ...plan.page, pixelsPerMm }, groups);
 }

@@ -2,6 +2,7 @@ import { BookOpen, CalendarDays } from 'lucide-react';
 import type { BenchPlan } from '../../contracts/index.ts';
 import { layOutFor } from '../../core/bench/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
+import { safeName } from '../../formats/index.ts';
 import { saveText } from '../parts/save-file.ts';
 import { sittingDays } from './sitting-words.ts';
 
@@ -27,7 +28,8 @@ export function TakeAlong({ plan, doneIds }: { plan: BenchPlan; doneIds: Readonl
         { id: `${plan.id}-${i}`, ...day, minutes: sitting.minutes, title: `${sheet.title}, sitting ${i + 1}`, lines },
       ];
     });
-    saveText(`${sheet.title}, sittings.ics`, calendarFile(sheet.title, appointments), 'text/calendar');
+    const text = calendarFile(sheet.title, appointments);
+    saveText({ name: `${safeName(`${sheet.title}, sittings`)}.ics`, text, mime: 'text/calendar' });
   };
   const look =
     'flex min-h-10 items-center gap-2 border border-edge bg-leaf px-3 text-[0.95rem] font-semibold hover:border-ink';

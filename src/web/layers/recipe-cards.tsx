@@ -8,8 +8,8 @@ import { sentenceOf } from '../api/sentence.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, ChooseFile, KeepByName, Section } from '../parts/index.ts';
+import { RECIPE_FORMATS, fileOf, readRecipe } from '../../formats/index.ts';
 import { saveText } from '../parts/save-file.ts';
-import { fileOfRecipe, readRecipeFile } from './recipe-files.ts';
 import { type AboutThing, decideThing, thingsOf } from '../../plan/index.ts';
 
 /** Recipes that are kept as cards: laid on this thing or on all like it, scaled to their widths, taken along as files. */
@@ -27,7 +27,7 @@ export function RecipeCards({ thing, recipe }: { thing: Thing; recipe: Recipe })
   };
   const bringIn = async (file: File) => {
     try {
-      await store({ id: nanoid(), ...readRecipeFile(await file.text()) });
+      await store({ id: nanoid(), ...readRecipe(await file.text()) });
     } catch (fault) {
       toast.error(fault instanceof RangeError ? fault.message : 'This file cannot be read.');
     }
@@ -72,10 +72,7 @@ export function RecipeCards({ thing, recipe }: { thing: Thing; recipe: Recipe })
                 look="bare"
                 className="px-0! font-normal"
                 aria-label={`${card.name} as JSON`}
-                onClick={() => {
-                  const file = fileOfRecipe(card);
-                  saveText(file.name, file.text, 'application/json');
-                }}
+                onClick={() => saveText(fileOf(card.name, card, RECIPE_FORMATS[0]))}
               >
                 JSON
               </Button>

@@ -1,5 +1,7 @@
+import { type NamedText } from '../../formats/index.ts';
+
 /** Hands a text to the browser to be saved as a file. */
-export function saveText(name: string, text: string, mime: string): void {
+export function saveText({ name, text, mime }: NamedText): void {
   saveFile(name, new Blob([text], { type: `${mime};charset=utf-8` }));
 }
 

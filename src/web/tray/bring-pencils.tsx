@@ -1,9 +1,8 @@
 import { nanoid } from 'nanoid';
-import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { Pencil, Tray } from '../../contracts/index.ts';
-import { type ReadPencils, readGpl, readPencilRows } from '../../core/formats/index.ts';
+import { TRAY_FORMATS, acceptedBy, readPencils } from '../../formats/index.ts';
 import { useAddPencilsMutation, useCopyPencilsMutation, usePencilsQuery, useTraysQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Button, ChooseFile, Notice } from '../parts/index.ts';
@@ -73,7 +72,7 @@ function BringList({ trayId }: { trayId: string }) {
   const [text, setText] = useState('');
   const [add, { isLoading }] = useAddPencilsMutation();
   const { data: there = [] } = usePencilsQuery(trayId);
-  const read = useMemo(() => (text.trim() ? readList(text) : null), [text]);
+  const read = useMemo(() => (text.trim() ? readPencils(text) : null), [text]);
   const known = new Set(there.map(({ set, code }) => `${set}\n${code}`));
   const fresh = read?.pencils.filter(({ set, code }) => !known.has(`${set}\n${code}`)) ?? [];
   const put = async () => {
@@ -100,7 +99,7 @@ function BringList({ trayId }: { trayId: string }) {
       <h2 className="mb-1 text-[1.05rem]">Bring a list in</h2>
       <ChooseFile
         label="A list from a file"
-        accept=".csv,.txt,.gpl,text/csv,text/plain"
+        accept={`.txt,${acceptedBy(TRAY_FORMATS)}`}
         onFile={(file) => void open(file)}
       />
       <label className="mt-2 text-[0.95rem] text-soft">
@@ -140,12 +139,3 @@ function BringList({ trayId }: { trayId: string }) {
 }
 
 const MOST_BYTES = 2_000_000;
-
-/** A list in either format; types are not told by palettes, so they are taken as wax, the most common. */
-function readList(text: string): ReadPencils {
-  if (!text.trimStart().startsWith('GIMP Palette')) {
-    return readPencilRows(Papa.parse<string[]>(text.trim(), { skipEmptyLines: false }).data);
-  }
-  const { colours, faults } = readGpl(text.trimStart());
-  return { pencils: colours.map((colour) => ({ ...colour, set: '', type: 'wax', opacity: null })), faults };
-}

@@ -1,6 +1,6 @@
 import { Download } from 'lucide-react';
-import Papa from 'papaparse';
 import type { Pencil } from '../../contracts/index.ts';
+import { csvOf } from '../../formats/index.ts';
 import { type ShoppingItem, type ShoppingReason, shoppingList } from '../../order/index.ts';
 import { useWearQuery } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
@@ -53,7 +53,10 @@ export function Shopping({ trayId, pencils }: { trayId: string; pencils: readonl
           </ul>
           {items.length > LISTED && <p className="text-[0.95rem] text-soft">and {items.length - LISTED} more</p>}
           {items.length > 0 && (
-            <Button className="mt-2 w-full" onClick={() => saveText('shopping list.csv', csvOf(items), 'text/csv')}>
+            <Button
+              className="mt-2 w-full"
+              onClick={() => saveText({ name: 'shopping list.csv', text: listed(items), mime: 'text/csv' })}
+            >
               <Download size={16} /> Take the list away
             </Button>
           )}
@@ -69,8 +72,8 @@ export function lengthWords({ leadMm }: Pick<Pencil, 'leadMm'>, lengthMm: number
   return leadMm === null ? takes : `${takes} of ${leadMm} mm`;
 }
 
-function csvOf(items: readonly ShoppingItem[]): string {
-  return Papa.unparse(
+function listed(items: readonly ShoppingItem[]): string {
+  return csvOf(
     items.map(({ pencil, reason, lengthMm, sheets }) => ({
       set: pencil.set,
       code: pencil.code,
@@ -80,6 +83,5 @@ function csvOf(items: readonly ShoppingItem[]): string {
       'lead left mm': pencil.leadMm ?? '',
       for: sheets.join(', '),
     })),
-    { escapeFormulae: true },
   );
 }

@@ -1,9 +1,9 @@
 import { Download, Printer } from 'lucide-react';
-import Papa from 'papaparse';
 import { useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { type Closeness } from '../../core/tray/index.ts';
+import { csvOf, safeName } from '../../formats/index.ts';
 import { type PaperInUse } from '../../pencils/index.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { BeliefMark, Button, Laydown, Notice, Select, Progress } from '../parts/index.ts';
@@ -40,7 +40,7 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
   const layers = (row: Found[number]) =>
     row.layering?.layers.map(({ id, pressure: at }) => `${pencil(id).code} ${at}`).join(', then ') ?? '';
   const csv = () =>
-    Papa.unparse(
+    csvOf(
       (rows ?? []).map((row) => ({
         code: pencil(row.id).code,
         name: pencil(row.id).name,
@@ -52,7 +52,6 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
         'nearer in layers': layers(row),
         'layers deltaE': row.layering?.deltaE.toFixed(1) ?? '',
       })),
-      { escapeFormulae: true },
     );
   const options = sets.map((set) => ({ value: set, label: set }));
   return (
@@ -80,7 +79,9 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
             <p className="mr-auto text-soft">
               {rows.filter(({ closeness }) => closeness === 'nothing near').length} of {rows.length} have nothing near.
             </p>
-            <Button onClick={() => saveText(`${from} in ${to}.csv`, csv(), 'text/csv')}>
+            <Button
+              onClick={() => saveText({ name: `${safeName(`${from} in ${to}`)}.csv`, text: csv(), mime: 'text/csv' })}
+            >
               <Download size={16} /> Save as CSV
             </Button>
             <Button onClick={() => window.print()}>

@@ -3,6 +3,7 @@ import { toast } from 'sonner';
 import { type NewPalette, type SavedPalette, isHere } from '../../contracts/index.ts';
 import { hexOfLab } from '../../core/colour/index.ts';
 import { pencilsOf } from '../../core/recipe/index.ts';
+import { PALETTE_FORMATS, acceptedBy, fileOf, readPalette } from '../../formats/index.ts';
 import { decide, familiesOf, thingsOf } from '../../plan/index.ts';
 import { useKeepPaletteMutation, usePalettesQuery, usePutPaletteAwayMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
@@ -11,7 +12,8 @@ import { useDesk } from '../desk/desk-context.ts';
 import { Button, ChooseFile, KeepByName, Section } from '../parts/index.ts';
 import { saveText } from '../parts/save-file.ts';
 import { foundAgain } from './found-again.ts';
-import { PALETTE_FORMATS, fileOf, readPaletteFile } from './palette-files.ts';
+
+const ONE_OF = new Intl.ListFormat('en-GB', { type: 'disjunction' });
 
 /** Palettes that are kept by name: to be used on another sheet, taken away as a file, or brought in from one. */
 export function SavedPalettes() {
@@ -60,7 +62,7 @@ export function SavedPalettes() {
   };
   const bringIn = async (file: File) => {
     try {
-      await store({ id: nanoid(), ...readPaletteFile(await file.text(), file.name) });
+      await store({ id: nanoid(), ...readPalette(await file.text(), file.name) });
     } catch (fault) {
       toast.error(fault instanceof RangeError ? fault.message : 'This file cannot be read.');
     }
@@ -97,16 +99,14 @@ export function SavedPalettes() {
               </Button>
               {PALETTE_FORMATS.map((format) => (
                 <Button
-                  key={format}
+                  key={format.id}
                   look="bare"
                   className="px-0! font-normal"
-                  aria-label={`${palette.name} as ${format}`}
-                  onClick={() => {
-                    const { name: file, text, mime } = fileOf(palette, format);
-                    saveText(file, text, mime);
-                  }}
+                  title={`Holds ${format.holds}.`}
+                  aria-label={`${palette.name} as ${format.id}`}
+                  onClick={() => saveText(fileOf(palette.name, palette, format))}
                 >
-                  {format}
+                  {format.id}
                 </Button>
               ))}
               <Button
@@ -123,8 +123,8 @@ export function SavedPalettes() {
       </ul>
       <div className="mt-2">
         <ChooseFile
-          label="Bring a palette in: GPL, CSV or JSON"
-          accept=".gpl,.csv,.json,text/csv,application/json,text/plain"
+          label={`Bring a palette in: ${ONE_OF.format(PALETTE_FORMATS.map(({ id }) => id))}`}
+          accept={acceptedBy(PALETTE_FORMATS)}
           onFile={(file) => void bringIn(file)}
         />
       </div>
