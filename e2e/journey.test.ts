@@ -23,6 +23,8 @@ import {
   takePalette,
   untilBare,
   untilColoured,
+  untilPainted,
+  untilSaved,
 } from './stages.ts';
 import { familiesOf, thingsOf } from '../src/plan/index.ts';
 
@@ -69,11 +71,6 @@ describe('the way through the stages', () => {
     if (shift) await page.keyboard.down('Shift');
     await page.mouse.click(x, y);
     if (shift) await page.keyboard.up('Shift');
-  }
-
-  async function settleSaved(page: Page): Promise<void> {
-    await page.waitForTimeout(150);
-    await page.getByRole('status').getByText('Saved').waitFor();
   }
 
   describe('a new user takes The Ferry Steps from the shelf to the first finished steps', () => {
@@ -130,10 +127,10 @@ describe('the way through the stages', () => {
       const slider = page.getByRole('slider', { name: 'Anchor hue' });
       await slider.focus();
       await page.keyboard.press('ArrowRight');
-      await settleSaved(page);
+      await untilSaved(page);
       expect((await stored<SheetState>('/sheets/ferry-steps')).plan.wheel.anchor).to.equal(65);
       await page.getByRole('button', { name: /Undo: turn the wheel/ }).click();
-      await settleSaved(page);
+      await untilSaved(page);
       expect((await stored<SheetState>('/sheets/ferry-steps')).plan.wheel.anchor).to.equal(60);
 
       // Dragging the ring at the end of the first hand to the right turns it to red-orange, 90 degrees from yellow.
@@ -143,10 +140,10 @@ describe('the way through the stages', () => {
       await page.mouse.down();
       await page.mouse.move(wheel.x + wheel.width * 0.8, wheel.y + wheel.height / 2, { steps: 5 });
       await page.mouse.up();
-      await settleSaved(page);
+      await untilSaved(page);
       expect((await stored<SheetState>('/sheets/ferry-steps')).plan.wheel.anchor).to.be.closeTo(90, 1);
       await page.keyboard.press('Control+z');
-      await settleSaved(page);
+      await untilSaved(page);
 
       await takePalette(page);
       const { plan } = await stored<SheetState>('/sheets/ferry-steps');
@@ -180,7 +177,7 @@ describe('the way through the stages', () => {
       await page.getByRole('list', { name: 'Families' }).getByText('Brass bell').click();
       await page.getByRole('button', { name: 'Darkest of Brass bell' }).click();
       await page.getByRole('option', { name: /QS46/ }).click();
-      await settleSaved(page);
+      await untilSaved(page);
       const { plan } = await stored<SheetState>('/sheets/ferry-steps');
       const bell = thingsOf(plan).find((thing) => thing.name === 'Brass bell')!;
       expect(plan.things[bell.id].family!.pencils[0]).to.equal('demo-qs46');
@@ -192,7 +189,7 @@ describe('the way through the stages', () => {
       const lamp = page.getByRole('slider', { name: 'Place of the light' });
       await lamp.focus();
       await page.keyboard.press('ArrowRight');
-      await settleSaved(page);
+      await untilSaved(page);
       expect((await stored<SheetState>('/sheets/ferry-steps')).plan.light).to.deep.equal({
         kind: 'direction',
         azimuthDegrees: 230,
@@ -200,7 +197,7 @@ describe('the way through the stages', () => {
       });
       expect(await colouredShare(page)).to.be.below(0.001);
       await page.getByText('Soft, all round').click();
-      await settleSaved(page);
+      await untilSaved(page);
     });
 
     it('Layers: each thing has ordered layers; the school is changed for one and undone; scrubbing lays colour', async () => {
@@ -225,20 +222,20 @@ describe('the way through the stages', () => {
       expect(await layers.nth(0).innerText()).to.contain('QS46');
       await page.getByRole('button', { name: /^Effect of Brass bell: / }).click();
       await page.getByRole('option', { name: /^blend/ }).click();
-      await settleSaved(page);
+      await untilSaved(page);
       await layers.nth(4).waitFor();
       expect(await layers.count()).to.equal(5);
       expect(await layers.nth(1).innerText()).to.contain('QS46');
       await page.getByRole('button', { name: 'School of Brass bell' }).click();
       await page.getByRole('option', { name: /^dark first/ }).click();
-      await settleSaved(page);
+      await untilSaved(page);
       expect(await layers.count()).to.equal(4);
       await page.getByRole('button', { name: /Undo: Brass bell/ }).click();
-      await settleSaved(page);
+      await untilSaved(page);
       expect(await layers.count()).to.equal(5);
       await page.getByRole('button', { name: 'Change layer 1' }).click();
       await page.getByRole('button', { name: 'More passes of layer 1' }).click();
-      await settleSaved(page);
+      await untilSaved(page);
       const { plan } = await stored<SheetState>('/sheets/ferry-steps');
       const bell = thingsOf(plan).find((thing) => thing.name === 'Brass bell')!;
       expect(plan.things[bell.id]?.edits).to.deep.equal({ layers: { base: { passes: 2 } } });
@@ -373,12 +370,12 @@ describe('the way through the stages', () => {
       const circle = meta.regions[2];
       expect(circle.areaMm2).to.be.closeTo(Math.PI * 34.5 ** 2, 40);
       expect(circle.usableWidthMm).to.be.closeTo(69, 0.5);
-      await page.waitForTimeout(300);
+      await untilPainted(page);
       await clickRegion(page, meta, 1);
       await clickRegion(page, meta, 2, true);
       await page.getByLabel(/into a thing called/).fill('Kites');
       await page.getByRole('button', { name: 'Gather' }).click();
-      await settleSaved(page);
+      await untilSaved(page);
       const { plan, trayId } = await stored<SheetState>(`/sheets/${id}`);
       expect(thingsOf(plan)).to.have.length(1);
       expect(thingsOf(plan)[0]).to.deep.include({ name: 'Kites', regionIds: [1, 2] });

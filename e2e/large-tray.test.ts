@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import type { Pencil } from '../src/contracts/index.ts';
-import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 
 describe('a tray of 600 pencils', () => {
   let desk: TestDesk;
@@ -34,11 +34,14 @@ describe('a tray of 600 pencils', () => {
     await region.getByRole('checkbox').first().waitFor();
     expect(await region.getByRole('checkbox').count()).to.be.within(30, 200);
     const toEnd = async (last: ReturnType<typeof region.getByRole>) => {
-      for (let tries = 0; tries < 40 && !(await last.isVisible()); tries++) {
-        await region.evaluate((element) => element.scrollTo(0, element.scrollHeight));
-        await page.waitForTimeout(50);
-      }
-      await last.waitFor();
+      await until(
+        'the last pencil in view',
+        async () => {
+          await region.evaluate((element) => element.scrollTo(0, element.scrollHeight));
+          return last.isVisible();
+        },
+        Boolean,
+      );
     };
     await toEnd(region.getByRole('button', { name: 'Look at X599' }));
     await page.getByText('Table', { exact: true }).click();

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
-import { goTo, nameFromKey, openFerrySteps, savedSheet, settle, takePalette } from './stages.ts';
+import { goTo, nameFromKey, openFerrySteps, savedSheet, untilPainted, takePalette } from './stages.ts';
 import { glowsOf, thingsOf } from '../src/plan/index.ts';
 
 describe('light and effects', () => {
@@ -45,7 +45,7 @@ describe('light and effects', () => {
   /** The same once the light stands still. */
   async function greyOnceStill(x: number, y: number): Promise<number> {
     for (let before = -1; ;) {
-      await settle(page);
+      await untilPainted(page);
       const now = await greyAt(x, y);
       if (Math.abs(now - before) < 0.5) return now;
       before = now;

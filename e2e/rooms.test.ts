@@ -120,6 +120,7 @@ describe('the desk in every room', () => {
   });
 
   describe('while nobody touches it', () => {
+    const LOOKS_AT_REST = 12;
     /** How often the page has asked its workers or the server for something. */
     const asked = () =>
       page.evaluate(() => {
@@ -139,14 +140,18 @@ describe('the desk in every room', () => {
       const stages = ['wheel', 'layers', 'bench?sitting=1'].map((stage) => `/sheets/ferry-steps/${stage}`);
       for (const path of ['/sheets', '/tray/demo-tray', ...stages]) {
         await at(path);
+        // At rest is what asks for nothing over so many looks on end.
         let [before, still] = [-1, 0];
-        for (let i = 0; i < 120 && still < 4; i++) {
-          const now = await asked();
-          still = now === before ? still + 1 : 0;
-          before = now;
-          await page.waitForTimeout(300);
-        }
-        expect(still, path).to.equal(4);
+        await until(
+          `${path} at rest`,
+          async () => {
+            const now = await asked();
+            still = now === before ? still + 1 : 0;
+            before = now;
+            return still;
+          },
+          (looks) => looks >= LOOKS_AT_REST,
+        );
       }
     });
   });

@@ -1,5 +1,6 @@
 import { type Page } from 'playwright-core';
 import { SheetState } from '../src/contracts/index.ts';
+import { until } from './harness.ts';
 
 /** Moves that journeys and screenshots share, each as a person would make it. */
 
@@ -49,9 +50,15 @@ export async function pressTwiceAtOnce(page: Page): Promise<void> {
   });
 }
 
-/** Waits until the sheet's picture has stood still for a moment. */
-export async function settle(page: Page): Promise<void> {
-  await page.waitForTimeout(1200);
+/** Waits until all that the sheet shows is worked out and painted: for three frames on end nothing is under way. */
+export async function untilPainted(page: Page): Promise<void> {
+  await page.waitForFunction(async () => {
+    for (let frame = 0; frame < 3; frame++) {
+      await new Promise(requestAnimationFrame);
+      if (document.querySelector('[aria-busy="false"] > [data-testid="sheet"]') === null) return false;
+    }
+    return true;
+  });
 }
 
 /** Share of the sheet's canvas that is coloured: pixels whose channels differ clearly. */
@@ -67,35 +74,42 @@ export function colouredShare(page: Page): Promise<number> {
   });
 }
 
-/** A picture that has not changed for so many looks, 300 ms apart, is the fine one. */
-const STILL = 5;
-
-/** Waits until at least this share of the sheet is coloured, and stands still. */
+/** Waits until at least this share of the sheet is coloured, and painted as finely as it will be. */
 export async function untilColoured(page: Page, least: number): Promise<void> {
-  let before = -1;
-  let still = 0;
-  for (let i = 0; i < 200; i++) {
-    const share = await colouredShare(page);
-    still = share === before ? still + 1 : 0;
-    if (share >= least && still >= STILL) return;
-    before = share;
-    await page.waitForTimeout(300);
-  }
-  throw new Error(`Only ${before.toFixed(3)} of the sheet is coloured; ${least} was waited for.`);
+  await until(
+    `${least} of the sheet coloured`,
+    () => paintedShare(page),
+    (share) => share >= least,
+  );
 }
 
 /** Waits until next to nothing of the sheet is coloured. */
 export async function untilBare(page: Page): Promise<void> {
-  for (let i = 0; i < 200; i++) {
-    if ((await colouredShare(page)) < 0.01) return;
-    await page.waitForTimeout(300);
-  }
-  throw new Error('The sheet is still coloured.');
+  await until(
+    'a bare sheet',
+    () => paintedShare(page),
+    (share) => share < 0.01,
+  );
+}
+
+async function paintedShare(page: Page): Promise<number> {
+  await untilPainted(page);
+  return colouredShare(page);
+}
+
+/** Waits until the desk says that all is saved, for three frames on end. */
+export async function untilSaved(page: Page): Promise<void> {
+  await page.waitForFunction(async () => {
+    for (let frame = 0; frame < 3; frame++) {
+      await new Promise(requestAnimationFrame);
+      if (![...document.querySelectorAll('[role="status"]')].some((each) => each.textContent === 'Saved')) return false;
+    }
+    return true;
+  });
 }
 
 /** A sheet as the server has it, once the desk says that all is saved. */
 export async function savedSheet(page: Page, deskUrl: string, sheetId: string): Promise<SheetState> {
-  await page.waitForTimeout(200);
-  await page.getByRole('status').getByText('Saved').waitFor();
+  await untilSaved(page);
   return SheetState.parse(await (await fetch(`${deskUrl}/api/sheets/${sheetId}`)).json());
 }

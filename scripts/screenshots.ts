@@ -4,7 +4,15 @@ import sharp from 'sharp';
 import { paperById } from '../src/core/laydown/index.ts';
 import { DEMO_PAGES } from '../src/demo/index.ts';
 import { BenchState } from '../src/contracts/index.ts';
-import { goTo, nameFromKey, openFerrySteps, putInOrder, settle, takePalette, untilColoured } from '../e2e/stages.ts';
+import {
+  goTo,
+  nameFromKey,
+  openFerrySteps,
+  putInOrder,
+  takePalette,
+  untilColoured,
+  untilPainted,
+} from '../e2e/stages.ts';
 import { openBrowser, openDesk, openPage } from '../e2e/harness.ts';
 import { build } from './build.mjs';
 
@@ -17,7 +25,7 @@ const browser = await openBrowser();
 try {
   const { page, errors } = await openPage(browser, desk.url);
   const shoot = async (name: string) => {
-    await settle(page);
+    await untilPainted(page);
     await page.screenshot({ path: `${FOLDER}/${name}.png` });
   };
   await page

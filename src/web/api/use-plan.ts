@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import PQueue from 'p-queue';
-import { useCallback } from 'react';
+import { useCallback, useSyncExternalStore } from 'react';
 import { toast } from 'sonner';
 import { type Command, type Stage, Plan } from '../../contracts/index.ts';
 import { type PlanEdit, PatchError, difference, edited, patched } from '../../plan/index.ts';
@@ -15,7 +15,22 @@ const queues = new Map<string, PQueue>();
 function enqueue(sheetId: string, work: () => Promise<void>): Promise<void> {
   const queue = queues.get(sheetId) ?? new PQueue({ concurrency: 1 });
   queues.set(sheetId, queue);
-  return queue.add(work);
+  count(1);
+  return queue.add(work).finally(() => count(-1));
+}
+
+/** How many changes wait or are under way. */
+let unsaved = 0;
+const listeners = new Set<() => void>();
+
+function count(more: number): void {
+  unsaved += more;
+  for (const listener of listeners) listener();
+}
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => void listeners.delete(listener);
 }
 
 const sheetOf = (state: State, sheetId: string) => deskApi.endpoints.sheet.select(sheetId)(state).data;
@@ -94,7 +109,9 @@ export function usePlanChange(sheetId: string, stage: Stage) {
 
 /** Whether something is on its way to the server. */
 export function useSaving(): boolean {
-  return useAppSelector((state) =>
+  const changes = useSyncExternalStore(subscribe, () => unsaved > 0);
+  const others = useAppSelector((state) =>
     Object.values(state.deskApi.mutations).some((mutation) => mutation?.status === 'pending'),
   );
+  return changes || others;
 }

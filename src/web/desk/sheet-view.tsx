@@ -16,6 +16,7 @@ import { Magnifier } from './magnifier.tsx';
 import { RulersOnSheet } from './rulers-on-sheet.tsx';
 import { regionAt, tinyRegionsAround } from './region-at.ts';
 import { outlineOf } from './region-paths.ts';
+import { pageJobs, pencilJobs, useIsWorking } from '../workers/index.ts';
 import { thingsOf } from '../../plan/index.ts';
 
 interface Props {
@@ -238,7 +239,7 @@ export function SheetView({
   };
 
   return (
-    <div ref={holder} className="relative h-full min-h-0 w-full overflow-hidden">
+    <Holder ref={holder}>
       <canvas
         ref={canvas}
         id={bare ? undefined : SHEET_ID}
@@ -307,6 +308,16 @@ export function SheetView({
           <ZoomButton label="Fit the page" onClick={refit} icon={<Maximize size={16} />} />
         </div>
       )}
+    </Holder>
+  );
+}
+
+/** What the sheet lies in: busy while a picture of it is being worked out. */
+function Holder({ ref, children }: { ref: React.Ref<HTMLDivElement>; children: React.ReactNode }) {
+  const [onPages, onPencils] = [useIsWorking(pageJobs), useIsWorking(pencilJobs)];
+  return (
+    <div ref={ref} aria-busy={onPages || onPencils} className="relative h-full min-h-0 w-full overflow-hidden">
+      {children}
     </div>
   );
 }

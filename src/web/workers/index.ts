@@ -10,6 +10,7 @@ export { type JobUnderWay, PRIORITY } from './job-client.ts';
 export { type JobState, useJob } from './use-job.ts';
 export { type Answer, type AnswerOptions, useAnswer } from './use-answer.ts';
 export { type Ask } from './newest-answer.ts';
+export { useIsWorking } from './use-is-working.ts';
 export { greysApart } from './page/greys-apart.ts';
 export type { PageJobs } from './page/index.ts';
 export type { PencilJobs } from './pencils/index.ts';

@@ -92,6 +92,20 @@ export class JobClient<J extends Jobs> {
     };
   }
 
+  /** Whether nothing waits and nothing is under way. */
+  get isIdle(): boolean {
+    return this.#queue.size === 0 && this.#queue.pending === 0;
+  }
+
+  /** Calls a listener whenever that may have changed. @returns what ends it */
+  subscribe(listener: () => void): () => void {
+    const events = ['add', 'next'] as const;
+    for (const event of events) this.#queue.on(event, listener);
+    return () => {
+      for (const event of events) this.#queue.off(event, listener);
+    };
+  }
+
   /** Ends all workers, and with them what they hold and what is under way; the next job starts another. */
   rest(): void {
     for (const running of this.#running) running.end({ kind: 'cancelled' });
