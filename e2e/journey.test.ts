@@ -315,7 +315,7 @@ describe('the way through the stages', () => {
       for (const path of ['/sheets', '/tray/demo-tray', '/tray/my-pencils', ...stages]) {
         await page.goto(desk.url + path);
         await page.waitForLoadState('networkidle');
-        await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy]'));
+        await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy="true"]'));
         expect(await accessibilityFaults(page), `${path} by evening`).to.equal('');
         // By day only the colours are others.
         await page.evaluate(() => (document.documentElement.dataset.mode = 'day'));

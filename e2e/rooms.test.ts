@@ -2,7 +2,17 @@ import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import { BenchState, type Plan, type SheetState } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
-import { colouredShare, goTo, nameFromKey, openFerrySteps, putInOrder, takePalette, untilColoured } from './stages.ts';
+import {
+  colouredShare,
+  goTo,
+  nameFromKey,
+  openFerrySteps,
+  putInOrder,
+  takePalette,
+  untilColoured,
+  untilPainted,
+  untilSaved,
+} from './stages.ts';
 import { thingsOf } from '../src/plan/index.ts';
 
 /** How the desk behaves around the journey: small screens, large text, two tabs, a server that goes away, keys alone. */
@@ -28,7 +38,7 @@ describe('the desk in every room', () => {
   const STAGES = ['page', 'wheel', 'light', 'layers', 'bench', 'record'];
   const at = async (path: string) => {
     await page.goto(desk.url + path);
-    await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy]'));
+    await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy="true"]'));
   };
   const stored = async <T>(path: string) => (await (await fetch(`${desk.url}/api${path}`)).json()) as T;
 
@@ -153,6 +163,29 @@ describe('the desk in every room', () => {
           (looks) => looks >= LOOKS_AT_REST,
         );
       }
+    });
+  });
+
+  describe('a change that shows nothing', () => {
+    it('paints nothing: the wheel is turned, and no picture of the page is asked for', async () => {
+      await page.addInitScript(() => {
+        const counted = window as { painted?: number };
+        const send = Worker.prototype.postMessage as (this: Worker, ...all: unknown[]) => void;
+        Worker.prototype.postMessage = function (this: Worker, ...all: unknown[]) {
+          const [{ argumentList = [] }] = all as [{ argumentList?: { value?: unknown }[] }];
+          if (argumentList[0]?.value === 'preview') counted.painted = (counted.painted ?? 0) + 1;
+          send.apply(this, all);
+        };
+      });
+      const painted = () => page.evaluate(() => (window as { painted?: number }).painted ?? 0);
+      await at('/sheets/ferry-steps/wheel');
+      await untilColoured(page, 0.2);
+      const before = await painted();
+      expect(before).to.be.above(0);
+      await page.getByRole('slider', { name: 'Anchor hue' }).press('PageUp');
+      await untilSaved(page);
+      await untilPainted(page);
+      expect(await painted()).to.equal(before);
     });
   });
 

@@ -1,3 +1,4 @@
+import { alwaysStays, worthOf } from './layer-kinds.ts';
 import { type Layer, type Recipe } from './layer.ts';
 
 /** A thing whose recipe may be made shorter. */
@@ -17,23 +18,7 @@ export interface LostLayer {
   minutes: number;
 }
 
-/** What a layer is worth in its recipe, 0..1; the shadow and one layer more always stay. */
-export function worthOf({ id, role }: Pick<Layer, 'id' | 'role'>): number {
-  if (id === 'deepen') return 0.4;
-  if (id === 'unify') return 0.6;
-  if (id === 'base' || id === 'light') return 0.75;
-  const byRole: Partial<Record<Layer['role'], number>> = {
-    accent: 0.2,
-    neutral: 0.25,
-    reflected: 0.25,
-    depth: 0.35,
-    mid: 0.5,
-    glow: 0.7,
-  };
-  return byRole[role] ?? 1;
-}
-
-/** Layers that always stay. */
+/** So many layers of a recipe always stay. */
 export const LEAST_LAYERS = 2;
 
 /**
@@ -48,7 +33,7 @@ export function trimToMinutes(
   const candidates = things.flatMap((thing) =>
     thing.recipe.layers
       .map((layer) => ({ layer, minutes: thing.minutes.get(layer.id) ?? 0 }))
-      .filter(({ layer, minutes }) => layer.id !== 'shadow' && minutes > 0)
+      .filter(({ layer, minutes }) => !alwaysStays(layer) && minutes > 0)
       .map(({ layer, minutes }) => ({ thing, layer, minutes, rate: (thing.worth * worthOf(layer)) / minutes })),
   );
   candidates.sort((p, q) => p.rate - q.rate || (p.thing.id < q.thing.id ? -1 : 1));

@@ -1,5 +1,6 @@
 import { type Laid } from './effects/index.ts';
-import { LEAST_LAYERS, worthOf } from './trim.ts';
+import { worthOf } from './layer-kinds.ts';
+import { LEAST_LAYERS } from './trim.ts';
 
 /** Layers worth less than this in their recipe are not laid on what matters little. */
 const WORTH_LAYING = 0.5;

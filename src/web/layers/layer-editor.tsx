@@ -6,8 +6,6 @@ import { useDesk } from '../desk/desk-context.ts';
 import { Button, Select } from '../parts/index.ts';
 import { FIELD_ENDS, zoneMm } from '../../core/recipe/index.ts';
 
-/** Tools that work what a pencil has laid. */
-const WORKING_TOOLS = ['water', 'solvent', 'colourless-blender', 'soft-tip'];
 const PENCIL_ITSELF = 'pencil';
 const AS_THE_SHAPE = 'shape';
 
@@ -20,90 +18,112 @@ export interface LayerEditorProps {
 }
 
 /** Everything of one layer that can be changed by hand. */
-export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: LayerEditorProps) {
-  const { pencils } = useDesk();
-  const { zone } = layer;
+export function LayerEditor(props: LayerEditorProps) {
+  const { number, onCopy, onLeaveOut } = props;
   const name = `layer ${number}`;
-  const own = pencils.find(({ id }) => id === layer.pencil);
-  const others = pencils.filter(({ whereabouts }) => whereabouts !== 'missing');
-  const tools = TOOLS.filter(({ id }) => WORKING_TOOLS.includes(id));
-  const [low, high] = FIELD_ENDS[zone.field];
   return (
     <div className="mt-1 grid gap-2 border-l-2 border-rule pl-3">
-      <div className="grid grid-cols-[4.5rem_minmax(0,1fr)] items-center gap-x-2 gap-y-1.5 text-[0.95rem]">
-        <Term>pencil</Term>
-        <Select
-          label={`Pencil of ${name}`}
-          value={layer.pencil}
-          options={others.map(({ id, code, name: words, ownName }) => ({
-            value: id,
-            label: `${code} ${ownName || words}`,
-          }))}
-          onChange={(pencil) => onEdit({ pencil }, `${name} ${others.find(({ id }) => id === pencil)?.code ?? ''}`)}
-        />
-        <Term>laid with</Term>
-        <Select
-          label={`Tool of ${name}`}
-          value={layer.tool ?? PENCIL_ITSELF}
-          options={[
-            { value: PENCIL_ITSELF, label: `the pencil ${own?.code ?? ''}` },
-            ...tools.map(({ id, name: words, caution }) => ({ value: id, label: words, says: caution })),
-          ]}
-          onChange={(tool) =>
-            onEdit(tool === PENCIL_ITSELF ? { tool: null, dryMinutes: 0 } : { tool }, `${name} with ${tool}`)
-          }
-        />
-        <Term>pressure</Term>
-        <Select
-          label={`Pressure of ${name}`}
-          value={layer.pressure}
-          options={PRESSURES.map((pressure) => ({ value: pressure, label: pressure }))}
-          onChange={(pressure) => onEdit({ pressure }, `${name} ${pressure}`)}
-        />
-        <Term>passes</Term>
-        <Stepper
-          value={layer.passes}
-          onChange={(passes) => onEdit({ passes }, `${name} ${passes} times`)}
-          label={name}
-        />
-        <Term>strokes</Term>
-        <Select
-          label={`Stroke of ${name}`}
-          value={layer.stroke}
-          options={STROKES.map((stroke) => ({ value: stroke, label: stroke }))}
-          onChange={(stroke) => onEdit({ stroke }, `${name} ${stroke}`)}
-        />
-        <Term>running</Term>
-        <Select
-          label={`Direction of ${name}`}
-          value={layer.direction ?? AS_THE_SHAPE}
-          options={[
-            { value: AS_THE_SHAPE as string, label: 'as the shape goes' },
-            ...DIRECTIONS.map((direction) => ({ value: direction as string, label: direction })),
-          ]}
-          onChange={(chosen) => {
-            const direction = DIRECTIONS.find((each) => each === chosen) ?? null;
-            onEdit({ direction }, `${name} ${direction ?? 'as the shape goes'}`);
-          }}
-        />
-        <Term>point</Term>
-        <Select
-          label={`Point of ${name}`}
-          value={layer.point}
-          options={POINTS.map((point) => ({ value: point, label: point }))}
-          onChange={(point) => onEdit({ point }, `${name} with a ${point} point`)}
-        />
-        {layer.tool && <Term>dries</Term>}
-        {layer.tool && (
-          <NumberField
-            label={`Minutes that ${name} dries`}
-            unit="min to dry"
-            value={layer.dryMinutes ?? 0}
-            most={600}
-            onSet={(dryMinutes) => onEdit({ dryMinutes }, `${name} dries ${dryMinutes} min`)}
-          />
-        )}
+      <HowItIsLaid {...props} name={name} />
+      <WhereItIsLaid {...props} name={name} />
+      <div className="flex gap-2">
+        <Button onClick={onCopy} aria-label={`Lay ${name} once more`}>
+          <Copy size={15} aria-hidden /> Once more
+        </Button>
+        <Button onClick={onLeaveOut} aria-label={`Leave ${name} out`}>
+          <Trash2 size={15} aria-hidden /> Leave out
+        </Button>
       </div>
+    </div>
+  );
+}
+
+type PartProps = Pick<LayerEditorProps, 'layer' | 'onEdit'> & { name: string };
+
+/** With what a layer is laid, how hard, how often and with which strokes. */
+function HowItIsLaid({ layer, onEdit, name }: PartProps) {
+  const { pencils } = useDesk();
+  const own = pencils.find(({ id }) => id === layer.pencil);
+  const others = pencils.filter(({ whereabouts }) => whereabouts !== 'missing');
+  const tools = TOOLS.filter(({ works }) => works);
+  return (
+    <div className="grid grid-cols-[4.5rem_minmax(0,1fr)] items-center gap-x-2 gap-y-1.5 text-[0.95rem]">
+      <Term>pencil</Term>
+      <Select
+        label={`Pencil of ${name}`}
+        value={layer.pencil}
+        options={others.map(({ id, code, name: words, ownName }) => ({
+          value: id,
+          label: `${code} ${ownName || words}`,
+        }))}
+        onChange={(pencil) => onEdit({ pencil }, `${name} ${others.find(({ id }) => id === pencil)?.code ?? ''}`)}
+      />
+      <Term>laid with</Term>
+      <Select
+        label={`Tool of ${name}`}
+        value={layer.tool ?? PENCIL_ITSELF}
+        options={[
+          { value: PENCIL_ITSELF, label: `the pencil ${own?.code ?? ''}` },
+          ...tools.map(({ id, name: words, caution }) => ({ value: id, label: words, says: caution })),
+        ]}
+        onChange={(tool) =>
+          onEdit(tool === PENCIL_ITSELF ? { tool: null, dryMinutes: 0 } : { tool }, `${name} with ${tool}`)
+        }
+      />
+      <Term>pressure</Term>
+      <Select
+        label={`Pressure of ${name}`}
+        value={layer.pressure}
+        options={PRESSURES.map((pressure) => ({ value: pressure, label: pressure }))}
+        onChange={(pressure) => onEdit({ pressure }, `${name} ${pressure}`)}
+      />
+      <Term>passes</Term>
+      <Stepper value={layer.passes} onChange={(passes) => onEdit({ passes }, `${name} ${passes} times`)} label={name} />
+      <Term>strokes</Term>
+      <Select
+        label={`Stroke of ${name}`}
+        value={layer.stroke}
+        options={STROKES.map((stroke) => ({ value: stroke, label: stroke }))}
+        onChange={(stroke) => onEdit({ stroke }, `${name} ${stroke}`)}
+      />
+      <Term>running</Term>
+      <Select
+        label={`Direction of ${name}`}
+        value={layer.direction ?? AS_THE_SHAPE}
+        options={[
+          { value: AS_THE_SHAPE as string, label: 'as the shape goes' },
+          ...DIRECTIONS.map((direction) => ({ value: direction as string, label: direction })),
+        ]}
+        onChange={(chosen) => {
+          const direction = DIRECTIONS.find((each) => each === chosen) ?? null;
+          onEdit({ direction }, `${name} ${direction ?? 'as the shape goes'}`);
+        }}
+      />
+      <Term>point</Term>
+      <Select
+        label={`Point of ${name}`}
+        value={layer.point}
+        options={POINTS.map((point) => ({ value: point, label: point }))}
+        onChange={(point) => onEdit({ point }, `${name} with a ${point} point`)}
+      />
+      {layer.tool && <Term>dries</Term>}
+      {layer.tool && (
+        <NumberField
+          label={`Minutes that ${name} dries`}
+          unit="min to dry"
+          value={layer.dryMinutes ?? 0}
+          most={600}
+          onSet={(dryMinutes) => onEdit({ dryMinutes }, `${name} dries ${dryMinutes} min`)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Where a layer goes: from which value to which, and how softly it ends. */
+function WhereItIsLaid({ layer: { zone }, onEdit, name }: PartProps) {
+  const [low, high] = FIELD_ENDS[zone.field];
+  return (
+    <>
       <Ends
         key={`${zone.from} ${zone.to}`}
         label={name}
@@ -137,15 +157,7 @@ export function LayerEditor({ layer, number, onEdit, onCopy, onLeaveOut }: Layer
           hard towards “{high}”
         </label>
       </div>
-      <div className="flex gap-2">
-        <Button onClick={onCopy} aria-label={`Lay ${name} once more`}>
-          <Copy size={15} aria-hidden /> Once more
-        </Button>
-        <Button onClick={onLeaveOut} aria-label={`Leave ${name} out`}>
-          <Trash2 size={15} aria-hidden /> Leave out
-        </Button>
-      </div>
-    </div>
+    </>
   );
 }
 

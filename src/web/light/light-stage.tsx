@@ -15,7 +15,8 @@ import { Glows } from './glows.tsx';
 import { HorizonOfPage } from './horizon.tsx';
 import { LightDial, compassWords } from './light-dial.tsx';
 import { FormsOfThings, ThingInLight } from './thing-in-light.tsx';
-import { type PlacedGlow, decide, glowsOf, setGlow, thingsOf } from '../../plan/index.ts';
+import { type PlacedGlow, decide, glowsOf, thingsOf } from '../../plan/index.ts';
+import { useGlowHandles, useHorizonHandles } from './light-handles.ts';
 
 const MAIN: Record<MainLight['kind'], { name: string; says: string }> = {
   ambient: {
@@ -63,67 +64,10 @@ export function LightStage() {
   const contrasts = useGlowContrasts({ main: sheet.plan.light, glows: kept });
   // What is said of a glow is of how it stands, not of how it is being changed.
   const ofGlows = { glows, contrasts: held ? [] : contrasts, onHold: hold };
-  const { widthMm, heightMm } = sheet.plan.page;
-  const on = (value: number, most: number) => Math.round(10 * Math.min(most, Math.max(0, value))) / 10;
-  const moveHorizon = (next: Partial<Horizon>) => ({ ...sheet.plan.horizon, ...next });
-  const ofGlow = glows.flatMap((glow) => {
-    const { id, at } = glow;
-    return at === null
-      ? []
-      : [
-          {
-            id,
-            label: `Glow at ${at.x.toFixed(0)}, ${at.y.toFixed(0)} mm`,
-            at,
-            onHold: (to: { x: number; y: number }) => hold({ ...glow, at: to }),
-            onSet: (to: { x: number; y: number }) => {
-              const place = { x: on(to.x, widthMm), y: on(to.y, heightMm) };
-              void change(`glow to ${place.x.toFixed(0)}, ${place.y.toFixed(0)} mm`, (plan) =>
-                setGlow(plan, id, { ...glow, at: place }),
-              );
-            },
-          },
-        ];
-  });
-  const { waterLineMm, vanishing } = horizon;
-  const ofHorizon = [
-    ...(waterLineMm === null
-      ? []
-      : [
-          {
-            id: 'water',
-            look: 'water' as const,
-            label: `Water line at ${waterLineMm.toFixed(0)} mm`,
-            at: { x: 4, y: waterLineMm },
-            onHold: ({ y }: { y: number }) =>
-              holdHorizon({ of: sheet.plan.horizon, horizon: moveHorizon({ waterLineMm: on(y, heightMm) }) }),
-            onSet: ({ y }: { y: number }) =>
-              void change(`water line at ${on(y, heightMm).toFixed(0)} mm`, (plan) =>
-                decide(plan, { horizon: moveHorizon({ waterLineMm: on(y, heightMm) }) }),
-              ),
-          },
-        ]),
-    ...(vanishing === null
-      ? []
-      : [
-          {
-            id: 'vanishing',
-            look: 'vanishing' as const,
-            label: `Vanishing point at ${vanishing.x.toFixed(0)}, ${vanishing.y.toFixed(0)} mm`,
-            at: vanishing,
-            onHold: ({ x, y }: { x: number; y: number }) =>
-              holdHorizon({
-                of: sheet.plan.horizon,
-                horizon: moveHorizon({ vanishing: { x: on(x, widthMm), y: on(y, heightMm) } }),
-              }),
-            onSet: ({ x, y }: { x: number; y: number }) =>
-              void change('the vanishing point', (plan) =>
-                decide(plan, { horizon: moveHorizon({ vanishing: { x: on(x, widthMm), y: on(y, heightMm) } }) }),
-              ),
-          },
-        ]),
+  const handles = [
+    ...useGlowHandles(glows, hold),
+    ...useHorizonHandles(horizon, (next) => holdHorizon({ of: sheet.plan.horizon, horizon: next })),
   ];
-  const handles = [...ofGlow, ...ofHorizon];
   return (
     <Frame
       title="Light"

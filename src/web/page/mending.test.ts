@@ -2,7 +2,6 @@ import { expect } from 'chai';
 import { type Gap, gapsOf, mendsOf } from './gaps.ts';
 import { halvingLine, joinsOf, withinRegion } from './mending-moves.ts';
 import { partToTry } from './part-to-try.ts';
-import { isWithin } from '../desk/within.ts';
 
 const gap = (gapeMm: number, closed: boolean): Gap => ({
   kind: 'gap',
@@ -119,22 +118,5 @@ describe('the part of a page that wishes are tried on', () => {
 
   it('is the whole of a small page', () => {
     expect(partToTry({ width: 300, height: 200 }, 10, [])).to.deep.equal({ left: 0, top: 0, width: 300, height: 200 });
-  });
-});
-
-describe('a loop drawn round regions', () => {
-  it('holds what lies within it, whichever way it was drawn', () => {
-    const loop = [
-      { x: 0, y: 0 },
-      { x: 10, y: 0 },
-      { x: 10, y: 10 },
-      { x: 5, y: 4 },
-      { x: 0, y: 10 },
-    ];
-    for (const outline of [loop, [...loop].reverse()]) {
-      expect(isWithin(outline, { x: 2, y: 5 })).to.equal(true);
-      expect(isWithin(outline, { x: 5, y: 8 })).to.equal(false);
-      expect(isWithin(outline, { x: 12, y: 5 })).to.equal(false);
-    }
   });
 });

@@ -71,21 +71,7 @@ export function ReadChart(props: { trayId: string; paper: string; picture: Blob;
           <div className="grid grid-cols-2 gap-2">
             <Count name="Rows" value={rows} onChange={setRows} />
             <Count name="Columns" value={columns} onChange={setColumns} />
-            {grid &&
-              EDGES.map((edge) => (
-                <label key={edge} className="text-[0.95rem]">
-                  <span className="text-soft">{edge} edge</span>
-                  <input
-                    type="range"
-                    min={0}
-                    max={1}
-                    step={0.005}
-                    value={grid[edge]}
-                    className="w-full accent-neutral-800"
-                    onChange={(event) => setEdges({ ...grid, [edge]: Number(event.target.value) })}
-                  />
-                </label>
-              ))}
+            {grid && <GridEdges grid={grid} onChange={setEdges} />}
           </div>
           <label className="text-[0.95rem]">
             <span className="text-soft">Set</span>
@@ -156,6 +142,28 @@ function Count({ name, value, onChange }: { name: string; value: number; onChang
         onChange={(event) => onChange(Math.min(40, Math.max(1, Math.round(Number(event.target.value)) || 1)))}
       />
     </label>
+  );
+}
+
+/** Where the grid lies on the chart, as shares of its sides. */
+function GridEdges({ grid, onChange }: { grid: ChartGrid; onChange(grid: ChartGrid): void }) {
+  return (
+    <>
+      {EDGES.map((edge) => (
+        <label key={edge} className="text-[0.95rem]">
+          <span className="text-soft">{edge} edge</span>
+          <input
+            type="range"
+            min={0}
+            max={1}
+            step={0.005}
+            value={grid[edge]}
+            className="w-full accent-neutral-800"
+            onChange={(event) => onChange({ ...grid, [edge]: Number(event.target.value) })}
+          />
+        </label>
+      ))}
+    </>
   );
 }
 

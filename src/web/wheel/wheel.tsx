@@ -84,70 +84,19 @@ export function Wheel(props: Props) {
         role="group"
         aria-label={`The ${wheel.name} wheel`}
       >
-        {wheel.places.map(({ name, angle }) => {
-          const [x, y] = polar(angle, RIM + 6.2);
-          return (
-            <text
-              key={name}
-              x={x}
-              y={y}
-              fontSize="5.6"
-              textAnchor="middle"
-              dominantBaseline="middle"
-              fill="var(--ink)"
-              transform={`rotate(${angle > 90 && angle < 270 ? angle + 180 : angle} ${x} ${y})`}
-            >
-              {name}
-            </text>
-          );
-        })}
-        {(colours ? [] : pencils).map((pencil) => {
-          const on = laid.get(pencil.id);
-          if (!on) return null;
-          const [x, y] = placeOf(on);
-          const playing = inPlay.has(pencil.id);
-          return (
-            <g
-              key={pencil.id}
-              onClick={() => onPencil(on)}
-              className="cursor-pointer"
-              onMouseEnter={() => onPoint(pencil.id)}
-              onMouseLeave={() => onPoint(null)}
-              data-pencil={pencil.code}
-            >
-              <title>{`${pencil.code} ${pencil.ownName || pencil.name}`}</title>
-              <circle cx={x} cy={y} r={playing ? 3.4 : 2.1} fill={hexOfLab(on.body)} stroke="#fff" strokeWidth="1.5" />
-              <circle cx={x} cy={y} r={playing ? 4.1 : 2.8} fill="none" stroke="#000" strokeWidth={playing ? 1 : 0.5} />
-            </g>
-          );
-        })}
-        {colours?.map((colour) => {
-          const [x, y] = placeOf({ ...colour, body: colour.lab });
-          const side = 2.6 + 17 * Math.sqrt(colour.share);
-          return (
-            <g key={colour.says} transform={`translate(${x} ${y}) rotate(45)`} data-share={colour.share}>
-              <title>{colour.says}</title>
-              <rect
-                x={-side / 2}
-                y={-side / 2}
-                width={side}
-                height={side}
-                fill={hexOfLab(colour.lab)}
-                stroke="#fff"
-                strokeWidth="1.6"
-              />
-              <rect
-                x={-side / 2 - 0.9}
-                y={-side / 2 - 0.9}
-                width={side + 1.8}
-                height={side + 1.8}
-                fill="none"
-                stroke="#000"
-                strokeWidth="0.6"
-              />
-            </g>
-          );
-        })}
+        <PlaceNames wheel={wheel} />
+        {colours ? (
+          <ColourMarks colours={colours} placeOf={placeOf} />
+        ) : (
+          <PencilMarks
+            pencils={pencils}
+            laid={laid}
+            inPlay={inPlay}
+            placeOf={placeOf}
+            onPencil={onPencil}
+            onPoint={onPoint}
+          />
+        )}
         {wanted.map((angle) => {
           const [[x0, y0], [x1, y1]] = [polar(angle, RIM * 0.5), polar(angle, RIM + 2)];
           return (
@@ -244,6 +193,102 @@ function radiusOf(chroma: number): number {
 function ringPlace(body: Lab, chroma: number): number {
   const { from, to } = ringRadius(ringOf(body));
   return RIM * (from + (to - from) * (0.15 + 0.7 * Math.min(1, chroma / RIM_CHROMA)));
+}
+
+type PlaceOf = (colour: Pick<LaidPencil, 'body' | 'hue' | 'chroma'>) => readonly [x: number, y: number];
+
+function PlaceNames({ wheel }: Pick<Props, 'wheel'>) {
+  return (
+    <>
+      {wheel.places.map(({ name, angle }) => {
+        const [x, y] = polar(angle, RIM + 6.2);
+        return (
+          <text
+            key={name}
+            x={x}
+            y={y}
+            fontSize="5.6"
+            textAnchor="middle"
+            dominantBaseline="middle"
+            fill="var(--ink)"
+            transform={`rotate(${angle > 90 && angle < 270 ? angle + 180 : angle} ${x} ${y})`}
+          >
+            {name}
+          </text>
+        );
+      })}
+    </>
+  );
+}
+
+/** The pencils where they really fall, those of the palette larger. */
+function PencilMarks({
+  pencils,
+  laid,
+  inPlay,
+  placeOf,
+  onPencil,
+  onPoint,
+}: Pick<Props, 'pencils' | 'laid' | 'inPlay' | 'onPencil' | 'onPoint'> & { placeOf: PlaceOf }) {
+  return (
+    <>
+      {pencils.map((pencil) => {
+        const on = laid.get(pencil.id);
+        if (!on) return null;
+        const [x, y] = placeOf(on);
+        const playing = inPlay.has(pencil.id);
+        return (
+          <g
+            key={pencil.id}
+            onClick={() => onPencil(on)}
+            className="cursor-pointer"
+            onMouseEnter={() => onPoint(pencil.id)}
+            onMouseLeave={() => onPoint(null)}
+            data-pencil={pencil.code}
+          >
+            <title>{`${pencil.code} ${pencil.ownName || pencil.name}`}</title>
+            <circle cx={x} cy={y} r={playing ? 3.4 : 2.1} fill={hexOfLab(on.body)} stroke="#fff" strokeWidth="1.5" />
+            <circle cx={x} cy={y} r={playing ? 4.1 : 2.8} fill="none" stroke="#000" strokeWidth={playing ? 1 : 0.5} />
+          </g>
+        );
+      })}
+    </>
+  );
+}
+
+/** The colours of the page where they really fall, as large as their share. */
+function ColourMarks({ colours, placeOf }: { colours: readonly PageColour[]; placeOf: PlaceOf }) {
+  return (
+    <>
+      {colours.map((colour) => {
+        const [x, y] = placeOf({ ...colour, body: colour.lab });
+        const side = 2.6 + 17 * Math.sqrt(colour.share);
+        return (
+          <g key={colour.says} transform={`translate(${x} ${y}) rotate(45)`} data-share={colour.share}>
+            <title>{colour.says}</title>
+            <rect
+              x={-side / 2}
+              y={-side / 2}
+              width={side}
+              height={side}
+              fill={hexOfLab(colour.lab)}
+              stroke="#fff"
+              strokeWidth="1.6"
+            />
+            <rect
+              x={-side / 2 - 0.9}
+              y={-side / 2 - 0.9}
+              width={side + 1.8}
+              height={side + 1.8}
+              fill="none"
+              stroke="#000"
+              strokeWidth="0.6"
+            />
+          </g>
+        );
+      })}
+    </>
+  );
 }
 
 function useDisc(paper: Paper, wheel: ColourWheel['id'], rings: boolean) {

@@ -9,6 +9,7 @@ import { Button, Section } from '../parts/index.ts';
 import { PencilFinder } from '../desk/pencil-finder.tsx';
 
 const VOICES = ['rules', 'supports', 'accents'];
+const heading = 'mb-1 text-[0.95rem] font-semibold';
 
 /** What a palette is to keep to beside the scheme: pencils, how many, mood and shares. */
 export function WishesSection() {
@@ -20,7 +21,6 @@ export function WishesSection() {
   const here = pencils.filter(isHere);
   const codes = (ids: readonly string[]) => ids.map((id) => pencilById.get(id)?.code ?? 'gone');
   const said = sayWishes(wishes, codes);
-  const heading = 'mb-1 text-[0.95rem] font-semibold';
   return (
     <Section title="Wishes">
       <Disclosure>
@@ -95,35 +95,7 @@ export function WishesSection() {
               <span className="h-4 w-4 bg-ink group-data-checked:translate-x-5 group-data-checked:bg-leaf" />
             </Switch>
           </label>
-          <div>
-            <p className={heading}>Shares of the area</p>
-            <div className="grid grid-cols-3 gap-2">
-              {VOICES.map((voice, i) => (
-                <label key={voice} className="text-sm text-soft">
-                  {voice}
-                  <span className="flex items-center gap-1 text-ink">
-                    <input
-                      type="number"
-                      min={0}
-                      max={100}
-                      step={5}
-                      aria-label={`Percent that ${voice}`}
-                      key={wishes.shares[i]}
-                      defaultValue={wishes.shares[i]}
-                      onBlur={(event) => {
-                        const percent = Math.min(100, Math.max(0, Math.round(Number(event.target.value) || 0)));
-                        if (percent === wishes.shares[i]) return;
-                        const shares = wishes.shares.map((share, k) => (k === i ? percent : share));
-                        set(`${percent}% ${voice}`, { shares: [shares[0], shares[1], shares[2]] });
-                      }}
-                      className="h-10 w-full min-w-0 border border-edge bg-leaf px-2 text-right font-figure"
-                    />
-                    %
-                  </span>
-                </label>
-              ))}
-            </div>
-          </div>
+          <Shares shares={wishes.shares} onChange={(shares, says) => set(says, { shares })} />
           {said && (
             <Button
               className="justify-self-start"
@@ -135,6 +107,43 @@ export function WishesSection() {
         </DisclosurePanel>
       </Disclosure>
     </Section>
+  );
+}
+
+type AreaShares = Wishes['shares'];
+
+/** How much of the area each voice takes, percent. */
+function Shares({ shares, onChange }: { shares: AreaShares; onChange(shares: AreaShares, says: string): void }) {
+  return (
+    <div>
+      <p className={heading}>Shares of the area</p>
+      <div className="grid grid-cols-3 gap-2">
+        {VOICES.map((voice, i) => (
+          <label key={voice} className="text-sm text-soft">
+            {voice}
+            <span className="flex items-center gap-1 text-ink">
+              <input
+                type="number"
+                min={0}
+                max={100}
+                step={5}
+                aria-label={`Percent that ${voice}`}
+                key={shares[i]}
+                defaultValue={shares[i]}
+                onBlur={(event) => {
+                  const percent = Math.min(100, Math.max(0, Math.round(Number(event.target.value) || 0)));
+                  if (percent === shares[i]) return;
+                  const next = shares.map((share, k) => (k === i ? percent : share));
+                  onChange([next[0], next[1], next[2]], `${percent}% ${voice}`);
+                }}
+                className="h-10 w-full min-w-0 border border-edge bg-leaf px-2 text-right font-figure"
+              />
+              %
+            </span>
+          </label>
+        ))}
+      </div>
+    </div>
   );
 }
 

@@ -6,6 +6,7 @@ export const colourlessBlender: Tool = {
   id: 'colourless-blender',
   name: 'colourless blender',
   coloured: false,
+  works: true,
   caution: 'It uses tooth: lay all colour first.',
   use(ground, amount) {
     const root = Math.sqrt(amount);

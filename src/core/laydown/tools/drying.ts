@@ -5,6 +5,7 @@ export const drying: Tool = {
   id: 'drying',
   name: 'let it dry',
   coloured: false,
+  waits: true,
   onWet: true,
   caution: '',
   use: (ground) => ({ ...ground, wet: false }),

@@ -6,6 +6,7 @@ export const softTip: Tool = {
   id: 'soft-tip',
   name: 'finger or soft tip',
   coloured: false,
+  works: true,
   caution: 'Tap dust off, never blow or breathe it. A clean tip for every colour.',
   use(ground, amount) {
     const loose = ground.deposits.reduce((sum, deposit) => sum + deposit.mass * deposit.loose, 0);

@@ -20,6 +20,7 @@ export const solvent: Tool = {
   id: 'solvent',
   name: 'solvent',
   coloured: false,
+  works: true,
   wets: true,
   caution:
     'Open window, cap on, no flame, away from children and pets; gloves if your skin reacts. Follow the label. Let it dry before the next pencil.',

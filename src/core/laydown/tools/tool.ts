@@ -8,8 +8,12 @@ export interface Tool {
   name: string;
   /** Whether it lays a colour of its own, which must then be told. */
   coloured: boolean;
+  /** Whether it works what pencils have laid, so that a layer can be laid with it. */
+  works?: boolean;
   /** Whether it leaves the paper wet, so that it must dry before a pencil goes over it. */
   wets?: boolean;
+  /** Whether it is only waiting, of which there is no harder or more. */
+  waits?: boolean;
   /** Whether it may go onto wet paper. */
   onWet?: boolean;
   /** What to mind, in one or two sentences; "" where nothing is special. */

@@ -7,6 +7,7 @@ export const water: Tool = {
   id: 'water',
   name: 'water',
   coloured: false,
+  works: true,
   wets: true,
   onWet: true,
   caution: 'Thin paper warps and some inks run: test on a spare page, lay a sheet under it, dry before going on.',

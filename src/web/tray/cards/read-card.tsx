@@ -174,37 +174,7 @@ function Patches(props: Omit<Props, 'onClose'> & { found: FoundCard; onClose(): 
               {read.length} patches read, {doubtful.length === 0 ? 'all even' : `${doubtful.length} doubtful`}
               {rows.some((row) => !row) && '; rows without a pencil of this tray are left out'}.
             </p>
-            {doubtful.length > 0 && (
-              <div>
-                <p className="text-[0.95rem] text-soft">
-                  Left out unless you keep them; lay them again and photograph the card once more.
-                </p>
-                <ul className="mt-1 grid max-h-64 gap-1 overflow-y-auto" aria-label="Doubtful patches">
-                  {doubtful.map((reading) => (
-                    <li key={reading.i} className="hatched-edge flex items-center gap-3 bg-leaf p-1.5 pl-3">
-                      <span className="h-6 w-9 shrink-0" style={{ background: hexOfLab(reading.lab) }} aria-hidden />
-                      <span className="flex-1 text-[0.95rem]">
-                        <strong className="font-figure">{codeOf(reading.row)}</strong> {patchWords(reading, codeOf)}:{' '}
-                        {reading.doubt}
-                      </span>
-                      <label className="flex min-h-8 items-center gap-1.5 text-[0.9rem]">
-                        <input
-                          type="checkbox"
-                          className="h-4 w-4 accent-neutral-800"
-                          checked={chosen.has(reading.i)}
-                          onChange={() => {
-                            const next = new Set(chosen);
-                            if (!next.delete(reading.i)) next.add(reading.i);
-                            setChosen(next);
-                          }}
-                        />
-                        keep
-                      </label>
-                    </li>
-                  ))}
-                </ul>
-              </div>
-            )}
+            <DoubtfulPatches doubtful={doubtful} codeOf={codeOf} chosen={chosen} onChosen={setChosen} />
           </>
         )}
         {fitting.now.state === 'working' && (
@@ -232,6 +202,53 @@ function Patches(props: Omit<Props, 'onClose'> & { found: FoundCard; onClose(): 
           {!done && <Button onClick={onClose}>Put it away</Button>}
         </div>
       </div>
+    </div>
+  );
+}
+
+/** Patches that are left out unless a person keeps them, each with why. */
+function DoubtfulPatches({
+  doubtful,
+  codeOf,
+  chosen,
+  onChosen,
+}: {
+  doubtful: readonly (CardReading & { i: number })[];
+  codeOf(row: number): string;
+  chosen: ReadonlySet<number>;
+  onChosen(chosen: ReadonlySet<number>): void;
+}) {
+  if (doubtful.length === 0) return null;
+  const toggle = (i: number) => {
+    const next = new Set(chosen);
+    if (!next.delete(i)) next.add(i);
+    onChosen(next);
+  };
+  return (
+    <div>
+      <p className="text-[0.95rem] text-soft">
+        Left out unless you keep them; lay them again and photograph the card once more.
+      </p>
+      <ul className="mt-1 grid max-h-64 gap-1 overflow-y-auto" aria-label="Doubtful patches">
+        {doubtful.map((reading) => (
+          <li key={reading.i} className="hatched-edge flex items-center gap-3 bg-leaf p-1.5 pl-3">
+            <span className="h-6 w-9 shrink-0" style={{ background: hexOfLab(reading.lab) }} aria-hidden />
+            <span className="flex-1 text-[0.95rem]">
+              <strong className="font-figure">{codeOf(reading.row)}</strong> {patchWords(reading, codeOf)}:{' '}
+              {reading.doubt}
+            </span>
+            <label className="flex min-h-8 items-center gap-1.5 text-[0.9rem]">
+              <input
+                type="checkbox"
+                className="h-4 w-4 accent-neutral-800"
+                checked={chosen.has(reading.i)}
+                onChange={() => toggle(reading.i)}
+              />
+              keep
+            </label>
+          </li>
+        ))}
+      </ul>
     </div>
   );
 }
