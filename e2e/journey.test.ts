@@ -11,7 +11,7 @@ import { deltaE2000, labOfHex } from '../src/core/colour/index.ts';
 import { validateSequence } from '../src/core/bench/index.ts';
 import { whiteBook } from '../src/core/laydown/index.ts';
 import { onPaper } from '../src/core/tray/index.ts';
-import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import {
   colouredShare,
   goTo,
@@ -362,11 +362,12 @@ describe('the way through the stages', () => {
       await page.getByRole('button', { name: 'Set' }).click();
       await page.waitForFunction(() => document.body.innerText.includes('in no thing yet'), null);
       const id = page.url().match(/sheets\/([^/]+)/)![1];
-      await page.waitForFunction(async (sheet) => {
-        const regions = await (await fetch(`/api/sheets/${sheet}/regions`)).json();
-        return regions.regions?.length === 3 && Math.abs(regions.width / regions.pixelsPerMm - 148) < 0.5;
-      }, id);
-      const meta = RegionsMeta.parse(await stored(`/sheets/${id}/regions`));
+      const found = await until(
+        'three regions at the page’s own size',
+        async () => RegionsMeta.safeParse(await stored(`/sheets/${id}/regions`)).data,
+        (regions) => regions?.regions.length === 3 && Math.abs(regions.width / regions.pixelsPerMm - 148) < 0.5,
+      );
+      const meta = found!;
       const circle = meta.regions[2];
       expect(circle.areaMm2).to.be.closeTo(Math.PI * 34.5 ** 2, 40);
       expect(circle.usableWidthMm).to.be.closeTo(69, 0.5);

@@ -15,7 +15,10 @@ export async function nameFromKey(page: Page): Promise<void> {
 }
 
 export async function goTo(page: Page, stage: string): Promise<void> {
-  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage, exact: true }).click();
+  const link = page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage, exact: true });
+  await link.click();
+  // The stage before it stays until this one is loaded.
+  await link.and(page.locator('[aria-current="page"]')).waitFor();
 }
 
 /** Asks for palettes and takes the first. */
@@ -50,15 +53,26 @@ export async function pressTwiceAtOnce(page: Page): Promise<void> {
   });
 }
 
-/** Waits until all that the sheet shows is worked out and painted: for three frames on end nothing is under way. */
-export async function untilPainted(page: Page): Promise<void> {
-  await page.waitForFunction(async () => {
-    for (let frame = 0; frame < 3; frame++) {
-      await new Promise(requestAnimationFrame);
-      if (document.querySelector('[aria-busy="false"] > [data-testid="sheet"]') === null) return false;
+/** Waits until something holds in the page, for so many frames on end that nothing can be about to begin. */
+async function untilSteady(page: Page, what: string, holds: () => boolean): Promise<void> {
+  const look = `(async () => {
+    for (let frame = 0; frame < ${STEADY_FRAMES}; frame++) {
+      await new Promise((next) => requestAnimationFrame(next));
+      if (!(${holds.toString()})()) return false;
     }
     return true;
-  });
+  })()`;
+  await until(what, () => page.evaluate<boolean>(look), Boolean);
+}
+const STEADY_FRAMES = 4;
+
+/** Waits until all that is shown of the sheet is worked out and painted. */
+export function untilPainted(page: Page): Promise<void> {
+  return untilSteady(
+    page,
+    'all painted',
+    () => document.querySelector('[aria-busy="false"] > [data-testid="sheet"]') !== null,
+  );
 }
 
 /** Share of the sheet's canvas that is coloured: pixels whose channels differ clearly. */
@@ -97,15 +111,11 @@ async function paintedShare(page: Page): Promise<number> {
   return colouredShare(page);
 }
 
-/** Waits until the desk says that all is saved, for three frames on end. */
-export async function untilSaved(page: Page): Promise<void> {
-  await page.waitForFunction(async () => {
-    for (let frame = 0; frame < 3; frame++) {
-      await new Promise(requestAnimationFrame);
-      if (![...document.querySelectorAll('[role="status"]')].some((each) => each.textContent === 'Saved')) return false;
-    }
-    return true;
-  });
+/** Waits until the desk says that all is saved. */
+export function untilSaved(page: Page): Promise<void> {
+  return untilSteady(page, 'all saved', () =>
+    [...document.querySelectorAll('[role="status"]')].some((each) => each.textContent === 'Saved'),
+  );
 }
 
 /** A sheet as the server has it, once the desk says that all is saved. */

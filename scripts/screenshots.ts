@@ -25,7 +25,8 @@ const browser = await openBrowser();
 try {
   const { page, errors } = await openPage(browser, desk.url);
   const shoot = async (name: string) => {
-    await untilPainted(page);
+    if ((await page.getByTestId('sheet').count()) > 0) await untilPainted(page);
+    await page.waitForLoadState('networkidle');
     await page.screenshot({ path: `${FOLDER}/${name}.png` });
   };
   await page
@@ -109,7 +110,6 @@ try {
     .nth(1)
     .click();
   await page.getByRole('figure', { name: 'as it is planned' }).waitFor();
-  await page.waitForTimeout(4000);
   await shoot('judge');
   await goTo(page, 'Light');
   await page.getByText('From a side').click();
@@ -127,7 +127,6 @@ try {
   await page.reload();
   await page.getByText('step 25 of').waitFor();
   // Greys do not count as coloured, and after a reload the page is worked out anew.
-  await page.waitForTimeout(8000);
   await shoot('step');
   await page.goto(`${desk.url}/sheets/ferry-steps-begun/record`);
   await page.getByRole('heading', { name: /^Sitting 3/ }).waitFor();
