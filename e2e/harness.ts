@@ -116,13 +116,18 @@ const LOOK_AGAIN = 100;
  * Looks again and again until what it sees is so; where it never is, says what was waited for and what was seen last.
  * @param look at the server or the screen
  */
-export async function until<T>(what: string, look: () => Promise<T>, isSo: (seen: T) => boolean): Promise<T> {
+export async function until<T>(
+  what: string,
+  look: () => Promise<T>,
+  isSo: (seen: T) => boolean,
+  againMs = LOOK_AGAIN,
+): Promise<T> {
   const began = Date.now();
   for (;;) {
     const seen = await look();
     if (isSo(seen)) return seen;
     if (Date.now() - began > PATIENCE) throw new Error(`${what}: not so in ${PATIENCE / 1000} s, but ${String(seen)}.`);
-    await new Promise((resolve) => setTimeout(resolve, LOOK_AGAIN));
+    await new Promise((resolve) => setTimeout(resolve, againMs));
   }
 }
 

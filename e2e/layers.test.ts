@@ -216,7 +216,7 @@ describe('layers of a sheet', () => {
       const path = await file.path();
       await choose('Tile fish');
       await page.getByRole('button', { name: 'Lay Tile fish by Tiles by hand' }).click();
-      const own = await plan();
+      const own = await until('Tile fish laid by the card', plan, (now) => called(now, 'Tile fish').edits !== null);
       const [from, to] = ['Enamel tiles', 'Tile fish'].map((name) => called(own, name).edits!);
       expect(to.order).to.deep.equal(from.order);
       expect(to.added!.map(({ id }) => id)).to.deep.equal(from.added!.map(({ id }) => id));

@@ -54,9 +54,9 @@ export async function pressTwiceAtOnce(page: Page): Promise<void> {
 }
 
 /** Waits until something holds in the page, for so many frames on end that nothing can be about to begin. */
-async function untilSteady(page: Page, what: string, holds: () => boolean): Promise<void> {
+async function untilSteady(page: Page, what: string, holds: () => boolean, frames = STEADY_FRAMES): Promise<void> {
   const look = `(async () => {
-    for (let frame = 0; frame < ${STEADY_FRAMES}; frame++) {
+    for (let frame = 0; frame < ${frames}; frame++) {
       await new Promise((next) => requestAnimationFrame(next));
       if (!(${holds.toString()})()) return false;
     }
@@ -94,6 +94,7 @@ export async function untilColoured(page: Page, least: number): Promise<void> {
     `${least} of the sheet coloured`,
     () => paintedShare(page),
     (share) => share >= least,
+    PICTURE_AGAIN,
   );
 }
 
@@ -103,8 +104,12 @@ export async function untilBare(page: Page): Promise<void> {
     'a bare sheet',
     () => paintedShare(page),
     (share) => share < 0.01,
+    PICTURE_AGAIN,
   );
 }
+
+/** A whole picture is read back no more often than this, ms: the machine has pages to paint. */
+const PICTURE_AGAIN = 400;
 
 async function paintedShare(page: Page): Promise<number> {
   await untilPainted(page);
@@ -113,9 +118,8 @@ async function paintedShare(page: Page): Promise<number> {
 
 /** Waits until the desk says that all is saved. */
 export function untilSaved(page: Page): Promise<void> {
-  return untilSteady(page, 'all saved', () =>
-    [...document.querySelectorAll('[role="status"]')].some((each) => each.textContent === 'Saved'),
-  );
+  const saved = () => [...document.querySelectorAll('[role="status"]')].some((each) => each.textContent === 'Saved');
+  return untilSteady(page, 'all saved', saved, 3 * STEADY_FRAMES);
 }
 
 /** A sheet as the server has it, once the desk says that all is saved. */

@@ -1,3 +1,4 @@
+import { Matrix, solve } from 'ml-matrix';
 import type { Camera, ShotRequest, Subject } from '../contracts/index.ts';
 import { type Run } from '../core/run/index.ts';
 import { seededRandom } from '../core/random/index.ts';
@@ -94,25 +95,14 @@ export function simulatedCamera(things: () => Promise<readonly FlatThing[]>): Ca
   };
 }
 
-/** The eight numbers of the projection that takes four points to four others. Solved by Gaussian elimination. */
+/** The eight numbers of the projection that takes four points to four others. */
 export function homography(from: readonly Corner[], to: readonly Corner[]): number[] {
   const rows = from.flatMap(([x, y], i) => {
     const [u, v] = to[i];
     return [
-      [x, y, 1, 0, 0, 0, -u * x, -u * y, u],
-      [0, 0, 0, x, y, 1, -v * x, -v * y, v],
+      [x, y, 1, 0, 0, 0, -u * x, -u * y],
+      [0, 0, 0, x, y, 1, -v * x, -v * y],
     ];
   });
-  for (let c = 0; c < 8; c++) {
-    const pivot = rows
-      .slice(c)
-      .reduce((best, row, i) => (Math.abs(row[c]) > Math.abs(rows[best][c]) ? c + i : best), c);
-    [rows[c], rows[pivot]] = [rows[pivot], rows[c]];
-    for (let r = 0; r < 8; r++) {
-      if (r === c) continue;
-      const share = rows[r][c] / rows[c][c];
-      for (let k = c; k < 9; k++) rows[r][k] -= share * rows[c][k];
-    }
-  }
-  return rows.map((row, i) => row[8] / row[i]);
+  return solve(new Matrix(rows), Matrix.columnVector(to.flat())).to1DArray();
 }

@@ -99,7 +99,9 @@ export const deskApi = createApi({
         invalidatesTags: ['shelf', 'record'],
         async onQueryStarted({ sheetId }, { dispatch, queryFulfilled }) {
           const { data } = await queryFulfilled.catch(() => ({ data: null }));
-          if (data) void dispatch(deskApi.util.upsertQueryData('bench', sheetId, data));
+          if (!data) return;
+          const shown = dispatch(deskApi.util.updateQueryData('bench', sheetId, () => data));
+          if (shown.patches.length === 0) void dispatch(deskApi.util.upsertQueryData('bench', sheetId, data));
         },
       });
     return {

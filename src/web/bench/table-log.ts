@@ -14,8 +14,12 @@ const otherTabs = typeof BroadcastChannel === 'undefined' ? null : new Broadcast
 /** What was done at the table and waits for the server; all tabs keep theirs in one list. */
 const queue = new LogQueue({
   async send(waiting) {
-    const { error } = await store.dispatch(deskApi.endpoints.logStep.initiate(waiting));
-    if (!error) return 'taken';
+    const { data, error } = await store.dispatch(deskApi.endpoints.logStep.initiate(waiting));
+    if (data) {
+      // The bench knows of it before it waits no longer: the step that was done must not come up again in between.
+      store.dispatch(deskApi.util.updateQueryData('bench', waiting.sheetId, () => data));
+      return 'taken';
+    }
     return isAwayBy(error) ? 'away' : { refused: sentenceOf(error) };
   },
   read: () => get(KEPT_AS),

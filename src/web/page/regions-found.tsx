@@ -42,7 +42,7 @@ export function RegionsFound({
       {finding.state === 'stopped' && (
         <div className="flex items-center justify-between gap-3">
           <p>Stopped. No regions are known yet.</p>
-          <Button look="strong" onClick={() => void start()}>
+          <Button look="strong" onClick={start}>
             Find regions
           </Button>
         </div>
@@ -50,7 +50,7 @@ export function RegionsFound({
       {finding.state === 'refused' && (
         <>
           <Notice kind="refused">{finding.sentence}</Notice>
-          <Button className="mt-2" onClick={() => void start()}>
+          <Button className="mt-2" onClick={start}>
             Try again
           </Button>
         </>

@@ -13,10 +13,13 @@ export type FindingState =
   | { state: 'stopped' }
   | { state: 'refused'; sentence: string };
 
+const IDLE: FindingState = { state: 'idle' };
+const BEGINNING: FindingState = { state: 'working', share: 0, doing: 'reading the page' };
+
 /** Finds the regions of the sheet on the desk whenever none hold for its present size, and stores them. */
 export function useRegionFinding() {
   const { sheet, pixelsPerMm } = useDesk();
-  const [finding, setFinding] = useState<FindingState>({ state: 'idle' });
+  const [finding, setFinding] = useState<FindingState>(IDLE);
   const [store] = useStoreRegionsMutation();
   const job = useRef<JobUnderWay<unknown> | null>(null);
   const from = regionsKey(sheet.picture.hash, sheet.picture.width, sheet.plan.page.widthMm, sheet.plan.finding);
@@ -27,10 +30,10 @@ export function useRegionFinding() {
 
   const start = useCallback(async () => {
     job.current?.cancel();
-    setFinding({ state: 'working', share: 0, doing: 'reading the page' });
     const input = { key: from, picture, colours, wishes: { pixelsPerMm, ...wishes } };
-    const report = (share: number, doing: string) =>
-      setFinding((now) => (now.state === 'working' ? { state: 'working', share: 0.95 * share, doing } : now));
+    const report = (share: number, doing: string) => {
+      if (job.current === found) setFinding({ state: 'working', share: 0.95 * share, doing });
+    };
     const found = pageJobs.start('findRegions', input, { report });
     job.current = found;
     const outcome = await found.outcome;
@@ -42,7 +45,7 @@ export function useRegionFinding() {
     form.set('from', from);
     form.set('index', new Blob([outcome.value]), 'index.gz');
     const result = await store({ sheetId, form });
-    setFinding(result.error ? { state: 'refused', sentence: sentenceOf(result.error) } : { state: 'idle' });
+    setFinding(result.error ? { state: 'refused', sentence: sentenceOf(result.error) } : IDLE);
     // The key stands for the wishes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [picture, colours, pixelsPerMm, from, sheetId, store]);
@@ -50,15 +53,21 @@ export function useRegionFinding() {
   const missing = sheet.plan.regionsFrom !== from;
   useEffect(() => {
     if (!missing) return;
-    const soon = setTimeout(() => void start(), 0);
+    void start();
     return () => {
-      clearTimeout(soon);
       job.current?.cancel();
       job.current = null;
       // Regions that hold turned up meanwhile, or others are wanted now.
-      setFinding({ state: 'idle' });
+      setFinding(IDLE);
     };
   }, [missing, start]);
 
-  return { finding, start, stop: () => job.current?.cancel() };
+  return {
+    finding: missing && finding.state === 'idle' ? BEGINNING : finding,
+    start() {
+      setFinding(IDLE);
+      void start();
+    },
+    stop: () => job.current?.cancel(),
+  };
 }
