@@ -39,13 +39,13 @@ export async function putInOrder(page: Page): Promise<void> {
 
 /** Presses a key at the table as a press of its own: once the last one has been taken. */
 export async function pressAtTable(page: Page, key: string): Promise<void> {
-  await page.locator('button[aria-keyshortcuts="Space"]:not([aria-busy])').waitFor();
+  await page.locator('[data-testid="step"]:not([data-taken])').waitFor();
   await page.keyboard.press(key);
 }
 
 /** Presses Space at the table twice with nothing between, as a finger that slips does. */
 export async function pressTwiceAtOnce(page: Page): Promise<void> {
-  await page.locator('button[aria-keyshortcuts="Space"]:not([aria-busy])').waitFor();
+  await page.locator('[data-testid="step"]:not([data-taken])').waitFor();
   await page.evaluate(() => {
     for (let press = 0; press < 2; press++) {
       document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', code: 'Space', bubbles: true }));

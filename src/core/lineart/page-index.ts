@@ -292,8 +292,7 @@ function refuseDisagreement(
   perMm: number,
 ): void {
   if (!(perMm > 0 && perMm < Infinity)) throw new RangeError('The regions of this page have no resolution.');
-  const highest = Math.max(highestLabel(labels), highestLabel(grown));
-  if (highestLabel(labels) !== counts.regions || highest !== counts.regions) {
+  if (highestLabel(labels) !== counts.regions || highestLabel(grown) !== counts.regions) {
     throw new RangeError('The raster of regions and their list do not agree.');
   }
   for (let k = 0; k < counts.arcs; k++) {
@@ -321,7 +320,11 @@ function refuseDisagreement(
 
 function highestLabel(labels: Uint16Array): number {
   let highest = 0;
-  for (const label of labels) if (label > highest && label !== NO_REGION) highest = label;
+  // By index: an iterator over millions of pixels takes many times as long.
+  for (let i = 0; i < labels.length; i++) {
+    const label = labels[i];
+    if (label > highest && label !== NO_REGION) highest = label;
+  }
   return highest;
 }
 

@@ -7,7 +7,7 @@ import { usePaper } from '../api/use-paper.ts';
 import { ASSUMED_RATES } from '../../core/bench/index.ts';
 import { whiteBook } from '../../core/laydown/index.ts';
 import { useAppDispatch } from '../app/store.ts';
-import { type LaidPencil, PRIORITY, pencilJobs, useAnswer } from '../workers/index.ts';
+import { type LaidPencil, PRIORITY, pageJobs, pencilJobs, useAnswer } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
 import { type PaperInUse } from '../../pencils/index.ts';
 import { regionsKey } from '../../plan/derive/index.ts';
@@ -16,6 +16,10 @@ import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
 import { loadPicture, loadRegions } from './load-page.ts';
 import { pictureUrl } from './picture-url.ts';
+
+// Every stage asks them at once; they load while the sheet is fetched.
+pageJobs.prepare();
+pencilJobs.prepare();
 
 /** Lays a sheet on the desk: loads what every stage shares, then shows the stage. */
 export function SheetOnDesk() {
@@ -29,6 +33,7 @@ export function SheetOnDesk() {
     loadPicture(sheet!.id, sheet!.picture.hash),
   );
   const page = usePage(sheet);
+  const laid = useLaid(pencils ?? NO_PENCILS, use);
   // A stage once shown stays: its keys, its scroll and what is under way there outlive regions that are found anew.
   const [shown, setShown] = useState<string | null>(null);
   if (sheet && page !== 'loading' && shown !== sheetId) setShown(sheetId);
@@ -43,6 +48,7 @@ export function SheetOnDesk() {
       pencils={pencils}
       use={use}
       picture={picture.value}
+      laid={laid}
       page={page === 'loading' || unread !== null ? null : (page as PageRegions | null)}
     >
       <Outlet />
@@ -55,12 +61,12 @@ interface DerivedProps {
   pencils: readonly Pencil[];
   use: PaperInUse;
   picture: ImageBitmap;
+  laid: ReadonlyMap<string, LaidPencil>;
   page: PageRegions | null;
   children: React.ReactNode;
 }
 
-function WithDerived({ sheet, pencils, use, picture, page, children }: DerivedProps) {
-  const laid = useLaid(pencils, use);
+function WithDerived({ sheet, pencils, use, picture, laid, page, children }: DerivedProps) {
   const { data: rates = ASSUMED_RATES } = useRatesQuery(sheet.id);
   useEffect(() => layOnDesk(sheet.id, { picture, page, laid }), [sheet.id, picture, page, laid]);
   return <DeskContext value={deskOf({ sheet, pencils, use, picture, page, laid, rates })}>{children}</DeskContext>;
@@ -80,14 +86,15 @@ function usePage(sheet: SheetState | undefined): PageRegions | null | 'loading' 
   return value ?? 'loading';
 }
 
+const NO_PENCILS: readonly Pencil[] = [];
 const NONE_LAID: ReadonlyMap<string, LaidPencil> = new Map();
 
-/** How pencils come out on a paper, by id; empty until that is known. */
-function useLaid(pencils: readonly Pencil[], use: PaperInUse): ReadonlyMap<string, LaidPencil> {
-  const declared = pencils.map((pencil) => use.trayPencil(pencil));
-  const { paper } = use;
-  const ask = () => pencilJobs.start('onPaper', { pencils: declared, paper }, { priority: PRIORITY.waitedFor });
-  const { value } = useAnswer([ask], [declared, paper]);
+/** How pencils come out on a paper, by id; empty until that is known. It needs no page, so it does not wait for one. */
+function useLaid(pencils: readonly Pencil[], use: PaperInUse | null): ReadonlyMap<string, LaidPencil> {
+  const declared = use ? pencils.map((pencil) => use.trayPencil(pencil)) : [];
+  const ask = () =>
+    pencilJobs.start('onPaper', { pencils: declared, paper: use!.paper }, { priority: PRIORITY.waitedFor });
+  const { value } = useAnswer(declared.length > 0 ? [ask] : [], [declared, use?.paper]);
   return useMemo(() => (value ? new Map(value.map((pencil) => [pencil.id, pencil])) : NONE_LAID), [value]);
 }
 

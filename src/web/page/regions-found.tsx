@@ -39,6 +39,7 @@ export function RegionsFound({
       }
     >
       {finding.state === 'working' && <Progress share={finding.share} doing={`${finding.doing} …`} onCancel={stop} />}
+      {finding.state === 'keeping' && <Progress share={0.97} doing="keeping the regions …" />}
       {finding.state === 'stopped' && (
         <div className="flex items-center justify-between gap-3">
           <p>Stopped. No regions are known yet.</p>

@@ -10,6 +10,8 @@ import { type JobUnderWay, pageJobs } from '../workers/index.ts';
 export type FindingState =
   | { state: 'idle' }
   | { state: 'working'; share: number; doing: string }
+  /** What was found is on its way to the store: there is nothing left to stop. */
+  | { state: 'keeping' }
   | { state: 'stopped' }
   | { state: 'refused'; sentence: string };
 
@@ -40,7 +42,7 @@ export function useRegionFinding() {
     if (job.current !== found) return;
     if (outcome.kind === 'cancelled') return setFinding({ state: 'stopped' });
     if (outcome.kind === 'refused') return setFinding({ state: 'refused', sentence: outcome.sentence });
-    setFinding({ state: 'working', share: 0.97, doing: 'keeping the regions' });
+    setFinding({ state: 'keeping' });
     const form = new FormData();
     form.set('from', from);
     form.set('index', new Blob([outcome.value]), 'index.gz');

@@ -60,7 +60,7 @@ export function TrayFilters({ sets, filters, onFilters, paper, isOfSheet, onPape
         <>
           <input
             aria-label="Search pencils"
-            placeholder="code, name or words: dull green"
+            placeholder="code, name, dull green"
             value={filters.words}
             onChange={(event) => onFilters({ ...filters, words: event.target.value })}
             className="h-10 min-w-0 border border-edge bg-leaf px-3 placeholder:text-soft"

@@ -61,6 +61,19 @@ describe('jobs for workers', () => {
     expect(await job.outcome).to.deep.equal({ kind: 'done', value: 'one done' });
   });
 
+  it('find a worker there already that was started ahead, and start no other', async () => {
+    const { jobs, letGo } = heldJobs();
+    const { client, threads } = clientOf(jobs, 2);
+    client.prepare();
+    client.prepare();
+    expect(threads).to.have.length(1);
+    const job = client.start('wait', 'one');
+    await settled();
+    letGo('one');
+    await job.outcome;
+    expect(threads).to.have.length(1);
+  });
+
   it('tell how far they are, and what they would come to', async () => {
     const { jobs, letGo } = heldJobs();
     const told: unknown[] = [];
@@ -110,14 +123,45 @@ describe('jobs for workers', () => {
     expect(begun).to.deep.equal(['a', 'b']);
   });
 
-  it('under way stop at a cancel, and what they would still say is not told', async () => {
-    const { jobs, letGo } = heldJobs();
+  it('under way are given up at once by a cancel, whatever they wait for themselves', async () => {
+    const { jobs } = heldJobs();
     const { client } = clientOf(jobs);
     const job = client.start('wait', 'a');
     await settled();
     job.cancel();
-    letGo('a');
     expect(await job.outcome).to.deep.equal({ kind: 'cancelled' });
+    expect(client.isIdle).to.equal(false);
+  });
+
+  it('say nothing more once they are cancelled', async () => {
+    const gate = held<void>();
+    const ended = held<void>();
+    const talk: Job<null, string> = {
+      async run(_, run, soFar) {
+        run.progress(0, 'beginning');
+        await gate.promise;
+        run.progress(1, 'ending');
+        soFar('all of it');
+        ended.resolve();
+        return 'done';
+      },
+    };
+    const host = hostOf({ talk });
+    const client = new JobClient<{ talk: typeof talk }>(() => ({
+      host,
+      broken: new Promise(() => undefined),
+      end: () => undefined,
+    }));
+    const told: unknown[] = [];
+    const job = client.start('talk', null, {
+      report: (_, doing) => told.push(doing),
+      soFar: (value) => told.push(value),
+    });
+    await settled();
+    job.cancel();
+    gate.resolve();
+    await ended.promise;
+    expect(told).to.deep.equal(['beginning']);
   });
 
   it('that are refused come with their sentence, and a fault of the program with one too', async () => {

@@ -18,7 +18,7 @@ export const PRIORITY = { waitedFor: 2, usual: 1, ahead: 0 } as const;
 /** A job that was asked for. */
 export interface JobUnderWay<T> {
   outcome: Promise<Outcome<T>>;
-  /** Takes it out of the line, or stops it where it next lets others speak; its outcome is `cancelled` from then on. */
+  /** Takes it out of the line, or stops it where it next lets others speak; its outcome is `cancelled` at once. */
   cancel(): void;
 }
 
@@ -64,32 +64,42 @@ export class JobClient<J extends Jobs> {
     const id = nanoid(8);
     const stop = new AbortController();
     let at: Running | null = null;
+    // What a cancelled job says until it hears of it is not told.
+    const told = <Said extends unknown[]>(listener?: (...said: Said) => void) =>
+      listener ? proxy((...said: Said) => stop.signal.aborted || listener(...said)) : null;
     const work = async (): Promise<Outcome<unknown>> => {
       at = this.#leastBusy();
       at.jobs++;
       try {
-        const told = [report ? proxy(report) : null, soFar ? proxy(soFar as (value: unknown) => void) : null] as const;
-        const done = at.thread.host.run(name, id, input, ...told);
+        const done = at.thread.host.run(name, id, input, told(report), told(soFar as (value: unknown) => void));
         return await Promise.race([done, at.ended]);
       } finally {
         at.jobs--;
       }
     };
     const cancelled = { kind: 'cancelled' } as const;
-    const outcome = this.#queue.add(work, { priority, signal: stop.signal }).then(
-      (done) => (stop.signal.aborted ? cancelled : done),
-      (error: Error): Outcome<never> =>
+    const stopped = new Promise<Outcome<never>>((resolve) =>
+      stop.signal.addEventListener('abort', () => resolve(cancelled)),
+    );
+    const done = this.#queue
+      .add(work, { priority, signal: stop.signal })
+      .catch((error: Error): Outcome<never> =>
         stop.signal.aborted
           ? cancelled
           : { kind: 'refused', sentence: `This could not be asked for: ${error.message}` },
-    );
+      );
     return {
-      outcome: outcome as Promise<Outcome<OutputOf<J[Name]>>>,
+      outcome: Promise.race([stopped, done]) as Promise<Outcome<OutputOf<J[Name]>>>,
       cancel() {
         stop.abort();
         if (at) void at.thread.host.cancel(id);
       },
     };
+  }
+
+  /** Starts a worker that will be needed in a moment, so that it loads while that is fetched which its first job waits for. */
+  prepare(): void {
+    if (this.#running.length === 0) this.#started();
   }
 
   /** Whether nothing waits and nothing is under way. */

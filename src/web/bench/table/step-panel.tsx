@@ -25,11 +25,16 @@ interface Props {
 
 /** The step that is up, what there is to say of it and of the sitting, and the two buttons that go on and back. */
 export function StepPanel({ bench, plan, table, step, reminders, laid, isAwake, ordering, onChanged }: Props) {
-  const { next, isAhead, lastDone, clock, now, change, doneIds, stepOf, markDone, takeBack, isTaken } = table;
+  const { next, isAhead, lastDone, clock, now, change, doneIds, stepOf, markDone, takeBack, taken } = table;
   const last = lastDone && !isAhead && firstLayerOf(bench, lastDone, plan);
   const nameOf = (id: string) => plan.things.find((thing) => thing.id === id)?.name ?? '';
   return (
-    <section aria-live="polite" className="flex min-h-0 flex-col bg-card md:row-span-2" data-testid="step">
+    <section
+      aria-live="polite"
+      className="flex min-h-0 flex-col bg-card md:row-span-2"
+      data-testid="step"
+      data-taken={taken ?? undefined}
+    >
       <div
         className="min-h-0 flex-1 overflow-y-auto px-7 pt-4 max-md:px-4 max-md:pt-3"
         tabIndex={0}
@@ -77,8 +82,8 @@ export function StepPanel({ bench, plan, table, step, reminders, laid, isAwake, 
           <Button
             look="strong"
             large
-            className={clsx('flex-1', isTaken && 'opacity-60')}
-            aria-busy={isTaken || undefined}
+            className={clsx('flex-1', taken === 'done' && 'opacity-60')}
+            aria-busy={taken === 'done' || undefined}
             onClick={(press) => markDone(press)}
             aria-keyshortcuts="Space"
           >

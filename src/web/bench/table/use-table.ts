@@ -8,11 +8,17 @@ import { logAtTable } from '../table-log.ts';
 import { pausedOrNot, workedAtStep } from './clock.ts';
 import { useClock } from './use-clock.ts';
 
-/** Presses closer together than this are one press, ms. */
+/** Presses for the same thing that are closer together than this are one press, ms. */
 const ONE_PRESS = 600;
 
 /** When something was pressed, ms of the page's clock. */
 export type Pressed = Pick<Event, 'timeStamp'>;
+
+/** What was pressed for last, and when, ms of the page's clock. */
+interface Taken {
+  for: 'done' | 'taken back' | 'put off' | 'part done' | null;
+  at: number;
+}
 
 /** A sitting under way: what comes up, what was done, and how long it takes. */
 export function useTable(bench: BenchState, plan: BenchPlan) {
@@ -30,9 +36,9 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
   const by = look.from === up?.id ? Math.min(look.by, ahead.length - 1) : 0;
   const step = ahead[by];
   const { clock, now, change } = useClock(sheet.id, up?.id ?? '');
-  const lastPress = useRef(-Infinity);
-  /** When the press was that was just taken; null once the next counts as another. */
-  const [taken, setTaken] = useState<number | null>(null);
+  const lastPress = useRef<Taken>({ for: null, at: -Infinity });
+  /** The press that was just taken; null once the next for the same counts as another. */
+  const [taken, setTaken] = useState<Taken | null>(null);
   useEffect(() => {
     if (taken === null) return;
     const timer = setTimeout(() => setTaken(null), ONE_PRESS);
@@ -60,16 +66,17 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
     },
     [clock, plan.id],
   );
-  const isOnePress = useCallback(({ timeStamp }: Pressed) => {
-    // By when it was pressed, not by when a busy page gets to it.
-    if (timeStamp - lastPress.current < ONE_PRESS) return true;
-    lastPress.current = timeStamp;
-    setTaken(timeStamp);
+  const isOnePress = useCallback(({ timeStamp }: Pressed, what: Taken['for']) => {
+    // By when it was pressed, not by when a busy page gets to it. What takes a slip back is no slip itself.
+    const last = lastPress.current;
+    if (last.for === what && timeStamp - last.at < ONE_PRESS) return true;
+    lastPress.current = { for: what, at: timeStamp };
+    setTaken(lastPress.current);
     return false;
   }, []);
   const markDone = useCallback(
     (press: Pressed, usedPencil: string | null = null) => {
-      if (!step || isOnePress(press)) return;
+      if (!step || isOnePress(press, 'done')) return;
       const waitsFor = step.after.find((id) => stepOf.has(id) && !doneIds.has(id));
       if (waitsFor) return void toast('This step waits for an earlier one. Press the left arrow to go back to it.');
       if (clock.pausedAt !== null) change(pausedOrNot);
@@ -80,19 +87,20 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
   const lastDone = done.at(-1);
   const takeBack = useCallback(
     (press: Pressed) => {
-      if (lastDone && !isOnePress(press)) logAtTable(sheet.id, entry(lastDone.stepId, 'not done after all'));
+      if (lastDone && !isOnePress(press, 'taken back'))
+        logAtTable(sheet.id, entry(lastDone.stepId, 'not done after all'));
     },
     [lastDone, isOnePress, sheet.id, entry],
   );
   const putOff = useCallback(
     (press: Pressed) => {
-      if (step && !isOnePress(press)) logAtTable(sheet.id, entry(step.id, 'skipped'));
+      if (step && !isOnePress(press, 'put off')) logAtTable(sheet.id, entry(step.id, 'skipped'));
     },
     [step, isOnePress, sheet.id, entry],
   );
   const partDone = useCallback(
     (press: Pressed) => {
-      if (!up || isOnePress(press)) return;
+      if (!up || isOnePress(press, 'part done')) return;
       logAtTable(sheet.id, entry(up.id, 'part done'));
       change((was, at) => ({ ...was, stepSince: at, stepPausedMs: 0, pausedAt: null }));
       toast('Its time so far is kept; the step stays up.');
@@ -116,7 +124,7 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
     stepOf,
     doneIds,
     lastDone,
-    isTaken: taken !== null,
+    taken: taken?.for ?? null,
     clock,
     now,
     change,
