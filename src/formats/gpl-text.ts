@@ -29,7 +29,7 @@ export function gplOf(name: string, colours: readonly PaletteColour[]): string {
  */
 export function readGpl(text: string): { colours: PaletteColour[]; faults: { line: number; sentence: string }[] } {
   const lines = text.replace(/^\uFEFF/, '').split(/\r?\n/);
-  if (lines[0].trim() !== GPL_HEADER) {
+  if (lines[0]?.trim() !== GPL_HEADER) {
     throw new RangeError('This is no GPL palette: its first line must be "GIMP Palette".');
   }
   const colours: PaletteColour[] = [];

@@ -30,7 +30,7 @@ export function repairsFor(
   id: () => string,
 ): Repair[] {
   const things = regionsOfThings(plan, regions);
-  const whole = `${slip.kind[0].toUpperCase()}${slip.kind.slice(1)}. ${says}`;
+  const whole = `${slip.kind.charAt(0).toUpperCase()}${slip.kind.slice(1)}. ${says}`;
   return does.flatMap(({ thingId, purpose = whole, ...deed }) => {
     const on = thingId ?? slip.thingId;
     const own = things.get(on) ?? [];
@@ -51,9 +51,8 @@ function placeOf({ kind, thingId, step }: Slip, own: readonly Region[]): Pick<Re
     };
   }
   const { box } = step;
-  if (!box) return spotIn(own[0]);
   const away = ({ pole }: Region) =>
-    Math.hypot(pole.x - (box.left + box.right) / 2, pole.y - (box.top + box.bottom) / 2);
+    box === undefined ? 0 : Math.hypot(pole.x - (box.left + box.right) / 2, pole.y - (box.top + box.bottom) / 2);
   return spotIn(own.reduce((a, b) => (away(b) < away(a) ? b : a)));
 }
 

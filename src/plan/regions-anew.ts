@@ -99,8 +99,9 @@ function homes(
 /** The region at a point of the page, mm; 0 on ink, beside the page and where nothing is a region. */
 export function regionAt({ labels, meta }: MappedRegions, at: { x: number; y: number }): number {
   const [x, y] = [Math.floor(at.x * meta.pixelsPerMm), Math.floor(at.y * meta.pixelsPerMm)];
-  const label = x < 0 || y < 0 || x >= meta.width || y >= meta.height ? 0 : labels[y * meta.width + x];
-  return label === NO_REGION ? 0 : label;
+  const isOnPage = x >= 0 && y >= 0 && x < meta.width && y < meta.height;
+  const label = isOnPage ? labels[y * meta.width + x] : NO_REGION;
+  return label === undefined || label === NO_REGION ? 0 : label;
 }
 
 function likeInSize(p: number, q: number): boolean {

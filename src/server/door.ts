@@ -42,8 +42,10 @@ export async function openDoor(db: Database, code: string): Promise<Door> {
   if (code.length < LEAST_CODE) throw new RangeError(`An access code has at least ${LEAST_CODE} characters.`);
   const made = { key: 'door secret', value: randomBytes(32).toString('hex') };
   await db.insert(settings).values(made).onConflictDoNothing();
-  const [{ value }] = await db.select().from(settings).where(eq(settings.key, made.key));
-  const key = createHmac('sha256', String(value)).update(code).digest('hex');
+  const [kept] = await db.select().from(settings).where(eq(settings.key, made.key));
+  const key = createHmac('sha256', String(kept?.value ?? made.value))
+    .update(code)
+    .digest('hex');
   return { hosts: [...ownAddresses(), hostname()], code, key };
 }
 
@@ -105,6 +107,6 @@ function isHere({ headers: { host = '' }, socket }: Request): boolean {
 
 /** Compares without telling by its time how much was right. */
 function isSame(a: string, b: string): boolean {
-  const [x, y] = [a, b].map((text) => createHash('sha256').update(text).digest());
-  return timingSafeEqual(x, y);
+  const digest = (text: string) => createHash('sha256').update(text).digest();
+  return timingSafeEqual(digest(a), digest(b));
 }

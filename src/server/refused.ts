@@ -13,8 +13,15 @@ export class Refused extends Error {
   }
 }
 
+export const NO_SHEET = 'This sheet is not on the desk.';
+
 /** The value, or a refusal that says what is not there. */
 export function orNotFound<T>(value: T | undefined | null, sentence: string): T {
-  if (value === undefined || value === null) throw new Refused(404, sentence);
+  refuseMissing(value, sentence);
   return value;
+}
+
+/** Refuses with a sentence where there is nothing. */
+export function refuseMissing<T>(value: T | undefined | null, sentence: string): asserts value is T {
+  if (value === undefined || value === null) throw new Refused(404, sentence);
 }

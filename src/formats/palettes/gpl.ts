@@ -11,7 +11,7 @@ export const gpl: PaletteFormat = {
   recognises: (text) => text.startsWith(GPL_HEADER),
   read(text, name) {
     const { colours } = readGpl(text);
-    const own = /^Name:\s*(.+)$/m.exec(text)?.[1].trim();
+    const own = /^Name:\s*(.+)$/m.exec(text)?.[1]?.trim();
     return coloursOnly(
       own ?? name,
       colours.map((colour) => ({ ...colour, set: '' })),

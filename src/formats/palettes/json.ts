@@ -15,7 +15,7 @@ export const json: PaletteFormat = {
   recognises: (text) => text.startsWith('{'),
   read(text) {
     const file = PaletteFile.safeParse(jsonOf(text));
-    if (!file.success) throw new RangeError(`This JSON file is no palette: ${file.error.issues[0].message}`);
+    if (!file.success) throw new RangeError(`This JSON file is no palette: ${file.error.issues[0]?.message}`);
     const { name, wheel, pencils, families } = file.data;
     return { name, wheel, pencils, families };
   },

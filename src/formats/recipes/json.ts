@@ -19,7 +19,7 @@ export const json: ReadableFormat<RecipeContent, RecipeContent> = {
   recognises: () => true,
   read(text) {
     const file = RecipeCardFile.safeParse(jsonOf(text));
-    if (!file.success) throw new RangeError(`This JSON file is no recipe: ${file.error.issues[0].message}`);
+    if (!file.success) throw new RangeError(`This JSON file is no recipe: ${file.error.issues[0]?.message}`);
     const { name, card } = file.data;
     effectById(card.effect);
     schoolById(card.school);

@@ -24,7 +24,7 @@ export function regionsDrawing(
     const d = rings
       .map((ring) => {
         const points: string[] = [];
-        for (let k = 0; k < ring.length; k += 2) points.push(`${mm(ring[k])} ${mm(ring[k + 1])}`);
+        for (let k = 0; k < ring.length; k += 2) points.push(`${mm(ring[k]!)} ${mm(ring[k + 1]!)}`);
         return `M${points.join('L')}Z`;
       })
       .join('');

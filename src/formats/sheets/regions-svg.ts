@@ -10,7 +10,7 @@ export const regionsSvg: SheetPart = {
     const { regions, rings, pixelsPerMm } = page;
     const things = thingsOf(plan);
     const inThings = new Set(things.flatMap(({ regionIds }) => regionIds));
-    const drawn = (ids: readonly number[]) => ids.map((id) => ({ id, rings: rings[id] }));
+    const drawn = (ids: readonly number[]) => ids.map((id) => ({ id, rings: rings[id] ?? [] }));
     const rest = regions.flatMap(({ id }) => (inThings.has(id) ? [] : [id]));
     const groups: DrawnGroup[] = rest.length > 0 ? [{ name: '', regions: drawn(rest) }] : [];
     for (const { name, regionIds } of [...things].reverse()) groups.push({ name, regions: drawn(regionIds) });

@@ -40,17 +40,17 @@ const COLUMNS: Record<keyof PencilRow, readonly string[]> = {
 export function readPencilRows(rows: readonly (readonly string[])[]): ReadPencils {
   const header = (rows[0] ?? []).map((cell) => cell.trim().toLowerCase());
   const columnOf = (key: keyof PencilRow) => header.findIndex((cell) => COLUMNS[key].includes(cell));
-  const at = Object.fromEntries(Object.keys(COLUMNS).map((key) => [key, columnOf(key as keyof PencilRow)]));
-  if (at.code < 0 || at.colour < 0) {
+  if (columnOf('code') < 0 || columnOf('colour') < 0) {
     const sentence =
       'The first line must name the columns, at least "code" and "colour", such as: code,name,colour,type.';
     return { pencils: [], faults: [{ line: 1, sentence }] };
   }
   const result: ReadPencils = { pencils: [], faults: [] };
+  const at = new Map(CSV_COLUMNS.map((key) => [key, columnOf(key)]));
   const seen = new Set<string>();
   rows.slice(1).forEach((row, i) => {
     const line = i + 2;
-    const cell = (key: keyof PencilRow) => (at[key] < 0 ? '' : (row[at[key]] ?? '').trim());
+    const cell = (key: keyof PencilRow) => (row[at.get(key) ?? -1] ?? '').trim();
     if (row.every((value) => value.trim() === '')) return;
     const read = readRow(cell);
     if (typeof read === 'string') result.faults.push({ line, sentence: read });

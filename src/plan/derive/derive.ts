@@ -1,4 +1,4 @@
-import type { Plan } from '../../contracts/index.ts';
+import type { Plan, Thing } from '../../contracts/index.ts';
 import { ASSUMED_RATES, type Rates } from '../../core/bench/index.ts';
 import {
   type Recipe,
@@ -32,12 +32,12 @@ export function deriveHours(plan: Plan, page: PlannedPage, pencils: PencilsHere,
   const recipes = new Map<string, Recipe>();
   const regions = regionsOfThings(plan, page.regions);
   const contexts = new RecipeContexts(plan, regions, formedThings(plan, page), pencils);
-  for (const [id, own] of regions) {
-    const { family, school, edits } = plan.things[id];
-    if (!family || own.length === 0 || !pencilsOf(family).every((pencil) => pencils.has(pencil))) continue;
+  for (const thing of thingsOf(plan)) {
+    const { id, family, school, edits } = thing;
+    if (!family || !regions.get(id)?.length || !pencilsOf(family).every((pencil) => pencils.has(pencil))) continue;
     const recipe = withEdits(
       countedForHand(
-        compileRecipe(effectIn(plan, id, contexts), school ?? plan.school, family, contexts.forThing(id)),
+        compileRecipe(effectOf(thing, contexts), school ?? plan.school, family, contexts.forThing(id)),
         rates.hand ?? {},
       ),
       edits ?? undefined,
@@ -55,7 +55,6 @@ export function proposedEffects(plan: Plan, page: PlannedPage, pencils: PencilsH
   return new Map(thingsOf(plan).map(({ id, material }) => [id, proposeEffect(material, contexts.litOf(id))]));
 }
 
-function effectIn(plan: Plan, id: string, contexts: RecipeContexts): string {
-  const { effect, material } = plan.things[id];
+function effectOf({ id, effect, material }: Thing, contexts: RecipeContexts): string {
   return effect ?? proposeEffect(material, contexts.litOf(id));
 }

@@ -81,15 +81,15 @@ function outlines(things: readonly Thing[], neighbours: PlannedPage['neighbours'
   for (const { a, b, lengthMm } of neighbours) {
     const [p, q] = [thingOf.get(a), thingOf.get(b)];
     if (p === undefined || q === undefined || p === q) continue;
-    for (const [one, other] of [
-      [p, q],
-      [q, p],
-    ]) {
-      const borders = beside.get(one) ?? new Map<string, number>();
-      beside.set(one, borders.set(other, (borders.get(other) ?? 0) + lengthMm));
-    }
+    share(p, q, lengthMm);
+    share(q, p, lengthMm);
   }
   return beside;
+
+  function share(one: string, other: string, lengthMm: number) {
+    const borders = beside.get(one) ?? new Map<string, number>();
+    beside.set(one, borders.set(other, (borders.get(other) ?? 0) + lengthMm));
+  }
 }
 
 /** Families, and for every reflection that is drawn the one of what it repeats, but for things that are pinned. */

@@ -24,6 +24,7 @@ export function replacePencil(plan: Draft<Plan>, gone: string, instead: string, 
 /** Gives things their families; the others keep what they have. */
 export function giveFamilies(plan: Draft<Plan>, families: Readonly<Record<string, Family>>): void {
   for (const [id, family] of Object.entries(families)) {
-    if (Object.hasOwn(plan.things, id)) plan.things[id].family = { ...family, pencils: [...family.pencils] };
+    const thing = Object.hasOwn(plan.things, id) && plan.things[id];
+    if (thing) thing.family = { ...family, pencils: [...family.pencils] };
   }
 }

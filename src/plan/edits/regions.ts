@@ -1,5 +1,6 @@
 import type { Draft } from 'immer';
 import type { AboutRegion, Mend, Plan, RegionGround } from '../../contracts/index.ts';
+import { PatchError } from '../patches.ts';
 
 /** Says something of regions, over what was said of the same before; undefined takes back what was said. */
 export function sayOfRegions(plan: Draft<Plan>, regionIds: readonly number[], about: AboutRegion): void {
@@ -24,6 +25,7 @@ export function addMends(plan: Draft<Plan>, mends: readonly Mend[]): void {
 /** Gives a shape that lost its region to one that is there now, with all that was decided for it. */
 export function placeAside(plan: Draft<Plan>, index: number, regionId: number): void {
   const [shape] = plan.aside.shapes.splice(index, 1);
+  if (!shape) throw new PatchError('This shape is not kept aside any more.');
   for (const thing of Object.values(plan.things)) {
     if (shape.thingId !== null && thing.regionIds.includes(regionId)) {
       thing.regionIds = thing.regionIds.filter((id) => id !== regionId);

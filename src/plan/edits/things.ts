@@ -83,17 +83,19 @@ export function keepGuesses(plan: Draft<Plan>): void {
 /** Moves a thing to the place of another, which moves on by one: further in front or further behind. */
 export function moveThing(plan: Draft<Plan>, id: string, onto: string): void {
   const things = thingsOf(plan as Plan);
-  const [from, to] = [id, onto].map((each) => things.findIndex((thing) => thing.id === each));
-  if (from < 0 || to < 0 || from === to) return;
+  const from = things.findIndex((thing) => thing.id === id);
+  const to = things.findIndex((thing) => thing.id === onto);
+  const [moved, near] = [things[from], things[to]];
+  if (!moved || !near || moved === near) return;
   // Between the one whose place it takes and that one's neighbour on the far side.
-  const [near, far] = [things[to], to < from ? things[to - 1] : things[to + 1]];
+  const far = things[to < from ? to - 1 : to + 1];
   const depth = far ? (near.depth + far.depth) / 2 : near.depth + (to < from ? -1 : 1);
   thingIn(plan, id).depth = depth;
   // Halved too often, two depths are one number: then all are counted anew.
   if (far && (depth === near.depth || depth === far.depth)) {
     const order = things.filter((thing) => thing.id !== id);
-    order.splice(to, 0, things[from]);
-    order.forEach((thing, place) => (plan.things[thing.id].depth = place));
+    order.splice(to, 0, moved);
+    order.forEach((thing, place) => (thingIn(plan, thing.id).depth = place));
   }
 }
 
@@ -110,11 +112,12 @@ export function addGuesses(
 ): void {
   const things = thingsOf(plan as Plan);
   frontToBack.forEach((k, depth) => {
-    if (k < things.length) {
-      plan.things[things[k].id].depth = depth;
+    const there = things[k];
+    if (there) {
+      thingIn(plan, there.id).depth = depth;
       return;
     }
-    const guess = guesses[k - things.length];
+    const guess = guesses[k - things.length]!;
     const { name, regionIds } = guess;
     const id = newId();
     plan.things[id] = newThing({

@@ -37,8 +37,9 @@ export function upgradeHistory(
   const walk = (indexes: readonly number[], section: 'before' | 'after') => {
     let [state, here] = [stored, plan];
     for (const i of indexes) {
+      const change = changes[i]!;
       // A section that was not there yet was undefined, and JSON left it out: it goes away again.
-      const gone = Object.keys(changes[i].after).map((name) => [name, changes[i][section][name]]);
+      const gone = Object.keys(change.after).map((name) => [name, change[section][name]]);
       state = { ...state, ...Object.fromEntries(gone) };
       let there: Plan;
       try {

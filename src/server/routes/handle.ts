@@ -3,10 +3,12 @@ import { MulterError } from 'multer';
 import { ZodError, type z } from 'zod';
 import { Refused } from '../refused.ts';
 
-/** Answers a request with what `answer` returns, as JSON. Failures go to {@link refuse}. */
-export function json(
-  answer: (request: Request<Record<string, string>>) => Promise<unknown>,
-): RequestHandler<Record<string, string>> {
+/**
+ * Answers a request with what `answer` returns, as JSON. Failures go to {@link refuse}.
+ *
+ * @param Params what the route has in its address, by name
+ */
+export function json<Params = object>(answer: (request: Request<Params>) => Promise<unknown>): RequestHandler<Params> {
   return async (request, response) => void response.json(await answer(request));
 }
 
@@ -36,7 +38,7 @@ export function refuse(error: unknown, request: Request, response: Response, _ne
 }
 
 function sentenceOf(error: ZodError): string {
-  const [issue] = error.issues;
+  const issue = error.issues[0]!;
   const where = issue.path.filter((part) => typeof part === 'string').join(' ');
   const own = issue.message.endsWith('.');
   return own ? issue.message : `What was sent is not right${where ? ` (${where})` : ''}: ${issue.message}.`;

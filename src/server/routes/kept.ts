@@ -17,7 +17,7 @@ export function keptRoutes<Content>(db: Database, shelf: NamedStore<Content>, sc
   );
   routes.delete(
     '/:id',
-    json((request) => shelf.remove(db, request.params.id)),
+    json<{ id: string }>((request) => shelf.remove(db, request.params.id)),
   );
   return routes;
 }

@@ -10,17 +10,21 @@ import { bodyOf, json } from './handle.ts';
 const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: 60 * 1024 * 1024, files: 1 } });
 const NewReference = z.object({ id: Id, name: ReferenceName, thingId: Id.optional() });
 
+type OfSheet = { id: string };
+
+type OfReference = OfSheet & { reference: string };
+
 /** Pictures pinned to a sheet: mounted under it, so that each request names its sheet. */
 export function referenceRoutes(db: Database): Router {
   const router = Router({ mergeParams: true });
   router.get(
     '/',
-    json((request) => listReferences(db, request.params.id)),
+    json<OfSheet>((request) => listReferences(db, request.params.id)),
   );
   router.post(
     '/',
     upload.single('file'),
-    json(async (request) => {
+    json<OfSheet>(async (request) => {
       const { id, name, thingId = null } = bodyOf(NewReference, request);
       if (!request.file?.buffer.length) throw new Refused(422, 'No picture arrived. Choose one to pin.');
       return pinReference(db, request.params.id, { id, name, thingId, file: request.file.buffer });
@@ -28,10 +32,12 @@ export function referenceRoutes(db: Database): Router {
   );
   router.patch(
     '/:reference',
-    json((request) => editReference(db, request.params.id, request.params.reference, bodyOf(ReferenceEdit, request))),
+    json<OfReference>((request) =>
+      editReference(db, request.params.id, request.params.reference, bodyOf(ReferenceEdit, request)),
+    ),
   );
   router.get('/:reference/picture', async (request, response) => {
-    const { id, reference } = request.params as Record<string, string>;
+    const { id, reference } = request.params as object as OfReference;
     const { mime, bytes } = await readReference(db, id, reference);
     response.type(mime).set('Cache-Control', 'private, max-age=31536000, immutable').send(Buffer.from(bytes));
   });

@@ -37,6 +37,8 @@ const Copy = z.object({ id: Id, title: Name });
 const Against = z.object({ baseRevision: z.int().min(0) });
 const ByKey = z.object({ id: Id });
 
+type OfSheet = { id: string };
+
 /** Everything about sheets: the shelf, the plan with its undo, regions, the bench and the record. */
 export function sheetRoutes(db: Database): Router {
   const router = Router();
@@ -53,7 +55,7 @@ export function sheetRoutes(db: Database): Router {
     json(async (request) => {
       const { id, title, widthMm, heightMm } = bodyOf(NewSheet, request);
       const files = request.files as Partial<Record<'file' | 'original', Express.Multer.File[]>>;
-      const [file, original] = [files.file?.[0].buffer, files.original?.[0].buffer];
+      const [file, original] = [files.file?.[0]?.buffer, files.original?.[0]?.buffer];
       if (!file?.length) throw new Refused(422, 'No file arrived. Choose a picture of a page.');
       const size = widthMm && heightMm ? { widthMm, heightMm } : undefined;
       return createSheet(db, id, title, file, { size, original });
@@ -61,34 +63,34 @@ export function sheetRoutes(db: Database): Router {
   );
   router.get(
     '/:id',
-    json((request) => sheetState(db, request.params.id)),
+    json<OfSheet>((request) => sheetState(db, request.params.id)),
   );
   router.patch(
     '/:id',
-    json((request) => editSheet(db, request.params.id, bodyOf(SheetEdit, request))),
+    json<OfSheet>((request) => editSheet(db, request.params.id, bodyOf(SheetEdit, request))),
   );
   router.post(
     '/:id/copies',
-    json((request) => {
+    json<OfSheet>((request) => {
       const { id, title } = bodyOf(Copy, request);
       return copySheet(db, request.params.id, id, title);
     }),
   );
   router.post(
     '/:id/commands',
-    json((request) => applyCommand(db, request.params.id, bodyOf(Command, request))),
+    json<OfSheet>((request) => applyCommand(db, request.params.id, bodyOf(Command, request))),
   );
   router.post(
     '/:id/undo',
-    json((request) => undo(db, request.params.id, bodyOf(Against, request).baseRevision)),
+    json<OfSheet>((request) => undo(db, request.params.id, bodyOf(Against, request).baseRevision)),
   );
   router.post(
     '/:id/redo',
-    json((request) => redo(db, request.params.id, bodyOf(Against, request).baseRevision)),
+    json<OfSheet>((request) => redo(db, request.params.id, bodyOf(Against, request).baseRevision)),
   );
   router.post(
     '/:id/name-from-key',
-    json((request) => {
+    json<OfSheet>((request) => {
       return nameFromKey(db, request.params.id, bodyOf(ByKey, request).id);
     }),
   );
@@ -111,7 +113,7 @@ export function sheetRoutes(db: Database): Router {
   });
   router.get(
     '/:id/regions',
-    json((request) => readRegions(db, request.params.id, From.parse(request.query.from))),
+    json<OfSheet>((request) => readRegions(db, request.params.id, From.parse(request.query.from))),
   );
   router.get('/:id/page-index', async (request, response) => {
     const packed = await readPackedIndex(db, request.params.id, From.parse(request.query.from));
@@ -120,22 +122,22 @@ export function sheetRoutes(db: Database): Router {
   router.put(
     '/:id/regions',
     upload.single('index'),
-    json(async (request) => {
+    json<OfSheet>(async (request) => {
       if (!request.file) throw new Refused(422, 'The regions did not arrive.');
       return storeRegions(db, request.params.id, String(request.body.from ?? ''), request.file.buffer);
     }),
   );
   router.get(
     '/:id/bench',
-    json((request) => benchState(db, request.params.id)),
+    json<OfSheet>((request) => benchState(db, request.params.id)),
   );
   router.post(
     '/:id/bench',
-    json((request) => storeBenchPlan(db, request.params.id, bodyOf(NewBenchPlan, request))),
+    json<OfSheet>((request) => storeBenchPlan(db, request.params.id, bodyOf(NewBenchPlan, request))),
   );
   router.post(
     '/:id/log',
-    json((request) => logSteps(db, request.params.id, [bodyOf(LogEntry, request)])),
+    json<OfSheet>((request) => logSteps(db, request.params.id, [bodyOf(LogEntry, request)])),
   );
   router.get('/:id/bench-book.pdf', async (request, response) => {
     const today = format(new Date(), 'yyyy-MM-dd');
@@ -144,19 +146,19 @@ export function sheetRoutes(db: Database): Router {
   });
   router.get(
     '/:id/rates',
-    json((request) => ratesOf(db, request.params.id)),
+    json<OfSheet>((request) => ratesOf(db, request.params.id)),
   );
   router.get(
     '/:id/record',
-    json((request) => readRecord(db, request.params.id)),
+    json<OfSheet>((request) => readRecord(db, request.params.id)),
   );
   router.get(
     '/:id/notebook',
-    json((request) => readNotebook(db, request.params.id)),
+    json<OfSheet>((request) => readNotebook(db, request.params.id)),
   );
   router.post(
     '/:id/notes',
-    json((request) => addNote(db, request.params.id, bodyOf(NewNote, request))),
+    json<OfSheet>((request) => addNote(db, request.params.id, bodyOf(NewNote, request))),
   );
   return router;
 }

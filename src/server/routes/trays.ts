@@ -28,6 +28,8 @@ import { listWear } from '../services/wear.ts';
 import { copyPencils, editPencil, editPencils, listPencils, listTrays } from '../services/trays.ts';
 import { bodyOf, json } from './handle.ts';
 
+type OfTray = { id: string };
+
 /** Trays, the pencils and tools in them, and the swatches of each pencil. */
 export function trayRoutes(db: Database): Router {
   const router = Router();
@@ -37,39 +39,41 @@ export function trayRoutes(db: Database): Router {
   );
   router.get(
     '/:id/pencils',
-    json((request) => listPencils(db, request.params.id)),
+    json<OfTray>((request) => listPencils(db, request.params.id)),
   );
   router.post(
     '/:id/pencils',
-    json((request) => addPencils(db, request.params.id, bodyOf(AddPencils, request))),
+    json<OfTray>((request) => addPencils(db, request.params.id, bodyOf(AddPencils, request))),
   );
   router.post(
     '/:id/copies',
-    json((request) => copyPencils(db, request.params.id, bodyOf(CopyPencils, request).pencilIds)),
+    json<OfTray>((request) => copyPencils(db, request.params.id, bodyOf(CopyPencils, request).pencilIds)),
   );
   router.patch(
     '/:id/pencils',
-    json(({ params, body }) => editPencils(db, params.id, PencilEdits.parse(body))),
+    json<OfTray>(({ params, body }) => editPencils(db, params.id, PencilEdits.parse(body))),
   );
   router.patch(
     '/:id/pencils/:pencilId',
-    json(({ params, body }) => editPencil(db, params.id, params.pencilId, PencilEdit.parse(body))),
+    json<OfTray & { pencilId: string }>(({ params, body }) =>
+      editPencil(db, params.id, params.pencilId, PencilEdit.parse(body)),
+    ),
   );
   router.get(
     '/:id/tools',
-    json((request) => listTools(db, request.params.id)),
+    json<OfTray>((request) => listTools(db, request.params.id)),
   );
   router.post(
     '/:id/swatches',
-    json(({ params, body }) => addReadings(db, params.id, AddReadings.parse(body))),
+    json<OfTray>(({ params, body }) => addReadings(db, params.id, AddReadings.parse(body))),
   );
   router.get(
     '/:id/cards',
-    json(({ params }) => listCards(db, params.id)),
+    json<OfTray>(({ params }) => listCards(db, params.id)),
   );
   router.post(
     '/:id/cards',
-    json(({ params, body }) => addCard(db, params.id, NewCard.parse(body))),
+    json<OfTray>(({ params, body }) => addCard(db, params.id, NewCard.parse(body))),
   );
   router.get('/:id/cards/:cardId/print', async ({ params }, response) => {
     const { fileName, bytes } = await printedCard(db, params.id, params.cardId);
@@ -77,43 +81,47 @@ export function trayRoutes(db: Database): Router {
   });
   router.get(
     '/:id/wear',
-    json(({ params }) => listWear(db, params.id)),
+    json<OfTray>(({ params }) => listWear(db, params.id)),
   );
   router.get(
     '/:id/trials',
-    json(({ params }) => listTrials(db, params.id)),
+    json<OfTray>(({ params }) => listTrials(db, params.id)),
   );
   router.put(
     '/:id/trials',
-    json(({ params, body }) => keepTrial(db, params.id, NewTrialPatch.parse(body))),
+    json<OfTray>(({ params, body }) => keepTrial(db, params.id, NewTrialPatch.parse(body))),
   );
   router.delete(
     '/:id/trials/:trialId',
-    json(({ params }) => putTrialAway(db, params.id, params.trialId)),
+    json<OfTray & { trialId: string }>(({ params }) => putTrialAway(db, params.id, params.trialId)),
   );
   router.get(
     '/:id/swatches/:paper',
-    json(({ params }) => listSwatchesOn(db, params.id, params.paper)),
+    json<OfTray & { paper: string }>(({ params }) => listSwatchesOn(db, params.id, params.paper)),
   );
   router.get(
     '/:id/read-on',
-    json(({ params }) => listReadOn(db, params.id)),
+    json<OfTray>(({ params }) => listReadOn(db, params.id)),
   );
   router.get(
     '/:id/fits',
-    json(({ params }) => listFits(db, params.id)),
+    json<OfTray>(({ params }) => listFits(db, params.id)),
   );
   router.put(
     '/:id/fits/:paper',
-    json(({ params, body }) => storeFit(db, params.id, params.paper, NewTrayFit.parse(body))),
+    json<OfTray & { paper: string }>(({ params, body }) =>
+      storeFit(db, params.id, params.paper, NewTrayFit.parse(body)),
+    ),
   );
   router.get(
     '/:id/pencils/:pencilId/swatches',
-    json(({ params }) => listSwatches(db, params.id, params.pencilId)),
+    json<OfTray & { pencilId: string }>(({ params }) => listSwatches(db, params.id, params.pencilId)),
   );
   router.post(
     '/:id/pencils/:pencilId/swatches',
-    json(({ params, body }) => addSwatch(db, params.id, params.pencilId, NewSwatch.parse(body))),
+    json<OfTray & { pencilId: string }>(({ params, body }) =>
+      addSwatch(db, params.id, params.pencilId, NewSwatch.parse(body)),
+    ),
   );
   return router;
 }

@@ -8,7 +8,7 @@ import { thingsOf } from '../../plan/index.ts';
 import { about, daysOfSittings } from '../../order/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
-import { Refused, orNotFound } from '../refused.ts';
+import { NO_SHEET, Refused, refuseMissing } from '../refused.ts';
 import { benchState } from './bench.ts';
 import { type Font, POINTS_PER_MM, type Pdf, newPdf } from './pdf-fonts.ts';
 import { readRegions } from './regions.ts';
@@ -50,7 +50,7 @@ export async function benchBook(
   today: string,
 ): Promise<{ fileName: string; bytes: Uint8Array }> {
   const [row] = await db.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, sheetId));
-  orNotFound(row, 'This sheet is not on the desk.');
+  refuseMissing(row, NO_SHEET);
   const sheet = await sheetState(db, sheetId);
   const { plan, done } = await benchState(db, sheetId);
   if (!plan) throw new Refused(409, 'There is no order yet. Put the steps in order at the Bench first.');

@@ -13,7 +13,7 @@ import { minutesWorked } from '../../order/index.ts';
 import { paperInUse } from '../../pencils/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { benchPlans, benchSteps, sheets, stepLog } from '../db/schema.ts';
-import { Refused, orNotFound } from '../refused.ts';
+import { NO_SHEET, Refused, orNotFound, refuseMissing } from '../refused.ts';
 import { listFits } from './swatches.ts';
 import { listPencils } from './trays.ts';
 
@@ -108,7 +108,7 @@ export async function storeBenchPlan(db: Database, sheetId: string, plan: NewBen
   if (fault) throw new Refused(422, `This order cannot be worked by: ${fault}`);
   return db.transaction(async (tx) => {
     const [sheet] = await tx.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, sheetId));
-    orNotFound(sheet, 'This sheet is not on the desk.');
+    refuseMissing(sheet, NO_SHEET);
     const { steps, order, ...content } = plan;
     const added = await tx
       .insert(benchPlans)
@@ -157,7 +157,7 @@ export async function logSteps(db: Database, sheetId: string, entries: readonly 
     const planId = entries[0]?.planId ?? '';
     const which = and(eq(benchPlans.id, planId), eq(benchPlans.sheetId, sheetId));
     const [plan] = await tx.select({ id: benchPlans.id }).from(benchPlans).where(which);
-    orNotFound(plan, 'This step belongs to a plan that is not on the desk.');
+    refuseMissing(plan, 'This step belongs to a plan that is not on the desk.');
     const named = [...new Set(entries.map(({ stepId }) => stepId))];
     const steps = await tx
       .select({ id: benchSteps.stepId })
@@ -210,6 +210,7 @@ async function standAs(tx: Querying, { planId, stepId, kind, seq, ...entry }: Lo
 
 async function trayOf(db: Querying, sheetId: string) {
   const [sheet] = await db.select({ trayId: sheets.trayId }).from(sheets).where(eq(sheets.id, sheetId));
+  refuseMissing(sheet, NO_SHEET);
   return listPencils(db, sheet.trayId);
 }
 
@@ -292,7 +293,7 @@ export async function ratesOf(db: Querying, sheetId: string): Promise<Rates> {
     .select({ origin: sheets.origin, trayId: sheets.trayId, paper: sheets.paper })
     .from(sheets)
     .where(eq(sheets.id, sheetId));
-  const { origin, trayId, paper } = orNotFound(sheet, 'This sheet is not on the desk.');
+  const { origin, trayId, paper } = orNotFound(sheet, NO_SHEET);
   const { hand } = paperInUse(paper, [], await listFits(db, trayId)).paper;
   return { ...(await learntRates(db, origin)), hand };
 }

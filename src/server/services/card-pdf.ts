@@ -92,12 +92,12 @@ function drawPage(
     pdf.rect(box.x, box.y, box.width, box.height).fill(hexOfLab([lightness, 0, 0]));
   }
   pdf.rect(layout.bar.x, layout.bar.y, layout.bar.width, layout.bar.height).fill(BAR);
+  const greysTop = Math.min(...layout.greys.map(({ box }) => box.y));
   for (const cell of layout.cells) {
     const { x, y, width, height } = cell.box;
     pdf.rect(x, y, width, height);
     outline(FAINT);
-    if (cell.row === 0 && cell.box.y < layout.greys[0].box.y)
-      write('text', 2.3, wordsOver(cell), x, y - 4.6, width + 2);
+    if (cell.row === 0 && cell.box.y < greysTop) write('text', 2.3, wordsOver(cell), x, y - 4.6, width + 2);
   }
   for (const { row, box } of layout.ladders) {
     write('text', 2.1, `${rows[row]?.code ?? `row ${row + 1}`}: light 2x, 4x, 8x`, box.x, box.y, box.width);

@@ -1,6 +1,5 @@
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
-import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type GreyImage, inkShareOf } from '../../core/lineart/index.ts';
 import { OpenPage, renderSheet } from '../../core/render/index.ts';
@@ -11,9 +10,10 @@ import { deriveRecipes, formedThings, groundsOf, laidSheet } from '../../plan/de
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
-import { orNotFound } from '../refused.ts';
+import { NO_SHEET, refuseMissing } from '../refused.ts';
 import { benchState, ratesOf } from './bench.ts';
-import { readIndex, readRegions } from './regions.ts';
+import { printOnPaper } from './print-on-paper.ts';
+import { readIndex } from './regions.ts';
 import { sheetState } from './sheets.ts';
 import { listPencils } from './trays.ts';
 
@@ -32,20 +32,15 @@ export async function colouredPage(db: Database, sheetId: string, run: Run): Pro
   const breathe = checkpoints(run);
   const state = await sheetState(db, sheetId);
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
-  orNotFound(sheet, 'This sheet is not on the desk.');
+  refuseMissing(sheet, NO_SHEET);
   await breathe(0.05, 'opening the book');
   const { bytes } = await readBlob(db, sheet.pictureHash);
   const { data: grey, info } = await sharp(bytes).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
-  const paper = paperById(state.plan.page.paper);
-  const bare = rgbOfLab(labOfHex(paper.tint));
   const { width, height } = info;
+  if (!state.plan.regionsFrom) return { width, height, data: printOnPaper(grey, state.plan.page.paper) };
+  const coloured = await laidColour(db, sheetId, { width, height, data: grey }, breathe);
   const data = new Uint8Array(3 * grey.length);
-  if (state.plan.regionsFrom) {
-    const coloured = await laidColour(db, sheetId, { width, height, data: grey }, breathe);
-    for (let i = 0, o = 0; i < coloured.length; i += 4, o += 3) data.set(coloured.subarray(i, i + 3), o);
-  } else {
-    for (let i = 0, o = 0; i < grey.length; i++) for (let c = 0; c < 3; c++, o++) data[o] = (bare[c] * grey[i]) / 255;
-  }
+  for (let i = 0, o = 0; i < coloured.length; i += 4, o += 3) data.set(coloured.subarray(i, i + 3), o);
   return { width, height, data };
 }
 
@@ -56,10 +51,10 @@ async function laidColour(
   breathe: (share: number, doing: string) => Promise<void>,
 ) {
   const { plan, trayId } = await sheetState(db, sheetId);
-  const [meta, index] = [await readRegions(db, sheetId), await readIndex(db, sheetId)];
+  const index = await readIndex(db, sheetId);
   await breathe(0.3, 'looking at what is laid');
   const stored = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, pencil]));
-  const recipes = deriveRecipes(plan, meta, stored, await ratesOf(db, sheetId));
+  const recipes = deriveRecipes(plan, index, stored, await ratesOf(db, sheetId));
   const bench = await benchState(db, sheetId);
   const done = new Set(bench.done.map((entry) => entry.stepId));
   const upTo = Object.fromEntries(
@@ -67,9 +62,9 @@ async function laidColour(
   );
   await breathe(0.5, 'laying the pencils');
   const derived = {
-    formed: formedThings(plan, meta),
+    formed: formedThings(plan, index),
     recipes,
-    grounds: groundsOf(plan, meta.seen),
+    grounds: groundsOf(plan, index.seen),
     paper: paperById(plan.page.paper),
     pencils: new Map([...stored].map(([id, pencil]) => [id, asTrayPencil(pencil)])),
   };

@@ -20,6 +20,7 @@ import {
   trays,
   trials,
 } from '../db/schema.ts';
+import { NO_SHEET, refuseMissing } from '../refused.ts';
 import { logSteps, storeBenchPlan } from './bench.ts';
 import { nameFromKey } from './page-key.ts';
 import { packIndex, readRegions, storeRegions } from './regions.ts';
@@ -96,9 +97,8 @@ async function mark(db: Querying, value: string): Promise<void> {
 async function addSheet(db: Database, folder: URL, sheet: DemoSheet): Promise<boolean> {
   const [there] = await db.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, sheet.id));
   if (there) return false;
-  const [original, picture, key] = await Promise.all(
-    [sheet.file, sheet.pictureFile, sheet.keyFile].map((name) => readFile(new URL(name, folder))),
-  );
+  const read = (name: string) => readFile(new URL(name, folder));
+  const [original, picture, key] = await Promise.all([read(sheet.file), read(sheet.pictureFile), read(sheet.keyFile)]);
   const { width, height } = await sharp(picture).metadata();
   const { id, title, trayId, widthMm, heightMm, paper, things } = sheet;
   await db.transaction(async (tx) => {
@@ -128,6 +128,7 @@ async function addSheet(db: Database, folder: URL, sheet: DemoSheet): Promise<bo
 /** What the Sheet stage does in the browser, done here: find the regions, keep them, name the things by the key. */
 async function findAndName(db: Database, sheetId: string) {
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
+  refuseMissing(sheet, NO_SHEET);
   const { bytes } = await readBlob(db, sheet.pictureHash);
   const { data, info } = await sharp(bytes).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
   const { widthMm } = sheet.plan.page;
@@ -142,11 +143,11 @@ async function findAndName(db: Database, sheetId: string) {
 /** Whether the demo lies on the desk, and how much of it. */
 export async function demoState(db: Querying): Promise<DemoState> {
   const count = async (table: typeof sheets | typeof pencils) => {
-    const [{ n }] = await db
+    const [row] = await db
       .select({ n: sql<number>`count(*)::int` })
       .from(table)
       .where(eq(table.origin, 'demo'));
-    return n;
+    return row?.n ?? 0;
   };
   const using = await db
     .select({ id: sheets.id })

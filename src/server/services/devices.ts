@@ -8,7 +8,6 @@ import {
   type Scanner,
   type Subject,
 } from '../../contracts/index.ts';
-import { labOfHex, rgbOfLab } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { ROWS_ON_A_PAGE, pagesOf } from '../../core/swatch-card/index.ts';
 import { DEMO_TRAY } from '../../demo/index.ts';
@@ -30,6 +29,7 @@ import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
 import { Refused } from '../refused.ts';
 import { colouredPage } from './coloured-page.ts';
+import { printOnPaper } from './print-on-paper.ts';
 import { listCards } from './swatch-cards.ts';
 import { listTrials } from './trial-patches.ts';
 import { listPencils, listTrays } from './trays.ts';
@@ -83,7 +83,7 @@ async function filledCards(db: Database): Promise<FilledCard[]> {
     for (let page = 0; page < pagesOf(all.length); page++) {
       const own = all.slice(page * ROWS_ON_A_PAGE, (page + 1) * ROWS_ON_A_PAGE);
       const title = `Swatch card ${number}${pagesOf(all.length) > 1 ? `, page ${page + 1}` : ''}`;
-      const says = `${own[0].code} to ${own.at(-1)!.code}, filled in by an invented hand`;
+      const says = `${own.at(0)?.code} to ${own.at(-1)?.code}, filled in by an invented hand`;
       const name = { card: number, page };
       if (origin === 'demo') {
         filled.push({
@@ -161,10 +161,7 @@ async function printed(svg: Uint8Array, width: number, paper: string): Promise<P
     .toColourspace('b-w')
     .raw()
     .toBuffer({ resolveWithObject: true });
-  const tint = rgbOfLab(labOfHex(paperById(paper).tint));
-  const pixels = new Uint8Array(3 * info.width * info.height);
-  for (let i = 0, o = 0; i < data.length; i++) for (let c = 0; c < 3; c++, o++) pixels[o] = (tint[c] * data[i]) / 255;
-  return { width: info.width, height: info.height, data: pixels };
+  return { width: info.width, height: info.height, data: printOnPaper(data, paper) };
 }
 
 /** What can lie under the camera: sheets as far as they are coloured, a swatch card a set, practice strips. */

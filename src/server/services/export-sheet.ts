@@ -6,7 +6,7 @@ import { SHEET_PARTS, safeName } from '../../formats/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
-import { orNotFound } from '../refused.ts';
+import { NO_SHEET, refuseMissing } from '../refused.ts';
 import { readRecord } from './bench.ts';
 import { readNotebook } from './notebook.ts';
 import { readIndex } from './regions.ts';
@@ -35,7 +35,7 @@ export interface ExportedSheet {
  */
 export async function exportSheet(db: Database, id: string): Promise<ExportedSheet> {
   const [row] = await db.select().from(sheets).where(eq(sheets.id, id));
-  orNotFound(row, 'This sheet is not on the desk.');
+  refuseMissing(row, NO_SHEET);
   const sheet = await sheetState(db, id);
   const [original, picture] = [await readBlob(db, row.originalHash), await readBlob(db, row.pictureHash)];
   const files: Record<string, Uint8Array> = {

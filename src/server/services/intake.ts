@@ -147,7 +147,7 @@ function refuseBadSize(width: number, height: number, mime: string): void {
 /** Grey pictures come with one channel; each of the three is the same then. */
 function threeChannels(data: Uint8Array, channels: number): Uint8Array {
   if (channels === 3) return data;
-  return Uint8Array.from({ length: (3 * data.length) / channels }, (_, i) => data[channels * Math.floor(i / 3)]);
+  return Uint8Array.from({ length: (3 * data.length) / channels }, (_, i) => data[channels * Math.floor(i / 3)]!);
 }
 
 function realSize(width: number, height: number, { density }: Meta, mime: string) {

@@ -2,7 +2,7 @@ import { eq, sql } from 'drizzle-orm';
 import type { NewNote, Notebook, PracticeSeries } from '../../contracts/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { notes, practice, sheets, trials } from '../db/schema.ts';
-import { orNotFound } from '../refused.ts';
+import { NO_SHEET, refuseMissing } from '../refused.ts';
 
 /** What was written down about a sheet beside its finished steps, oldest first. */
 export async function readNotebook(db: Querying, sheetId: string): Promise<Notebook> {
@@ -19,7 +19,7 @@ export async function readNotebook(db: Querying, sheetId: string): Promise<Noteb
 export async function addNote(db: Database, sheetId: string, note: NewNote): Promise<Notebook> {
   return db.transaction(async (tx) => {
     const [sheet] = await tx.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, sheetId));
-    orNotFound(sheet, 'This sheet is not on the desk.');
+    refuseMissing(sheet, NO_SHEET);
     await tx.insert(notes).values({ id: note.id, sheetId, content: note, origin: 'own' }).onConflictDoNothing();
     return readNotebook(tx, sheetId);
   });

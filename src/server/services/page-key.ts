@@ -6,7 +6,7 @@ import { addThing, readPlan, thingsOf } from '../../plan/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
-import { Refused, orNotFound } from '../refused.ts';
+import { NO_SHEET, Refused, refuseMissing } from '../refused.ts';
 import { readRegions } from './regions.ts';
 import { editPlan } from './sheets.ts';
 
@@ -16,7 +16,7 @@ import { editPlan } from './sheets.ts';
  */
 export async function nameFromKey(db: Database, sheetId: string, commandId: string): Promise<SheetState> {
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
-  orNotFound(sheet, 'This sheet is not on the desk.');
+  refuseMissing(sheet, NO_SHEET);
   if (!sheet.keyHash || !sheet.keyThings)
     throw new Refused(404, 'No key came with this page; name its things by hand.');
   const { regions, pixelsPerMm } = await readRegions(db, sheetId);

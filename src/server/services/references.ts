@@ -4,7 +4,7 @@ import type { Reference, ReferenceEdit } from '../../contracts/index.ts';
 import { keepBlob, readBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { references, sheets } from '../db/schema.ts';
-import { Refused, orNotFound } from '../refused.ts';
+import { NO_SHEET, Refused, orNotFound, refuseMissing } from '../refused.ts';
 
 /** Pinned pictures are looked at, not worked on: so many pixels on their longer side are enough. */
 const LONGEST_SIDE = 2000;
@@ -53,7 +53,7 @@ export async function pinReference(
     });
   return db.transaction(async (tx) => {
     const [sheet] = await tx.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, sheetId)).for('update');
-    orNotFound(sheet, 'This sheet is not on the desk.');
+    refuseMissing(sheet, NO_SHEET);
     if ((await listReferences(tx, sheetId)).length >= MOST_PINNED) {
       throw new Refused(422, `${MOST_PINNED} pictures are pinned here already. Take one down first.`);
     }
@@ -75,7 +75,7 @@ export async function editReference(
 ): Promise<Reference[]> {
   const own = and(eq(references.id, id), eq(references.sheetId, sheetId));
   const [there] = await db.select({ id: references.id }).from(references).where(own);
-  orNotFound(there, 'This picture is not pinned here.');
+  refuseMissing(there, 'This picture is not pinned here.');
   if (Object.keys(edit).length > 0) await db.update(references).set(edit).where(own);
   return listReferences(db, sheetId);
 }

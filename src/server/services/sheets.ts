@@ -13,12 +13,10 @@ import { type PlanEdit, PatchError, conflictsOf, edited, overlap, patched, readP
 import { keepBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { commands, references, regionMaps, sheets } from '../db/schema.ts';
-import { Refused, orNotFound } from '../refused.ts';
+import { NO_SHEET, Refused, orNotFound, refuseMissing } from '../refused.ts';
 import { progressOfSheets } from './bench.ts';
 import { kindOfOriginal, takeIn } from './intake.ts';
 import { MY_PENCILS } from './trays.ts';
-
-const NO_SHEET = 'This sheet is not on the desk.';
 
 /** The shelf: every sheet with how far it is, the newest work first. */
 export async function listSheets(db: Database): Promise<SheetCard[]> {
@@ -88,7 +86,7 @@ export async function createSheet(
 /** A sheet as its stages work on it. */
 export async function sheetState(db: Querying, id: string): Promise<SheetState> {
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, id));
-  orNotFound(sheet, NO_SHEET);
+  refuseMissing(sheet, NO_SHEET);
   const [last] = await db.select({ label: commands.label }).from(commands).where(lastDone(id));
   const [next] = await db.select({ label: commands.label }).from(commands).where(firstUndone(id));
   return {

@@ -3,7 +3,7 @@ import type { NewCard, SwatchCard } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { swatchCards } from '../db/schema.ts';
-import { Refused, orNotFound } from '../refused.ts';
+import { Refused, refuseMissing } from '../refused.ts';
 import { cardPdf } from './card-pdf.ts';
 import { knownPaper } from './swatches.ts';
 import { listPencils } from './trays.ts';
@@ -29,8 +29,8 @@ export async function addCard(db: Database, trayId: string, card: NewCard): Prom
     if (card.pencilIds.some((id) => !own.has(id))) {
       throw new Refused(422, 'One of these pencils is not in this tray.');
     }
-    const [{ last }] = await tx.select({ last: max(swatchCards.number) }).from(swatchCards);
-    const number = ((last ?? 0) + 1) % NUMBERS;
+    const [numbered] = await tx.select({ last: max(swatchCards.number) }).from(swatchCards);
+    const number = ((numbered?.last ?? 0) + 1) % NUMBERS;
     await tx
       .insert(swatchCards)
       .values({ ...card, trayId, number, origin: 'own' })
@@ -49,7 +49,7 @@ export async function printedCard(
     .select()
     .from(swatchCards)
     .where(and(eq(swatchCards.id, cardId), eq(swatchCards.trayId, trayId)));
-  orNotFound(card, 'This card is not kept here.');
+  refuseMissing(card, 'This card is not kept here.');
   const byId = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, pencil]));
   const rows = [
     ...card.pencilIds.map((id) => {

@@ -87,7 +87,7 @@ async function insert(
   origin: 'demo' | 'own',
   added: readonly (NewPencil & Partial<Pick<Pencil, 'barrel' | 'hardness' | 'pointMinutes'>>)[],
 ): Promise<CopyResult> {
-  const [{ last }] = await tx
+  const [placed] = await tx
     .select({ last: sql<number>`coalesce(max(${pencils.place}), 0)::int` })
     .from(pencils)
     .where(eq(pencils.trayId, trayId));
@@ -104,7 +104,7 @@ async function insert(
     pointMinutes,
     trayId,
     origin,
-    place: last + 1 + i,
+    place: (placed?.last ?? 0) + 1 + i,
   }));
   const went = await tx.insert(pencils).values(rows).onConflictDoNothing().returning({ id: pencils.id });
   return { copied: went.length, there: added.length - went.length };

@@ -18,12 +18,14 @@ export async function upgradePlans(db: Database): Promise<void> {
 async function upgradePlan(db: Database, id: string): Promise<void> {
   await db.transaction(async (tx) => {
     const [sheet] = await tx.select().from(sheets).where(eq(sheets.id, id));
+    if (!sheet) return;
     const log = await tx.select().from(commands).where(eq(commands.sheetId, id)).orderBy(asc(commands.seq));
     const sections = log.map(({ before, after, undone }) => ({ before: before ?? {}, after: after ?? {}, undone }));
     const { plan, changes } = upgradeHistory(sheet.plan, sections, sheet.regionsFrom);
     await tx.update(sheets).set({ plan }).where(eq(sheets.id, id));
-    for (const [i, change] of changes.entries()) {
-      const own = eq(commands.id, log[i].id);
+    for (const [i, { id: commandId }] of log.entries()) {
+      const change = changes[i];
+      const own = eq(commands.id, commandId);
       if (change)
         await tx
           .update(commands)

@@ -7,6 +7,7 @@ import { laidLayers, plannedWear } from '../../order/index.ts';
 import { paperInUse } from '../../pencils/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { plannedWear as kept, sheets } from '../db/schema.ts';
+import { NO_SHEET, refuseMissing } from '../refused.ts';
 import { benchState, progressOfSheets, learntRates } from './bench.ts';
 import { readRegions } from './regions.ts';
 import { listFits } from './swatches.ts';
@@ -66,6 +67,7 @@ async function workOut(
   rates: Rates,
 ): Promise<SheetWear> {
   const [sheet] = await db.select({ plan: sheets.plan }).from(sheets).where(eq(sheets.id, id));
+  refuseMissing(sheet, NO_SHEET);
   const bench = await benchState(db, id);
   const done = new Set(bench.done.map(({ stepId }) => stepId));
   const laid = (thingId: string, layers: readonly { id: string }[]) =>

@@ -8,6 +8,7 @@ import { formedThings } from '../../plan/derive/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
+import { NO_SHEET, refuseMissing } from '../refused.ts';
 import { readIndex } from './regions.ts';
 import { sheetState } from './sheets.ts';
 
@@ -46,6 +47,7 @@ export async function pagePicture(db: Database, sheetId: string): Promise<Buffer
 
 async function pictureOf(db: Database, sheetId: string) {
   const [row] = await db.select({ hash: sheets.pictureHash }).from(sheets).where(eq(sheets.id, sheetId));
+  refuseMissing(row, NO_SHEET);
   return readBlob(db, row.hash);
 }
 
@@ -77,8 +79,8 @@ export async function zonePictures(db: Database, sheetId: string, bench: BenchPl
     for (let y = top, o = 0; y < bottom; y++) {
       for (let x = left; x < right; x++, o++) {
         const i = y * page.width + x;
-        const shade = own.has(page.grown[i]) ? DARK * share(i) : 0;
-        grey[o] = Math.max(0, ((255 - shade) * ink[i]) / 255);
+        const shade = own.has(page.grown[i]!) ? DARK * share(i) : 0;
+        grey[o] = Math.max(0, ((255 - shade) * ink[i]!) / 255);
       }
     }
     const png = await sharp(grey, { raw: { width: right - left, height: bottom - top, channels: 1 } })

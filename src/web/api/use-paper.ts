@@ -46,7 +46,7 @@ function paperFrom(key: string, paper: string, known: Known): PaperInUse {
     return before.use;
   }
   const { pencils, fits, readOn } = known;
-  const read = Object.keys(readOn).filter((id) => readOn[id].includes(paperKind(paper)));
+  const read = Object.keys(readOn).filter((id) => readOn[id]?.includes(paperKind(paper)));
   const use = paperInUse(paper, pencils, fits, new Set(read));
   made.set(key, { ...known, use });
   return use;

@@ -74,7 +74,7 @@ export function changePlan(sheetId: string, stage: Stage, label: string, edit: P
 function madeTo(plan: Plan, edit: PlanEdit) {
   try {
     const parsed = Plan.safeParse(edited(plan, edit).plan);
-    if (!parsed.success) return parsed.error.issues[0].message;
+    if (!parsed.success) return parsed.error.issues[0]?.message ?? 'This plan cannot be stored.';
     const change = difference(plan, parsed.data);
     return { ...change, plan: patched(plan, change.patches) };
   } catch (error) {

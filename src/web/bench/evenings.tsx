@@ -51,7 +51,7 @@ export function EveningsWished() {
                 })
               }
             >
-              <span aria-hidden>{DAYS[day].slice(0, 2)}</span>
+              <span aria-hidden>{DAYS[day]?.slice(0, 2)}</span>
               <span className="sr-only">{DAYS[day]}</span>
             </button>
           );

@@ -91,8 +91,8 @@ export class LogQueue {
 
   async #sendAll(): Promise<void> {
     clearTimeout(this.#timer);
-    while (this.#state.waiting.length > 0) {
-      const [first] = this.#state.waiting;
+    for (let first = this.#state.waiting[0]; first; first = this.#state.waiting[0]) {
+      const { id } = first.entry;
       const answer = await this.#doors.send(first);
       if (answer === 'away') {
         this.#show({ isAway: true });
@@ -100,8 +100,8 @@ export class LogQueue {
         return;
       }
       if (answer !== 'taken') this.#doors.say(answer.refused);
-      this.#show({ waiting: this.#state.waiting.filter((each) => each !== first), isAway: false });
-      this.#keep((kept) => kept.filter((each) => each.entry.id !== first.entry.id));
+      this.#show({ waiting: this.#state.waiting.filter((each) => each.entry.id !== id), isAway: false });
+      this.#keep((kept) => kept.filter((each) => each.entry.id !== id));
       this.#doors.tell(first.sheetId);
     }
   }

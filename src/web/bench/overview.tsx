@@ -143,7 +143,7 @@ function laidInTime({ order, steps, pencils, things, sittings }: BenchPlan, done
     if (run?.pencil === step.pencil) run.minutes += step.minutes;
     else runs.push({ pencil: step.pencil, code, colour, from: clock, minutes: step.minutes });
     clock += step.minutes;
-    rows[row].to = clock;
+    rows[row]!.to = clock;
     if (lastOf.has(id)) cuts.push(clock);
   }
   return { marks, runs, rows, cuts, whole: clock };

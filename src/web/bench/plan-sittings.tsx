@@ -192,7 +192,7 @@ function OpenThings() {
     0,
     OPEN.findIndex(({ value }) => Number(value) >= bench.openThings),
   );
-  const { label, says } = OPEN[at];
+  const { label, says } = OPEN[at]!;
   return (
     <div>
       <input
@@ -205,7 +205,7 @@ function OpenThings() {
         value={at}
         onChange={({ target }) =>
           void change('things open at once', (plan) =>
-            decide(plan, { bench: { ...bench, openThings: Number(OPEN[Number(target.value)].value) } }),
+            decide(plan, { bench: { ...bench, openThings: Number(OPEN[Number(target.value)]!.value) } }),
           )
         }
       />
@@ -252,7 +252,7 @@ function PutInOrder({ bench, ordering: { now, order, cancel }, stale }: OrderPro
 
 function PlanFigures({ plan }: { plan: BenchPlan }) {
   const { sheet } = useDesk();
-  const inTurn = plan.steps.filter((step, i) => i === 0 || plan.steps[i - 1].pencil !== step.pencil).length;
+  const inTurn = plan.steps.filter((step, i) => plan.steps[i - 1]?.pencil !== step.pencil).length;
   const { openThings } = sheet.plan.bench;
   return (
     <Section title="What it comes to">

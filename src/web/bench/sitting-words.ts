@@ -12,7 +12,10 @@ export function sittingDays(
   const ahead = sittings.map(({ steps }) => steps.some((id) => !doneIds.has(id)));
   const days = daysOfSittings(ahead.filter(Boolean).length, bench.evenings, format(new Date(), 'yyyy-MM-dd'));
   let next = 0;
-  return ahead.map((isAhead) => (isAhead && days.length > 0 ? { day: days[next++], at: bench.evenings.at } : null));
+  return ahead.map((isAhead) => {
+    const day = isAhead ? days[next++] : undefined;
+    return day === undefined ? null : { day, at: bench.evenings.at };
+  });
 }
 
 export function dayInWords({ day, at }: { day: string; at: string }): string {

@@ -44,7 +44,7 @@ export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   /** The sittings with a piece in another one, and why that cannot be worked by. */
   const tried = (piece: Piece, to: number) => {
-    const ids = plan.sittings[piece.sitting].steps.filter(
+    const ids = (plan.sittings[piece.sitting]?.steps ?? []).filter(
       (id) => stepOf.get(id)!.thingId === piece.thingId && !doneIds.has(id),
     );
     const sittings = movedTo(plan.steps, plan.sittings, ids, to, costsAt(plan));
@@ -75,7 +75,7 @@ export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }
     }
   };
   const pieceOf = (id: unknown): Piece => {
-    const [sitting, thingId] = String(id).split(' ');
+    const [sitting = '', thingId = ''] = String(id).split(' ');
     return { sitting: Number(sitting), thingId };
   };
   const aim = over !== null && chosen && over !== chosen.sitting ? tried(chosen, over) : null;
@@ -185,7 +185,7 @@ function SittingBox({ number, isNew, fault, children }: BoxProps) {
 function LayOut({ plan, sitting, doneIds }: { plan: BenchPlan; sitting: number; doneIds: ReadonlySet<string> }) {
   const laid = useMemo(() => {
     const stepOf = new Map(plan.steps.map((step) => [step.id, step]));
-    const of = (i: number) => plan.sittings[i].steps.map((id) => stepOf.get(id)!);
+    const of = (i: number) => plan.sittings[i]!.steps.map((id) => stepOf.get(id)!);
     const before = plan.sittings.slice(0, sitting).flatMap((_, i) => of(i));
     return layOutFor(
       of(sitting).filter(({ id }) => !doneIds.has(id)),
@@ -229,7 +229,7 @@ function Steps({ plan, sitting, number, doneIds, chosen, onChoose }: StepsProps)
     <ol className="border-t border-rule">
       {sitting.steps.map((id, k) => {
         const step = stepOf.get(id)!;
-        const before = stepOf.get(sitting.steps[k - 1])?.pencil;
+        const before = stepOf.get(sitting.steps[k - 1] ?? '')?.pencil;
         const pencil = pencilOf.get(step.pencil);
         const piece = { sitting: number, thingId: step.thingId };
         const isDone = doneIds.has(id);

@@ -22,7 +22,8 @@ export function GatherOnSheet({ sweep, onSwept }: Props) {
     const box = event.currentTarget.getBoundingClientRect();
     return { x: event.clientX - box.left, y: event.clientY - box.top };
   };
-  const outline = sweep === 'box' && swept.length > 1 ? corners(swept[0], swept[swept.length - 1]) : swept;
+  const [first, last] = [swept[0], swept.at(-1)];
+  const outline = sweep === 'box' && first && last && first !== last ? corners(first, last) : swept;
   return (
     <svg
       data-testid="gather"

@@ -11,7 +11,7 @@ export function regionAt({ index, width, height }: PageRegions, x: number, y: nu
   const cy = Math.floor(y);
   const at = (px: number, py: number) => {
     if (px < 0 || py < 0 || px >= width || py >= height) return 0;
-    const label = labels[py * width + px];
+    const label = labels[py * width + px]!;
     return label === NO_REGION ? 0 : label;
   };
   if (at(cx, cy)) return at(cx, cy);
@@ -44,11 +44,11 @@ export function tinyRegionsAround(page: PageRegions, x: number, y: number, reach
   const near = new Set<number>();
   for (let py = Math.max(0, cy - r); py <= Math.min(height - 1, cy + r); py++) {
     for (let px = Math.max(0, cx - r); px <= Math.min(width - 1, cx + r); px++) {
-      const label = labels[py * width + px];
+      const label = labels[py * width + px]!;
       if (label > 0 && label !== NO_REGION && (px - cx) ** 2 + (py - cy) ** 2 <= reach * reach) near.add(label);
     }
   }
-  const tiny = [...near].filter((id) => regions[id - 1].usableWidthMm * pixelsPerMm * scale < TINY_PX);
+  const tiny = [...near].filter((id) => regions[id - 1]!.usableWidthMm * pixelsPerMm * scale < TINY_PX);
   const meant = regionAt(page, x, y, reach);
   return tiny.length > 1 && meant !== null && tiny.includes(meant) ? [...near] : [];
 }

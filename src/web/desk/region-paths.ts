@@ -15,8 +15,8 @@ export function outlineOf(page: PageRegions, regionId: number): Path2D {
 function trace({ index }: PageRegions, regionId: number): Path2D {
   const path = new Path2D();
   for (const ring of index.outlineOf(regionId)) {
-    path.moveTo(ring[0], ring[1]);
-    for (let k = 2; k < ring.length; k += 2) path.lineTo(ring[k], ring[k + 1]);
+    path.moveTo(ring[0]!, ring[1]!);
+    for (let k = 2; k < ring.length; k += 2) path.lineTo(ring[k]!, ring[k + 1]!);
     path.closePath();
   }
   return path;

@@ -129,7 +129,8 @@ function usePainting(
   const { picture, page } = useDesk();
   const painting = useMemo((): Painting | null => {
     if (!size || !view) return null;
-    const [chosen, shown] = [selected, lit].map((ids) => (page ? ids.map((id) => outlineOf(page, id)) : []));
+    const outlines = (ids: readonly number[]) => (page ? ids.map((id) => outlineOf(page, id)) : []);
+    const [chosen, shown] = [outlines(selected), outlines(lit)];
     return { picture, under, predicted, veil, view, size, paperTint, chosen, lit: shown };
   }, [picture, under, predicted, veil, view, size, paperTint, page, selected, lit]);
   useEffect(() => {

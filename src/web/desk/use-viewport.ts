@@ -126,9 +126,9 @@ export function useViewport(
 function useSize(element: RefObject<HTMLElement | null>): { width: number; height: number } | null {
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
   useEffect(() => {
-    const observer = new ResizeObserver(([entry]) =>
-      setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
-    );
+    const observer = new ResizeObserver((entries) => {
+      for (const { contentRect } of entries) setSize({ width: contentRect.width, height: contentRect.height });
+    });
     observer.observe(element.current!);
     return () => observer.disconnect();
   }, [element]);

@@ -42,7 +42,7 @@ export function RecipeCards({ thing, recipe }: { thing: Thing; recipe: Recipe })
     <Section title="Recipe cards">
       {like.length > 0 && (
         <Button className="mb-2" onClick={() => give(own(), like, `the layers of ${thing.name}`)}>
-          Lay {like.length === 1 ? like[0].name : `${like.length} like things`} the same way
+          Lay {like.length === 1 ? like[0]!.name : `${like.length} like things`} the same way
         </Button>
       )}
       <KeepByName label="Name of this recipe" onKeep={(name) => store({ id: nanoid(), name, card: own() })} />
@@ -136,7 +136,7 @@ function useGiving(thing: Thing) {
       return void toast.error(fault instanceof RangeError ? fault.message : 'This card cannot be laid here.');
     }
     for (const sentence of new Set(lost)) toast(sentence);
-    const words = things.length === 1 ? things[0].name : `${things.length} things`;
+    const words = things.length === 1 ? things[0]!.name : `${things.length} things`;
     void change(`${words} by “${name}”`.slice(0, 118), (draft) => {
       for (const [id, about] of Object.entries(laid)) decideThing(draft, id, about);
     });

@@ -7,10 +7,11 @@ const EDGES: Record<Highlight['edge'], string> = {
 
 /** How many highlights a thing has, how large they are and how they end; nothing where there are none. */
 export function highlightWords(highlights: readonly Highlight[]): string | null {
-  if (highlights.length === 0) return null;
-  const edge = EDGES[highlights[0].edge];
+  const [first] = highlights;
+  if (!first) return null;
+  const edge = EDGES[first.edge];
   if (highlights.length === 1) {
-    const [{ lengthMm, widthMm }] = highlights;
+    const { lengthMm, widthMm } = first;
     return `A highlight of about ${lengthMm.toFixed(1)} by ${widthMm.toFixed(1)} mm, ${edge}.`;
   }
   const widths = highlights.map(({ widthMm }) => widthMm);

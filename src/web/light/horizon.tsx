@@ -99,11 +99,14 @@ function DrawnReflections() {
   const change = usePlanChange(sheet.id, 'light');
   const pairs = useMemo(() => (page ? reflectionsOf(sheet.plan, page) : []), [sheet.plan, page]);
   const nameOf = (id: string) => things.find((thing) => thing.id === id)?.name ?? '';
-  const open = pairs.filter(({ reflection, of }) => families[of] && !isEqual(families[reflection], families[of]));
+  const open = pairs.flatMap(({ reflection, of }) => {
+    const family = families[of];
+    return family && !isEqual(families[reflection], family) ? [{ reflection, of, family }] : [];
+  });
   if (open.length === 0) return null;
   return (
     <ul className="grid gap-1" aria-label="Reflections that are drawn">
-      {open.map(({ reflection, of }) => (
+      {open.map(({ reflection, of, family }) => (
         <li key={reflection} className="flex items-center gap-2 text-[0.95rem]">
           <span className="min-w-0 flex-1">
             {nameOf(reflection)} repeats {nameOf(of)}.
@@ -114,7 +117,7 @@ function DrawnReflections() {
             aria-label={`Give ${nameOf(reflection)} the pencils of ${nameOf(of)}`}
             onClick={() =>
               void change(`${nameOf(reflection)} as ${nameOf(of)}`, (plan) =>
-                giveFamilies(plan, { [reflection]: families[of] }),
+                giveFamilies(plan, { [reflection]: family }),
               )
             }
           >

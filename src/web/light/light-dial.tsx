@@ -30,7 +30,7 @@ const TURN_KEYS: Record<string, [around: number, up: number]> = {
 
 /** Where the light comes from, in words. */
 export function compassWords(azimuthDegrees: number): string {
-  return SIDES[Math.round(azimuthDegrees / 45) % 8];
+  return SIDES[Math.round(azimuthDegrees / 45) % 8]!;
 }
 
 /** The light as a lamp over the page: its place says the side, its distance from the rim says how high it stands. */

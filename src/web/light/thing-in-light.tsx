@@ -25,11 +25,12 @@ export function ThingInLight({ thing, glows, contrasts, onHold }: GlowsProps & {
   const [justLit, setJustLit] = useState(false);
   const own = formed.find(({ id }) => id === thing.id)?.form ?? 'raised';
   const place = glows.findIndex(({ id }) => id === thing.id);
+  const glow = glows[place];
   return (
     <Section title={thing.name} aside={`form ${thing.form ? 'chosen' : 'proposed'}`}>
       <div className="mb-2">
-        {place >= 0 ? (
-          <GlowCard glow={glows[place]} contrast={contrasts[place] ?? null} onHold={onHold} takesKeys={justLit} />
+        {glow ? (
+          <GlowCard glow={glow} contrast={contrasts[place] ?? null} onHold={onHold} takesKeys={justLit} />
         ) : (
           <Button
             onClick={() => {

@@ -15,7 +15,7 @@ export function shadesOf(page: PageRegions, { guesses }: Proposal, question: Que
   const shades = new Uint8Array(4 * (page.regions.length + 1));
   const greys = question ? null : greysApart(guesses.length, guessNeighbours(page, guesses));
   guesses.forEach(({ regionIds }, k) => {
-    const shade = greys ? greys[k + 1] : shadeIn(question!, k);
+    const shade = greys ? greys[k + 1]! : shadeIn(question!, k);
     for (const id of regionIds) shades.set([shade, shade, shade, 255], 4 * id);
   });
   return shades;

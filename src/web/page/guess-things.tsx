@@ -126,13 +126,13 @@ function asks(question: Question): string {
 
 function choicesOf({ guesses }: Proposal, question: Question): Choice[] {
   if (question.kind === 'what') {
-    const { regionIds } = guesses[question.group];
+    const { regionIds } = guesses[question.group]!;
     // What a wide area most often is; the rest can be said later.
     return MATERIALS.flatMap((material) => (material.wide === undefined ? [] : [{ ...material, wide: material.wide }]))
       .sort((p, q) => p.wide - q.wide)
       .map(({ id, name }) => ({ says: name, answer: { kind: 'what', regionIds, material: id } }));
   }
-  const [a, b] = [guesses[question.a].regionIds[0], guesses[question.b].regionIds[0]];
+  const [a, b] = [guesses[question.a]!.regionIds[0]!, guesses[question.b]!.regionIds[0]!];
   if (question.kind === 'together') {
     return [
       { says: 'One thing', answer: { kind: 'together', a, b, yes: true } },

@@ -29,7 +29,7 @@ export function KeptAside() {
       </p>
       <ul className="mt-1 divide-y divide-rule border-y border-rule" aria-label="Kept aside">
         {groupsOf(sheet.plan).map(({ thingId, name, indexes }) => {
-          const homes = indexes.filter((index) => there(aside.shapes[index]) > 0);
+          const homes = indexes.filter((index) => there(aside.shapes[index]!) > 0);
           return (
             <li key={thingId ?? 'none'} className="flex flex-wrap items-center gap-x-3 py-1">
               <span className="min-w-0 flex-1 truncate">
@@ -43,7 +43,7 @@ export function KeptAside() {
                   onClick={() =>
                     void change(`${name} to what lies there now`, (plan) => {
                       // From the last on: the places of those before stay.
-                      for (const index of [...homes].reverse()) placeAside(plan, index, there(aside.shapes[index]));
+                      for (const index of [...homes].reverse()) placeAside(plan, index, there(aside.shapes[index]!));
                     })
                   }
                 >

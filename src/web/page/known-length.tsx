@@ -25,13 +25,17 @@ export function KnownLength({ line, onLeave }: { line: readonly Point[] | null; 
   const { sheet } = useDesk();
   const change = usePlanChange(sheet.id, 'page');
   const { page } = sheet.plan;
-  const now = line ? Math.hypot(line[1].x - line[0].x, line[1].y - line[0].y) : 0;
+  const [from, to] = line ?? [];
+  const now = from && to ? Math.hypot(to.x - from.x, to.y - from.y) : 0;
   const { register, control, handleSubmit, setError, formState } = useForm({
     resolver: zodResolver(Length),
     defaultValues: { mm: undefined as unknown as number },
   });
   const typed = useWatch({ control, name: 'mm' });
-  const sizeFor = (mm: number) => [tenths((page.widthMm * mm) / now), tenths((page.heightMm * mm) / now)];
+  const sizeFor = (mm: number): [number, number] => [
+    tenths((page.widthMm * mm) / now),
+    tenths((page.heightMm * mm) / now),
+  ];
   const submit = handleSubmit(({ mm }) => {
     const [widthMm, heightMm] = sizeFor(mm);
     const fault = [widthMm, heightMm].map((side) => Millimetres.safeParse(side)).find(({ success }) => !success);

@@ -40,13 +40,13 @@ export function withinRegion(
 ): Mend[] {
   const cuts: Mend[] = [];
   let stretch: { x: number; y: number }[] | null = null;
-  let before = points[0];
+  let before = points[0]!;
   const end = (at: { x: number; y: number }) => {
     if (stretch) cuts.push({ kind: 'cut', points: [...stretch, at] });
     stretch = null;
   };
   for (let k = 1; k < points.length; k++) {
-    const [a, b] = [points[k - 1], points[k]];
+    const [a, b] = [points[k - 1]!, points[k]!];
     const steps = Math.max(1, Math.ceil(2 * pixelsPerMm * Math.hypot(b.x - a.x, b.y - a.y)));
     for (let s = 0; s <= steps; s++) {
       const at = { x: a.x + ((b.x - a.x) * s) / steps, y: a.y + ((b.y - a.y) * s) / steps };
@@ -64,5 +64,5 @@ export function withinRegion(
 
 /** Joins regions in turn: each with the first. */
 export function joinsOf(regions: readonly Pick<Region, 'pole'>[]): Mend[] {
-  return regions.slice(1).map(({ pole }) => ({ kind: 'join', a: regions[0].pole, b: pole }));
+  return regions.slice(1).map(({ pole }) => ({ kind: 'join', a: regions[0]!.pole, b: pole }));
 }

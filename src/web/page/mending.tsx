@@ -14,7 +14,7 @@ export function Mending({ regionIds, onLine }: { regionIds: readonly number[]; o
   const dispatch = useAppDispatch();
   const change = usePlanChange(sheet.id, 'page');
   const { plan } = sheet;
-  const alike = useMemo(() => page?.alike.find((set) => set.includes(regionIds[0])), [page, regionIds]);
+  const alike = useMemo(() => page?.alike.find((set) => set.includes(regionIds[0]!)), [page, regionIds]);
   const regions = regionIds.flatMap((id) => page?.regions[id - 1] ?? []);
   if (regions.length === 0) return null;
   const one = regions.length === 1;
@@ -45,7 +45,7 @@ export function Mending({ regionIds, onLine }: { regionIds: readonly number[]; o
           </Button>
           <Button
             look="bare"
-            onClick={() => mend('halve a region', [{ kind: 'cut', points: halvingLine(page!.index, regions[0]) }])}
+            onClick={() => mend('halve a region', [{ kind: 'cut', points: halvingLine(page!.index, regions[0]!) }])}
           >
             Halve it
           </Button>

@@ -62,7 +62,7 @@ export function PageStage() {
     }
   };
   // Of a thing with one region only, the thing is what can be decided about.
-  const chosenOne = chosen.length === 1 ? (thingId ? null : chosen[0]) : chosen.includes(picked ?? 0) ? picked : null;
+  const chosenOne = chosen.length === 1 ? (thingId ? null : chosen[0]!) : chosen.includes(picked ?? 0) ? picked : null;
   return (
     <Frame
       title="Sheet"
@@ -80,7 +80,7 @@ export function PageStage() {
                   asks: 'Set points across the region, from outline to outline.',
                   does: 'Part along it',
                   onDrawn: (points) => {
-                    const cuts = page ? withinRegion(page.index, chosen[0], points) : [];
+                    const cuts = page ? withinRegion(page.index, chosen[0]!, points) : [];
                     if (cuts.length === 0) return void toast('This line does not run through the region.');
                     dispatch(chooseRegions([]));
                     void change('part a region by a line', (plan) => addMends(plan, cuts));

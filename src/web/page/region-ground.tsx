@@ -31,10 +31,10 @@ export function RegionGrounds({ regionIds }: { regionIds: readonly number[] }) {
   const change = usePlanChange(sheet.id, 'page');
   const { plan } = sheet;
   const these = regionIds.length === 1 ? 'a region' : `${regionIds.length} regions`;
-  const first = grounds.get(regionIds[0]);
+  const first = grounds.get(regionIds[0]!);
   const kinds = new Set(regionIds.map((id) => grounds.get(id)?.kind ?? 'bare'));
   const textures = new Set(regionIds.map((id) => aboutRegion(plan, id).texture ?? UNSAID));
-  const kind = kinds.size === 1 ? [...kinds][0] : null;
+  const kind = kinds.size === 1 ? [...kinds][0]! : null;
   const ground = (label: string, part: Partial<RegionGround>) => {
     const given = regionIds.map((id): [number, RegionGround] => {
       const was = grounds.get(id) ?? { kind: 'bare', colour: first?.colour ?? FIRST_COLOUR, toothLeft: null };
@@ -96,7 +96,7 @@ export function RegionGrounds({ regionIds }: { regionIds: readonly number[] }) {
         )}
         <Select
           label="The artist's marks"
-          value={textures.size === 1 ? [...textures][0] : UNSAID}
+          value={textures.size === 1 ? [...textures][0]! : UNSAID}
           options={[
             { value: UNSAID, label: 'the artist’s marks: nothing said' },
             ...TEXTURES.map((value) => ({ value: value as Texture | typeof UNSAID, label: TEXTURE_WORDS[value] })),

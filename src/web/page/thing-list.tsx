@@ -22,9 +22,10 @@ export function ThingList() {
   const [sought, setSought] = useState('');
   const shown = sought ? things.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase())) : things;
   const move = (id: string, onto: string) => {
-    const [from, to] = [id, onto].map((each) => things.findIndex((thing) => thing.id === each));
-    const { name } = things[from];
-    void change(`${name} ${to < from ? 'further in front' : 'further behind'}`, (plan) => moveThing(plan, id, onto));
+    const [moved, place] = [id, onto].map((each) => things.find((thing) => thing.id === each));
+    if (!moved || !place) return;
+    const where = place.depth < moved.depth ? 'further in front' : 'further behind';
+    void change(`${moved.name} ${where}`, (plan) => moveThing(plan, id, onto));
   };
   return (
     <>

@@ -11,7 +11,7 @@ interface Props {
 /** A name and a button that keeps something under it. */
 export function KeepByName({ label, onKeep }: Props) {
   const [name, setName] = useState('');
-  const words = label[0].toLowerCase() + label.slice(1);
+  const words = label.charAt(0).toLowerCase() + label.slice(1);
   return (
     <form
       className="flex gap-1.5"

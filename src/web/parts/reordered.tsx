@@ -20,7 +20,8 @@ const nearestEdge: CollisionDetection = ({ collisionRect, droppableRects, droppa
       const { id } = droppableContainer;
       const rect = droppableRects.get(id);
       if (!rect) return [];
-      const [upper, lower] = [rect.top - collisionRect.top, rect.bottom - collisionRect.bottom].map(Math.abs);
+      const upper = Math.abs(rect.top - collisionRect.top);
+      const lower = Math.abs(rect.bottom - collisionRect.bottom);
       return [{ id, data: { droppableContainer, value: Math.min(upper, lower) } }];
     })
     .sort((p, q) => p.data.value - q.data.value);

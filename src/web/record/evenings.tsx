@@ -24,7 +24,7 @@ export function Evenings({ entries, notes }: { entries: readonly RecordEntry[]; 
   const sittings = useMemo(() => sittingsOf(entries, spanOf), [entries]);
   const { sheet } = useDesk();
   const { data: pictures = [] } = useReferencesQuery(sheet.id);
-  const before = notes.filter((note) => sittings.length === 0 || Date.parse(note.at) < sittings[0].begun);
+  const before = notes.filter((note) => Date.parse(note.at) < (sittings[0]?.begun ?? Infinity));
   return (
     <>
       {sittings

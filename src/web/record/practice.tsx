@@ -8,7 +8,8 @@ export function PracticeChart({ series }: { series: PracticeSeries }) {
     day: format(new Date(at), 'd MMM'),
     score: Math.round(100 * score),
   }));
-  const [first, last] = [data[0], data[data.length - 1]];
+  const [first, last] = [data[0], data.at(-1)];
+  if (!first || !last) return null;
   return (
     <figure className="mb-3">
       <figcaption className="text-[0.95rem]">

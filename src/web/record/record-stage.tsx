@@ -100,7 +100,7 @@ function RecordOf({
               </Suspense>
             </Section>
           )}
-          {notebook.trials.length > 0 && (
+          {notebook.trials[0] && (
             <Section title="Trial swatches" aside={`on ${paperById(notebook.trials[0].paper).name}`}>
               <Trials trials={notebook.trials} />
             </Section>

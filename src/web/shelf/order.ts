@@ -26,7 +26,7 @@ function howFar({ regions, things, steps, stepsDone }: SheetCard): number {
 /** The title of a copy, numbered on, and never longer than a title may be. */
 export function copyTitle(title: string): string {
   const numbered = /^(.*), copy(?: (\d+))?$/.exec(title);
-  const [base, next] = numbered ? [numbered[1], ` ${Number(numbered[2] ?? 1) + 1}`] : [title, ''];
-  const ending = `, copy${next}`;
+  const base = numbered?.[1] ?? title;
+  const ending = numbered ? `, copy ${Number(numbered[2] ?? 1) + 1}` : ', copy';
   return base.slice(0, 60 - ending.length).trimEnd() + ending;
 }

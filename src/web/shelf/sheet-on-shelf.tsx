@@ -105,7 +105,7 @@ function Rename({ card, onDone }: { card: SheetCard; onDone(): void }) {
       />
       {!valid.success && (
         <p role="alert" className="text-[0.95rem] font-semibold">
-          {valid.error.issues[0].message}
+          {valid.error.issues[0]?.message}
         </p>
       )}
     </form>

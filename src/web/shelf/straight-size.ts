@@ -30,5 +30,8 @@ export function worthStraightening(quad: Quad, { width, height }: { width: numbe
     { x: width, y: height },
     { x: 0, y: height },
   ];
-  return quad.some(({ x, y }, k) => Math.hypot((x - corners[k].x) / width, (y - corners[k].y) / height) > 0.03);
+  return corners.some((corner, k) => {
+    const { x, y } = quad[k]!;
+    return Math.hypot((x - corner.x) / width, (y - corner.y) / height) > 0.03;
+  });
 }

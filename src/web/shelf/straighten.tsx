@@ -78,7 +78,7 @@ export default function Straighten({
           {quad.map((corner, k) => (
             <Corner
               key={CORNERS[k]}
-              name={CORNERS[k]}
+              name={CORNERS[k]!}
               corner={corner}
               scale={scale}
               onMove={(to) => moveTo(k, to)}
@@ -87,7 +87,7 @@ export default function Straighten({
           ))}
         </div>
         <div className="flex min-w-64 flex-1 flex-col gap-3">
-          <Magnifier url={url} photo={photo} at={quad[active ?? 0]} name={CORNERS[active ?? 0]} />
+          <Magnifier url={url} photo={photo} at={quad[active ?? 0]!} name={CORNERS[active ?? 0]!} />
           <Select
             label="Shape of the page"
             value={format}

@@ -8,22 +8,26 @@ export function codesIn(text: string): string[] {
   const words = text.split(/[\s,;]+/).filter(Boolean);
   const codes: string[] = [];
   for (let i = 0; i < words.length; i++) {
-    const last = codes.at(-1);
-    if (words[i].toLowerCase() === 'to' && last && i + 1 < words.length) {
-      codes.push(...between(last, words[++i]));
-      continue;
-    }
-    codes.push(words[i].slice(0, 24));
+    const [word, next, last] = [words[i]!, words[i + 1], codes.at(-1)];
+    if (word.toLowerCase() === 'to' && last && next) {
+      codes.push(...between(last, next));
+      i++;
+    } else codes.push(word.slice(0, 24));
   }
   return codes.slice(0, MOST);
 }
 
 /** Codes after the first up to the last; both as they stand where they are no such pair. */
 function between(first: string, last: string): string[] {
-  const [from, to] = [first, last].map((code) => /^(.*?)(\d{1,6})$/.exec(code));
-  if (!from || !to || from[1] !== to[1] || Number(to[2]) <= Number(from[2])) return ['to', last];
+  const [from, to] = [numbered(first), numbered(last)];
+  if (!from || !to || from.stem !== to.stem || to.number <= from.number) return ['to', last];
   const codes: string[] = [];
-  for (let n = Number(from[2]) + 1; n <= Number(to[2]) && codes.length < MOST; n++)
-    codes.push(from[1] + String(n).padStart(from[2].length, '0'));
+  for (let n = from.number + 1; n <= to.number && codes.length < MOST; n++)
+    codes.push(from.stem + String(n).padStart(from.digits, '0'));
   return codes;
+}
+
+function numbered(code: string) {
+  const [, stem, number] = /^(.*?)(\d{1,6})$/.exec(code) ?? [];
+  return stem === undefined || number === undefined ? null : { stem, number: Number(number), digits: number.length };
 }

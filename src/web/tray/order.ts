@@ -24,7 +24,7 @@ export function inOrder(pencils: readonly Pencil[], order: Order): Pencil[] {
     .sort((p, q) => {
       const at = p.keys.findIndex((key, i) => key !== q.keys[i]);
       if (at < 0) return 0;
-      return p.keys[at] < q.keys[at] ? -1 : 1;
+      return p.keys[at]! < q.keys[at]! ? -1 : 1;
     })
     .map(({ pencil }) => pencil);
 }

@@ -71,8 +71,8 @@ export function PencilTable({
       <tbody ref={holder}>
         {above > 0 && <tr style={{ height: above }} aria-hidden />}
         {rows.map((i) => (
-          <tr key={all[i].id} ref={measured} data-index={i} aria-rowindex={i + 2} className="border-b border-rule">
-            {all[i].getAllCells().map((cell) => (
+          <tr key={all[i]!.id} ref={measured} data-index={i} aria-rowindex={i + 2} className="border-b border-rule">
+            {all[i]!.getAllCells().map((cell) => (
               <td key={cell.id} className="px-1.5 py-1">
                 <table.FlexRender cell={cell} />
               </td>

@@ -41,7 +41,7 @@ export function ReadChart(props: { trayId: string; paper: string; picture: Blob;
   const put = async () => {
     const read = patches.map(({ lab }, i) => {
       const masstone = masstoneOfPatch(lab, patch, type, paperById(paper));
-      return { id: nanoid(), code: list[i], lab, colour: hexOfLab(masstone) };
+      return { id: nanoid(), code: list[i]!, lab, colour: hexOfLab(masstone) };
     });
     const { error } = await addPencils({
       trayId,

@@ -194,7 +194,7 @@ function labIn(text: string): Lab | null {
     .trim()
     .split(/[\s;]+/)
     .map(Number);
-  const [l, a, b] = numbers;
+  const [l = NaN, a = NaN, b = NaN] = numbers;
   const fits = numbers.length === 3 && l >= 0 && l <= 100 && Math.abs(a) <= 128 && Math.abs(b) <= 128;
   return fits ? [l, a, b] : null;
 }

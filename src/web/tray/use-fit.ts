@@ -23,7 +23,7 @@ export function useFit(trayId: string, paper: string) {
     const content = {
       fit: found.paper,
       learnt: {},
-      pencils: found.pencils.flatMap((each, i) => (each ? [{ pencilId: own[i].id, fit: each }] : [])),
+      pencils: found.pencils.flatMap((each, i) => (each ? [{ pencilId: own[i]!.id, fit: each }] : [])),
     };
     await store({ trayId, paper, fit: content }).unwrap();
     return content;

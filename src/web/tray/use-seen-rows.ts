@@ -48,7 +48,7 @@ export function useSeenRows(count: number, scroller: HTMLElement | null, height:
   const items = virtual.getVirtualItems();
   return {
     rows: items.map(({ index }) => index),
-    above: items.length ? items[0].start - begins : 0,
+    above: items[0] ? items[0].start - begins : 0,
     below: items.length ? virtual.getTotalSize() - (items.at(-1)!.end - begins) : 0,
     holder,
     measured: virtual.measureElement,

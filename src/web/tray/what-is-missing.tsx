@@ -46,7 +46,7 @@ export function WhatIsMissing({
         <li>
           {missing.hues.length === 0
             ? 'A clear pencil at every place of the wheel.'
-            : `No clear ${missing.hues.map((place) => WHEEL_PLACES[place].name).join(', ')}.`}{' '}
+            : `No clear ${missing.hues.map((place) => WHEEL_PLACES[place]!.name).join(', ')}.`}{' '}
           <Why of="what counts as clear">
             One firm pass on this paper with a chroma of at least 0.07 (OKLCH), within 15° of the place.
           </Why>

@@ -62,7 +62,7 @@ export function FamilyMoves({ thing, family, known, set }: Props) {
 
   /** Plans the passage from the darkest to the lightest anew, by what its overlaps come to. */
   async function smoothest() {
-    const [from, to] = [family.pencils[0], family.pencils.at(-1)!].map((id) => laid.get(id)?.body);
+    const [from, to] = [laid.get(family.pencils[0]!)?.body, laid.get(family.pencils.at(-1)!)?.body];
     if (!from || !to) return;
     const options = {
       paper: use.paper,
@@ -81,17 +81,15 @@ export function FamilyMoves({ thing, family, known, set }: Props) {
   function addBetween() {
     const bodies = family.pencils.map((id) => laid.get(id)?.body ?? ([50, 0, 0] as Lab));
     const widest = (known?.facts.steps ?? []).reduce(
-      (best, step, i, all) => (step.apart > all[best].apart ? i : best),
+      (best, step, i, all) => (step.apart > all[best]!.apart ? i : best),
       0,
     );
-    const [dark, light] = [
-      bodies[widest],
-      bodies[widest + 1] ?? [92, bodies[widest][1] * 0.4, bodies[widest][2] * 0.4],
-    ];
+    const dark = bodies[widest]!;
+    const light = bodies[widest + 1] ?? [92, dark[1] * 0.4, dark[2] * 0.4];
     const middle: Lab = [(dark[0] + light[0]) / 2, (dark[1] + light[1]) / 2, (dark[2] + light[2]) / 2];
     const best = here
       .filter(({ id }) => !family.pencils.includes(id) && laid.has(id))
-      .map((pencil) => ({ pencil, off: Math.hypot(...middle.map((v, k) => v - laid.get(pencil.id)!.body[k])) }))
+      .map((pencil) => ({ pencil, off: Math.hypot(...middle.map((v, k) => v - laid.get(pencil.id)!.body[k]!)) }))
       .sort((p, q) => p.off - q.off)
       .at(0);
     if (best)

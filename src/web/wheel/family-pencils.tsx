@@ -132,7 +132,7 @@ function swapWords(
   use: ReturnType<typeof useDesk>['use'],
   facts: FamilyFacts | undefined,
 ): string {
-  const [own, other] = [pencilById.get(family.pencils[place]), pencilById.get(swap.pencil)];
+  const [own, other] = [pencilById.get(family.pencils[place]!), pencilById.get(swap.pencil)];
   const sure = own && other ? sureDifference(use.beliefIn(own), use.beliefIn(other)) : 0;
   const words = [
     swap.away > sure

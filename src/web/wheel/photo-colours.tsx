@@ -91,7 +91,8 @@ export function PhotoColours({
 async function pixelsOf(file: Blob): Promise<ImageData> {
   const bitmap = await createImageBitmap(file);
   const scale = Math.min(1, SIDE / Math.max(bitmap.width, bitmap.height));
-  const [width, height] = [bitmap.width, bitmap.height].map((side) => Math.max(1, Math.round(side * scale)));
+  const scaled = (side: number) => Math.max(1, Math.round(side * scale));
+  const [width, height] = [scaled(bitmap.width), scaled(bitmap.height)];
   const canvas = new OffscreenCanvas(width, height);
   const context = canvas.getContext('2d')!;
   context.drawImage(bitmap, 0, 0, width, height);

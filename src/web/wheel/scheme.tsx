@@ -45,6 +45,7 @@ export function SchemeSection() {
     const angles = distinctAngles(colours, (hue) => wheel.angleOf(hue));
     const [anchor] = angles;
     setPhoto(false);
+    if (anchor === undefined) return;
     set('hands from a photo', { scheme: 'free', anchor, hands: angles.map((angle) => turnBetween(anchor, angle)) });
   };
   return (

@@ -63,7 +63,7 @@ export function Wheel(props: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<{ hand: number; angle: number } | null>(null);
   const at = held?.hand === 0 && !free ? held.angle : anchor;
-  const angleOfHand = (i: number) => (held?.hand === i && free ? held.angle : at + hands[i]);
+  const angleOfHand = (i: number) => (held?.hand === i && free ? held.angle : at + hands[i]!);
   const placeOf = ({ body, hue, chroma }: Pick<LaidPencil, 'body' | 'hue' | 'chroma'>) =>
     polar(wheel.angleOf(hue), rings ? ringPlace(body, chroma) : radiusOf(chroma));
   const angleAt = (event: React.PointerEvent) => {
@@ -112,7 +112,7 @@ export function Wheel(props: Props) {
         {(free ? hands.map((_, i) => i) : [0]).map((i) => {
           const angle = free ? angleOfHand(i) : at;
           const turnHand = (to: number) =>
-            free && i > 0 ? onHand(i, turnBetween(anchor, to)) : onTurn(turn(to - (free ? hands[0] : 0)));
+            free && i > 0 ? onHand(i, turnBetween(anchor, to)) : onTurn(turn(to - (free ? (hands[0] ?? 0) : 0)));
           return (
             <g
               key={i}

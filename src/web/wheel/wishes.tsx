@@ -133,8 +133,9 @@ function Shares({ shares, onChange }: { shares: AreaShares; onChange(shares: Are
                 onBlur={(event) => {
                   const percent = Math.min(100, Math.max(0, Math.round(Number(event.target.value) || 0)));
                   if (percent === shares[i]) return;
-                  const next = shares.map((share, k) => (k === i ? percent : share));
-                  onChange([next[0], next[1], next[2]], `${percent}% ${voice}`);
+                  const next: [number, number, number] = [...shares];
+                  next[i] = percent;
+                  onChange(next, `${percent}% ${voice}`);
                 }}
                 className="h-10 w-full min-w-0 border border-edge bg-leaf px-2 text-right font-figure"
               />

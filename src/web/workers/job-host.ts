@@ -27,6 +27,7 @@ export function hostOf(jobs: Jobs): JobHost {
       underWay.add(id);
       try {
         const job = jobs[name];
+        if (!job) throw new RangeError(`There is no job called ${name}.`);
         const value = await job.run(input as never, runOf(id, report), (output) => soFar?.(output));
         const done: Outcome<unknown> = { kind: 'done', value };
         return job.handsOver ? transfer(done, job.handsOver(value)) : done;

@@ -35,7 +35,7 @@ interface Props {
 export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Props) {
   const { sheet, page, recipes, pencilById } = useDesk();
   const pencilId = step.pencil;
-  const [kind, setKind] = useState(MISTAKES[0].id);
+  const [kind, setKind] = useState(MISTAKES[0]!.id);
   const [chosen, setChosen] = useState<string | null>(null);
   // What goes over the line or is dragged comes to lie beside.
   const beside = useMemo(() => page && thingBeside(step.regionIds, sheet.plan, page), [page, step, sheet.plan]);
@@ -46,7 +46,7 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
   const code = plan.pencils.find(({ id }) => id === pencilId)?.code ?? '';
   const name = thingsOf(sheet.plan).find(({ id }) => id === on)?.name ?? '';
   const writeDown = async (remedy: string) => {
-    const text = `${kind[0].toUpperCase()}${kind.slice(1)}: ${code} on ${name}. ${remedy}`.slice(0, 400);
+    const text = `${kind.charAt(0).toUpperCase()}${kind.slice(1)}: ${code} on ${name}. ${remedy}`.slice(0, 400);
     const note = { id: nanoid(), kind: 'mistake' as const, text, at: new Date().toISOString() };
     const { error } = await addNote({ sheetId: sheet.id, note });
     if (error) toast.error(sentenceOf(error));

@@ -19,7 +19,7 @@ export const regionPicture: Job<RegionPictureInput, Pixels> = {
     const data = new Uint8ClampedArray(4 * width * height);
     for (let y = 0, p = 0; y < height; y++) {
       for (let x = 0; x < width; x++, p += 4) {
-        const label = index.grown[y * step * index.width + x * step];
+        const label = index.grown[y * step * index.width + x * step]!;
         if (4 * label < rgba.length) data.set(rgba.subarray(4 * label, 4 * label + 4), p);
       }
     }

@@ -15,13 +15,13 @@ export const tonePicture: Job<LitPageInput, Pixels> = {
     const { width, height, grown, fields } = pageOf(key).page.lit(things, lighting, step);
     const { tone } = fields;
     const data = new Uint8ClampedArray(4 * width * height);
-    const level = (i: number) => Math.floor((tone[i] * ISOLINES) / 256);
+    const level = (i: number) => Math.floor((tone[i]! * ISOLINES) / 256);
     for (let y = 0, i = 0; y < height; y++) {
       for (let x = 0; x < width; x++, i++) {
         const inside = grown[i] !== 0 && grown[i] !== NO_REGION;
         const line =
           x > 0 && y > 0 && grown[i] === grown[i - 1] && level(i) !== Math.min(level(i - 1), level(i - width));
-        const grey = inside ? SHADOW + (tone[i] * RANGE) / 255 - (line ? LINE : 0) : 255;
+        const grey = inside ? SHADOW + (tone[i]! * RANGE) / 255 - (line ? LINE : 0) : 255;
         data[4 * i] = data[4 * i + 1] = data[4 * i + 2] = grey;
         data[4 * i + 3] = 255;
       }

@@ -38,8 +38,8 @@ function greysOf({ labels, neighbours, regions }: PageIndex): Uint8ClampedArray 
   const greys = greysApart(regions.length, neighbours);
   const data = new Uint8ClampedArray(4 * labels.length);
   for (let i = 0, p = 0; i < labels.length; i++, p += 4) {
-    const label = labels[i];
-    data[p] = data[p + 1] = data[p + 2] = label === 0 ? LINE : label === NO_REGION ? 255 : greys[label];
+    const label = labels[i]!;
+    data[p] = data[p + 1] = data[p + 2] = label === 0 ? LINE : label === NO_REGION ? 255 : greys[label]!;
     data[p + 3] = 255;
   }
   return data;

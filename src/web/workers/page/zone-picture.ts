@@ -32,7 +32,7 @@ export const zonePicture: Job<ZonePictureInput, Pixels> = {
     for (const id of regionIds) chosen[id] = 1;
     const data = new Uint8ClampedArray(4 * width * height);
     for (let i = 0, p = 0; i < grown.length; i++, p += 4) {
-      const within = chosen[grown[i]] === 1;
+      const within = chosen[grown[i]!] === 1;
       data[p] = data[p + 1] = data[p + 2] = look === 'veil' ? VEIL_GREY : ZONE_GREY;
       data[p + 3] =
         look === 'veil' ? (within ? VEIL_INSIDE * (1 - share(i)) : VEIL_OUTSIDE) : within ? 255 * share(i) : 0;

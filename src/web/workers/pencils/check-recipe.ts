@@ -55,7 +55,11 @@ export const checkRecipeJob: Job<CheckRecipeInput, CheckedRecipe> = {
       findings: checkRecipe(recipe, { regions, paperValue: tint[0] }, byId, ground, beside),
       consequences: before && consequencesOf(before, recipe, byId, ground),
       toothLeft: toothAfter(recipe, byId, ground),
-      ramp: rampStrip(tables[recipe.layers.length], { rgb: rgbOfLab(tint), grainMm: paper.grainMm }, { width, height }),
+      ramp: rampStrip(
+        tables[recipe.layers.length]!,
+        { rgb: rgbOfLab(tint), grainMm: paper.grainMm },
+        { width, height },
+      ),
     };
   },
 };

@@ -29,13 +29,13 @@ export const convertSetJob: Job<ConvertSetInput, StandIn[]> = {
     const found: StandIn[] = [];
     for (const { from: index, near, layering, closeness, differs } of convertSet(own, other, pressure)) {
       found.push({
-        id: from[index].id,
-        near: near && { id: to[near.index].id, deltaE: near.deltaE },
+        id: from[index]!.id,
+        near: near && { id: to[near.index]!.id, deltaE: near.deltaE },
         closeness,
         differs,
         layering: layering && {
           deltaE: layering.deltaE,
-          layers: layering.layers.map((layer) => ({ id: to[layer.index].id, pressure: layer.pressure })),
+          layers: layering.layers.map((layer) => ({ id: to[layer.index]!.id, pressure: layer.pressure })),
         },
       });
       await breathe(found.length / from.length, 'looking for what comes nearest');

@@ -31,8 +31,8 @@ export const missing: Job<MissingInput, Missing> = {
     return {
       hues,
       values,
-      twice: twice.map(({ a, b, deltaE }) => ({ a: pencils[a].id, b: pencils[b].id, deltaE })),
-      helpful: mostHelpful(own, other, wanted, 3).map(({ index, gain }) => ({ id: others[index].id, gain })),
+      twice: twice.map(({ a, b, deltaE }) => ({ a: pencils[a]!.id, b: pencils[b]!.id, deltaE })),
+      helpful: mostHelpful(own, other, wanted, 3).map(({ index, gain }) => ({ id: others[index]!.id, gain })),
     };
   },
 };

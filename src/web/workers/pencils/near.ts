@@ -34,8 +34,8 @@ export const near: Job<NearInput, NearFound> = {
     const tray = layTray(pencils, paper, opticsById(pencils));
     const singles = nearestAtBest(target, tray, pressure === 'any' ? PRESSURES : [pressure], limit).map(
       ({ index, lab, deltaE, pressure: at }) => {
-        const covers = of ? ([opacityOf(pencils[index]), opacityOf(of)] as const) : undefined;
-        return { id: pencils[index].id, pressure: at, lab, deltaE, differs: differenceInWords(lab, target, covers) };
+        const covers = of ? ([opacityOf(pencils[index]!), opacityOf(of)] as const) : undefined;
+        return { id: pencils[index]!.id, pressure: at, lab, deltaE, differs: differenceInWords(lab, target, covers) };
       },
     );
     const least = singles[0]?.deltaE ?? Infinity;
@@ -43,7 +43,7 @@ export const near: Job<NearInput, NearFound> = {
       .filter(({ deltaE }) => deltaE < least)
       .map(({ layers, ...layering }) => ({
         ...layering,
-        layers: layers.map(({ index, pressure: at }) => ({ id: pencils[index].id, pressure: at })),
+        layers: layers.map(({ index, pressure: at }) => ({ id: pencils[index]!.id, pressure: at })),
       }));
     return { singles, layerings };
   },
