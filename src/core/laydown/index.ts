@@ -1,6 +1,6 @@
 /** laydown: paper, tooth, pencils, pressure and passes; what comes out when passes are laid on a ground. */
 export { type Paper, PAPERS, paperById, paperKind, tintedPaper, whiteBook } from './papers/index.ts';
-export { type PencilType, PENCIL_TYPES, isLoose, pencilTypeById } from './pencil-types/index.ts';
+export { type PencilType, PENCIL_TYPES, isLoose, isSoluble, pencilTypeById } from './pencil-types/index.ts';
 export { type Hand, type Pressure, PRESS, PRESSURES, pressOf } from './pressure.ts';
 export { type Deposit, type Ground, PRINTED_BLACK, bareGround, inkGround, reflectanceOf } from './ground.ts';
 export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worked-ground.ts';

@@ -34,10 +34,10 @@ function ofPass(pass: Pass | ToolPass, before: Ground, after: Ground): string[] 
   const remarks: string[] = [];
   const apart = deltaE2000(labOfSpectrum(reflectanceOf(before)), labOfSpectrum(reflectanceOf(after)));
   if ('tool' in pass) {
-    const { caution, id } = toolById(pass.tool);
+    const { caution, waits = false, unseen = false } = toolById(pass.tool);
     if (caution) remarks.push(caution);
-    if (id === 'drying' && !before.wet) remarks.push('It was dry already.');
-    if (id !== 'drying' && id !== 'wax-barrier' && apart < UNSEEN) remarks.push('It made no difference to be seen.');
+    if (waits && !before.wet) remarks.push('It was dry already.');
+    if (!unseen && apart < UNSEEN) remarks.push('It made no difference to be seen.');
   } else if (apart < UNSEEN) {
     remarks.push('It made no difference to be seen.');
   }

@@ -8,7 +8,7 @@ import { type InkPieces, dropSpecks, findInk, refuseDarkPage } from './ink.ts';
 import { findAlike } from './likeness.ts';
 import { measureRegions } from './measures.ts';
 import { type Mend, staysOpen } from './mends.ts';
-import { PageIndex } from './page-index.ts';
+import { PageIndex } from './page-index/index.ts';
 import { type Border, type Doubt, type Region, NO_REGION } from './region-map.ts';
 import { type Parts, type Runs, findRuns, joinRuns } from './runs.ts';
 import { measureOutline } from './shapes.ts';

@@ -12,7 +12,7 @@ export {
 } from './region-map.ts';
 export { type Mend, NEAR_MM } from './mends.ts';
 export { type FindOptions, checkPage, findRegions } from './find-regions.ts';
-export { type IndexedPage, type SeenColours, PageIndex } from './page-index.ts';
+export { type IndexedPage, type SeenColours, PageIndex } from './page-index/index.ts';
 export { distanceTo, distanceToLines } from './distance.ts';
 export { LINE_REACH_MM, growLabels } from './grow.ts';
 export { SAME_SHARE, sameRegions } from './same-regions.ts';

@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { ASSUMED_RATES, type Laying, type Rates, minutesFor } from '../bench/index.ts';
 import { POINTS, type Point } from '../recipe/index.ts';
 
@@ -42,7 +43,7 @@ function learntPickUp(steps: readonly TimedStep[]): number {
     .filter((step) => step.picksUp && isPlausible(step, assumed))
     .map((step) => 60 * (step.actualMinutes - minutesFor(step.coveredMm2, 1, step, pace)));
   if (pace.learntFrom === 0 || took.length < ENOUGH_STEPS) return assumed;
-  const learnt = Math.min(LONGEST_PICK_UP, Math.max(0, median(took)));
+  const learnt = Math.min(LONGEST_PICK_UP, Math.max(0, median(took)!));
   return (took.length * learnt + ASSUMED_COUNTS * assumed) / (took.length + ASSUMED_COUNTS);
 }
 
@@ -84,12 +85,6 @@ function isPlausible(step: TimedStep, pickUpSeconds: number): boolean {
 /** The median of some logarithms, drawn towards what is assumed. */
 function held(told: readonly { log: number }[], assumed: number): number {
   if (told.length === 0) return assumed;
-  const middle = median(told.map(({ log }) => log));
+  const middle = median(told, ({ log }) => log)!;
   return (told.length * middle + ASSUMED_COUNTS * assumed) / (told.length + ASSUMED_COUNTS);
-}
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((p, q) => p - q);
-  const middle = sorted.length / 2;
-  return (sorted[Math.ceil(middle) - 1] + sorted[Math.floor(middle)]) / 2;
 }

@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { type GreyImage, partTones } from '../lineart/index.ts';
 import { type PointPx, type Quad, isConvexQuad } from './quad.ts';
 
@@ -177,8 +178,7 @@ interface Line {
 function lineThrough(points: readonly PointPx[]): Line {
   const first = fitted(points);
   const off = ({ x, y }: PointPx) => Math.abs((x - first.x) * first.dy - (y - first.y) * first.dx);
-  const offs = points.map(off).sort((a, b) => a - b);
-  const limit = Math.max(0.75, 2.5 * offs[offs.length >> 1]);
+  const limit = Math.max(0.75, 2.5 * median(points, off)!);
   return fitted(points.filter((point) => off(point) <= limit));
 }
 

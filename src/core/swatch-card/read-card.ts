@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import {
   LINEAR_LIGHTS,
   type Lab,
@@ -92,8 +93,8 @@ export function readCard(image: RgbaImage, layout: CardLayout, paper: Paper): Ca
   const read = layout.cells.map((cell) => {
     const blocks = blocksOf(cell.box).map((box) => labOf(meanLight(image, box), box));
     const lab = medianOf(blocks);
-    const off = blocks.map((block) => deltaE2000(block, lab)).sort((a, b) => a - b);
-    const spread = off[off.length >> 1];
+    const off = blocks.map((block) => deltaE2000(block, lab));
+    const spread = median(off)!;
     const limit = Math.max(ASTRAY.least, ASTRAY.times * spread);
     const astray = off.filter((value) => value > limit).length / off.length;
     const beside =
@@ -206,9 +207,5 @@ function greenOf(light: Light): number {
 }
 
 function medianOf(labs: readonly Lab[]): Lab {
-  const middle = (k: 0 | 1 | 2) => {
-    const sorted = labs.map((lab) => lab[k]).sort((a, b) => a - b);
-    return (sorted[(sorted.length - 1) >> 1] + sorted[sorted.length >> 1]) / 2;
-  };
-  return [middle(0), middle(1), middle(2)];
+  return [median(labs, ([l]) => l)!, median(labs, ([, a]) => a)!, median(labs, ([, , b]) => b)!];
 }

@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { LINEAR_LIGHTS, gammaEncode } from '../colour/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 
@@ -36,8 +37,7 @@ export function lightsIn(
 /** So many pixels of a box say enough of it. */
 const PIXELS = 700;
 export function medianOf(lights: readonly Light[]): Light {
-  const middle = (k: 0 | 1 | 2) => lights.map((light) => light[k]).sort((a, b) => a - b)[lights.length >> 1];
-  return [middle(0), middle(1), middle(2)];
+  return [median(lights, ([r]) => r)!, median(lights, ([, g]) => g)!, median(lights, ([, , b]) => b)!];
 }
 
 /** Channels 0..255 of a light as it would be where this white is the paper's tint. */

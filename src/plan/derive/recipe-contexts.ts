@@ -9,7 +9,7 @@ import {
   pencilTypeById,
 } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
-import { type FormedThing, materialOf } from '../../core/light/index.ts';
+import { type FormedThing, formById, materialOf } from '../../core/light/index.ts';
 import { type Family, type LightOnThing, type RegionContext, bodyOf } from '../../core/recipe/index.ts';
 import { asTrayPencil } from '../../pencils/index.ts';
 import { glowsOf, thingsOf } from '../select.ts';
@@ -69,7 +69,7 @@ export class RecipeContexts {
       minor: this.#minor.has(id),
       heightMm: bottom - top,
       outMm: Math.max(right - left, bottom - top) / 2,
-      palest: form === 'fades-up' ? 'top' : 'foot',
+      palest: form ? (formById(form).palest ?? 'foot') : 'foot',
       crossings: this.#crossings(id),
       ...(glow && { glow: { reachMm: glow.reachMm, pencil: glow.pencil, warm: glow.warm } }),
       shown: this.#shownIn(id),

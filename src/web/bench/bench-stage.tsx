@@ -1,6 +1,6 @@
 import { useSearchParams } from 'react-router';
 import { useBenchQuery } from '../api/desk-api.ts';
-import { sentenceOf } from '../api/sentence.ts';
+import { whyNotShown } from '../api/sentence.ts';
 import { Failed, Waiting } from '../desk/failed.tsx';
 import { useDesk } from '../desk/desk-context.ts';
 import { useWithWaiting } from './table-log.ts';
@@ -13,7 +13,7 @@ export function BenchStage() {
   const { data, error } = useBenchQuery(sheet.id, { refetchOnMountOrArgChange: true });
   const { bench, away, isKept, waits } = useWithWaiting(sheet.id, data);
   const [params, setParams] = useSearchParams();
-  if (error && !bench) return <Failed sentence={sentenceOf(error)} />;
+  if (error && !bench) return <Failed sentence={whyNotShown(error)} />;
   if (!bench) return <Waiting doing="clearing the bench" />;
   if (bench.plan && params.has('sitting')) {
     return (

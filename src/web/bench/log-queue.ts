@@ -83,12 +83,6 @@ export class LogQueue {
     return this.#sending;
   }
 
-  /** A bench as it stands with what waits. */
-  withWaiting(sheetId: string, bench: BenchState): BenchState {
-    const own = this.#state.waiting.filter((each) => each.sheetId === sheetId && each.entry.planId === bench.plan?.id);
-    return own.reduce((state, { entry }) => withEntry(state, entry), bench);
-  }
-
   async #sendAll(): Promise<void> {
     clearTimeout(this.#timer);
     for (let first = this.#state.waiting[0]; first; first = this.#state.waiting[0]) {
@@ -120,6 +114,12 @@ export class LogQueue {
     this.#state = { ...this.#state, ...change };
     for (const listener of this.#listeners) listener();
   }
+}
+
+/** A bench as it stands with what waits. */
+export function withWaiting(bench: BenchState, waiting: readonly Waiting[], sheetId: string): BenchState {
+  const own = waiting.filter((each) => each.sheetId === sheetId && each.entry.planId === bench.plan?.id);
+  return own.reduce((state, { entry }) => withEntry(state, entry), bench);
 }
 
 /** Entries as another tab or an earlier day left them; what is none is passed over. */

@@ -5,7 +5,7 @@ import type { BenchState, LogEntry } from '../../contracts/index.ts';
 import { deskApi } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { store } from '../app/store.ts';
-import { LogQueue } from './log-queue.ts';
+import { LogQueue, withWaiting } from './log-queue.ts';
 
 const KEPT_AS = 'harmonie: entries that wait';
 /** Other tabs are told when something was taken, so that they look again. */
@@ -50,7 +50,7 @@ export function allSent(): Promise<void> {
 /** The bench of a sheet as it stands at this moment; undefined until it was fetched. */
 export function benchNow(sheetId: string): BenchState | undefined {
   const { data } = deskApi.endpoints.bench.select(sheetId)(store.getState());
-  return data && queue.withWaiting(sheetId, data);
+  return data && withWaiting(data, queue.state.waiting, sheetId);
 }
 
 /** A bench with what waits to be sent, and how that is kept meanwhile. */
@@ -73,9 +73,6 @@ export function useWithWaiting(sheetId: string, bench: BenchState | undefined) {
     };
   }, [sheetId]);
   const { waiting, isAway, isKept } = state;
-  const shown = useMemo(
-    () => (waiting.length >= 0 && bench ? queue.withWaiting(sheetId, bench) : undefined),
-    [waiting, bench, sheetId],
-  );
+  const shown = useMemo(() => bench && withWaiting(bench, waiting, sheetId), [bench, waiting, sheetId]);
   return { bench: shown, away: isAway, isKept, waits: waiting.filter((each) => each.sheetId === sheetId).length };
 }

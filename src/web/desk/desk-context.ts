@@ -8,9 +8,8 @@ import { type PaperInUse } from '../../pencils/index.ts';
 import { type Hours } from '../../plan/derive/index.ts';
 import { type LaidPencil } from '../workers/index.ts';
 
-/** The regions of a sheet with their index; the key names them in the page worker. */
+/** The regions of a sheet with their index; what they were found from names them in the page worker. */
 export interface PageRegions extends RegionsMeta {
-  key: string;
   index: PageIndex;
 }
 

@@ -34,5 +34,5 @@ export async function loadRegions(sheetId: string, from: string, picture: string
   if (outcome.kind !== 'done') throw new Error(outcome.kind === 'refused' ? outcome.sentence : 'It was stopped.');
   const page = PageIndex.from(outcome.value);
   const { width, height, pixelsPerMm, regions, neighbours, alike, doubts, seen } = page;
-  return { key: from, from, index: page, width, height, pixelsPerMm, regions, neighbours, alike, doubts, seen };
+  return { from, index: page, width, height, pixelsPerMm, regions, neighbours, alike, doubts, seen };
 }

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Outlet, useParams } from 'react-router';
 import type { Pencil, SheetState } from '../../contracts/index.ts';
 import { usePencilsQuery, useRatesQuery, useSheetQuery } from '../api/desk-api.ts';
-import { sentenceOf } from '../api/sentence.ts';
+import { whyNotShown } from '../api/sentence.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { ASSUMED_RATES } from '../../core/bench/index.ts';
 import { whiteBook } from '../../core/laydown/index.ts';
@@ -38,7 +38,7 @@ export function SheetOnDesk() {
   const [shown, setShown] = useState<string | null>(null);
   if (sheet && page !== 'loading' && shown !== sheetId) setShown(sheetId);
   const unread = page !== null && typeof page === 'object' && 'failed' in page ? page.failed : null;
-  if (error) return <Failed sentence={sentenceOf(error)} />;
+  if (error) return <Failed sentence={whyNotShown(error)} />;
   if (picture.failed ?? unread) return <Failed sentence={(picture.failed ?? unread)!} />;
   if (!sheet || !pencils || !use || !picture.value || (page === 'loading' && shown !== sheetId))
     return <Waiting doing="laying the sheet on the desk" />;

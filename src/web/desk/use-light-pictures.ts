@@ -25,7 +25,7 @@ export function useTonePicture(lighting: Lighting, coarse: boolean): HTMLCanvasE
   const desk = useDesk();
   const { page, formed: things } = desk;
   const step = stepFor(desk);
-  const key = page?.key ?? '';
+  const key = page?.from ?? '';
   const at = (every: number) => () =>
     pageJobs.start('tonePicture', { key, things, lighting, step: every }, { priority: PRIORITY.waitedFor });
   const looks = [at(step * FIRST_LOOK), ...(coarse ? [] : [at(step)])];
@@ -37,7 +37,7 @@ export function useGlowContrasts({ main, glows }: Lighting): readonly (GlowContr
   const desk = useDesk();
   const { page, formed: things } = desk;
   const step = stepFor(desk) * COARSER;
-  const key = page?.key ?? '';
+  const key = page?.from ?? '';
   const ask = () => pageJobs.start('glowContrasts', { key, things, lighting: { main, glows }, step });
   const wanted = page !== null && glows.length > 0;
   return useAnswer(wanted ? [ask] : [], [key, things, main, glows, step], { fresh: true }).value ?? [];
@@ -48,7 +48,7 @@ export function useHighlights(regionIds: readonly number[], lighting: Lighting):
   const desk = useDesk();
   const { page, formed: things } = desk;
   const step = stepFor(desk);
-  const key = page?.key ?? '';
+  const key = page?.from ?? '';
   const ask = () => pageJobs.start('highlights', { key, things, lighting, step, regionIds });
   return useAnswer(page === null ? [] : [ask], [key, things, regionIds, lighting, step], { fresh: true }).value;
 }
@@ -56,7 +56,7 @@ export function useHighlights(regionIds: readonly number[], lighting: Lighting):
 /** The page's regions in colours, four bytes each by region id; null until it is there. */
 export function useRegionPicture(rgba: Uint8Array | null): HTMLCanvasElement | null {
   const desk = useDesk();
-  const key = desk.page?.key ?? '';
+  const key = desk.page?.from ?? '';
   const step = stepFor(desk);
   const ask = () => pageJobs.start('regionPicture', { key, rgba: rgba!, step });
   return useCanvas(usePixels(rgba !== null && desk.page !== null ? [ask] : [], [key, rgba, step]));
@@ -75,7 +75,7 @@ export function useZonePicture(regionIds: readonly number[], zone: Zone): HTMLCa
 function useZone(of: Pick<Step, 'regionIds' | 'zone'> | undefined, look: ZoneLook): HTMLCanvasElement | null {
   const desk = useDesk();
   const { page, formed: things } = desk;
-  const key = page?.key ?? '';
+  const key = page?.from ?? '';
   const lighting = useLighting();
   const step = stepFor(desk);
   const { regionIds, zone } = of ?? {};

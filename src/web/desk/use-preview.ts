@@ -18,7 +18,7 @@ type UpTo = Readonly<Record<string, number>>;
  */
 export function usePreviewPixels(upTo: UpTo, fine = false, others?: ReadonlyMap<string, Recipe> | null): Pixels | null {
   const desk = useDesk();
-  const key = desk.page?.key ?? '';
+  const key = desk.page?.from ?? '';
   const { sheet, shows } = useLaidSheet(upTo, others);
   const step = stepFor(desk);
   const at = (every: number) => () =>
@@ -57,7 +57,7 @@ export function useCloseUp(
   sideMm: number,
   pixels: number,
 ): HTMLCanvasElement | null {
-  const key = useDesk().page?.key ?? '';
+  const key = useDesk().page?.from ?? '';
   const { sheet, shows } = useLaidSheet(upTo);
   const ask = () => pageJobs.start('closeUp', { key, sheet, middle: { x, y }, sideMm, pixels });
   return useCanvas(usePixels(shows ? [ask] : [], [key, sheet, x, y, sideMm, pixels], { fresh: true }));
@@ -65,7 +65,7 @@ export function useCloseUp(
 
 /** The page as a PNG, its progress and how to stop it. */
 export function usePagePicture(upTo: UpTo) {
-  const key = useDesk().page?.key ?? '';
+  const key = useDesk().page?.from ?? '';
   const { sheet, shows } = useLaidSheet(upTo);
   const { now, start, cancel } = useJob<Blob>('working out the light');
   const make = (dpi: number) =>

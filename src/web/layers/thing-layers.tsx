@@ -66,7 +66,7 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
     >
       <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
         <Findings
-          of={findings.filter(({ kind }) => kind !== 'narrow')}
+          of={findings.filter(({ about }) => about === 'layers')}
           onRemedy={({ change: remedy, remedy: words }) => edit(remedy!, words.replace(/\.$/, '').slice(0, 80))}
         />
         {fault && (
@@ -129,7 +129,7 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
             </Button>
           )}
         </div>
-        <Findings of={findings.filter(({ kind }) => kind === 'narrow')} onRemedy={() => undefined} />
+        <Findings of={findings.filter(({ about }) => about === 'widths')} onRemedy={() => undefined} />
       </div>
     </Section>
   );

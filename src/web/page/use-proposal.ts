@@ -21,7 +21,7 @@ export function useProposal(answers: readonly Answer[], asked: readonly string[]
     const without = Object.entries(regions).flatMap(([id, { use }]) => (use === 'not to colour' ? [Number(id)] : []));
     const report = (share: number, doing: string) =>
       setNow((last) => (last.state === 'working' ? { state: 'working', share, doing, proposal: last.proposal } : last));
-    const input = { key: page.key, options: { things, without, answers, asked } };
+    const input = { key: page.from, options: { things, without, answers, asked } };
     const started = pageJobs.start('proposeThings', input, { report });
     job.current = started;
     void started.outcome.then((outcome) => {

@@ -4,7 +4,7 @@ import type { Notebook, RecordEntry } from '../../contracts/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { summarise } from '../../core/record/index.ts';
 import { useBenchQuery, useNotebookQuery, usePracticeQuery, useRecordQuery } from '../api/desk-api.ts';
-import { sentenceOf } from '../api/sentence.ts';
+import { whyNotShown } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Failed, Waiting } from '../desk/failed.tsx';
 import { Frame } from '../desk/frame.tsx';
@@ -26,7 +26,7 @@ export function RecordStage() {
   const { data: entries, error } = useRecordQuery(sheet.id);
   const { data: bench } = useBenchQuery(sheet.id);
   const { data: notebook } = useNotebookQuery(sheet.id);
-  if (error) return <Failed sentence={sentenceOf(error)} />;
+  if (error) return <Failed sentence={whyNotShown(error)} />;
   if (!entries || !bench || !notebook) return <Waiting doing="opening the record" />;
   return <RecordOf entries={entries} notebook={notebook} bench={bench} />;
 }

@@ -3,7 +3,7 @@ import { useParams, useSearchParams } from 'react-router';
 import type { Pencil } from '../../contracts/index.ts';
 import { paperKind } from '../../core/laydown/index.ts';
 import { usePencilsQuery, useSheetQuery, useTraysQuery } from '../api/desk-api.ts';
-import { sentenceOf } from '../api/sentence.ts';
+import { whyNotShown } from '../api/sentence.ts';
 import { Failed, Waiting } from '../desk/failed.tsx';
 import { Header } from '../desk/header.tsx';
 import { LampDoubt } from '../desk/seen-by.tsx';
@@ -39,7 +39,7 @@ export function TrayScreen() {
   const [places, setPlaces] = useState(NO_FILTERS);
   const [view, setView] = useState<View>('laid out');
   const [picked, setPicked] = useState<string | null>(null);
-  if (error) return <Failed sentence={sentenceOf(error)} />;
+  if (error) return <Failed sentence={whyNotShown(error)} />;
   if (!pencils) return <Waiting doing="opening the tray" />;
   const name = trays.find((each) => each.id === trayId)?.name;
   const paper = paperKind(sheet?.plan.page.paper ?? ownPaper);

@@ -68,7 +68,7 @@ export function SchemeSection() {
         {schemeById(own.scheme).says}{' '}
         {hands.length > 1 && <>Hands: {hands.map((at) => placeOn(wheel, at).name).join(', ')}.</>}
       </p>
-      {own.scheme === 'free' && (
+      {schemeById(own.scheme).byHand && (
         <div className="mt-1 flex gap-1.5">
           <Button
             disabled={hands.length >= MOST_HANDS}

@@ -2,7 +2,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { isHere } from '../../contracts/index.ts';
 import { type Lab, placeOn, turn, turnBetween, wheelById } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
-import { type PageSummary, handsOf } from '../../core/palette/index.ts';
+import { type PageSummary, handsOf, schemeById } from '../../core/palette/index.ts';
 import { decide, thingsOf } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -75,7 +75,7 @@ export function WheelAndSheet({ summary, colours, wanted, shown, onShown }: Prop
           rings={disc === 'rings'}
           anchor={own.anchor}
           hands={hands.map((at) => turnBetween(own.anchor, at))}
-          free={own.scheme === 'free'}
+          free={schemeById(own.scheme).byHand ?? false}
           colours={marks === 'page' ? pageMarks : null}
           wanted={wanted}
           pencils={here}

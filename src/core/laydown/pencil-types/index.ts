@@ -19,10 +19,18 @@ export function pencilTypeById(id: string): PencilType {
   return type;
 }
 
+/** What is this soluble leaves a wash under a wet brush. An assumption. */
+const SOLUBLE = 0.5;
+
 /** What is this loose comes off under a hand, and a soft tip blends it. An assumption. */
 const LOOSE = 0.5;
 
 /** Whether what a type of pencil lays stays loose on the paper. @throws RangeError when there is no such type */
 export function isLoose(id: string): boolean {
   return pencilTypeById(id).loose >= LOOSE;
+}
+
+/** Whether water dissolves what a type of pencil lays. @throws RangeError when there is no such type */
+export function isSoluble(id: string): boolean {
+  return pencilTypeById(id).soluble >= SOLUBLE;
 }

@@ -6,6 +6,7 @@ export const drying: Tool = {
   name: 'let it dry',
   coloured: false,
   waits: true,
+  unseen: true,
   onWet: true,
   caution: '',
   use: (ground) => ({ ...ground, wet: false }),

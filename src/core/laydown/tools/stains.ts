@@ -22,6 +22,7 @@ export const wash: Tool = {
   name: 'watercolour wash',
   coloured: true,
   wets: true,
+  watery: true,
   onWet: true,
   caution: 'Thin paper warps and some inks run: test on a spare page, lay a sheet under it, dry before going on.',
   use: (ground, amount, colour) => ({ ...stained(dissolved(ground, amount), amount, colour, 0.1), wet: true }),

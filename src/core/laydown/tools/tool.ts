@@ -12,6 +12,10 @@ export interface Tool {
   works?: boolean;
   /** Whether it leaves the paper wet, so that it must dry before a pencil goes over it. */
   wets?: boolean;
+  /** Whether it wets with water, which warps thin paper and makes some inks run. */
+  watery?: boolean;
+  /** Whether it is meant to change nothing that is seen at once. */
+  unseen?: boolean;
   /** Whether it is only waiting, of which there is no harder or more. */
   waits?: boolean;
   /** Whether it may go onto wet paper. */

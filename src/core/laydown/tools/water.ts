@@ -9,6 +9,7 @@ export const water: Tool = {
   coloured: false,
   works: true,
   wets: true,
+  watery: true,
   onWet: true,
   caution: 'Thin paper warps and some inks run: test on a spare page, lay a sheet under it, dry before going on.',
   use: (ground, amount) => ({ ...dissolved(ground, amount), wet: true }),

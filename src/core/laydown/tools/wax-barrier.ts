@@ -14,6 +14,7 @@ export const waxBarrier: Tool = {
   id: 'wax-barrier',
   name: 'wax barrier',
   coloured: false,
+  unseen: true,
   caution: 'It cannot be taken off again. One pass: two keep out nearly everything.',
   use(ground, amount) {
     const type = pencilTypeById('wax');

@@ -8,5 +8,6 @@ export const fadesUp: Form = {
   over: 'thing',
   leans: 'outward',
   lean: () => 0,
+  palest: 'top',
   fades: (down) => 0.96 - 0.92 * down,
 };

@@ -26,4 +26,6 @@ export interface Form {
   level?: number;
   /** Its tone in any light, for backgrounds: they care for the height on the page alone. */
   fades?(down: number): number;
+  /** Where it is palest in any light; default the foot. */
+  palest?: 'top' | 'foot';
 }

@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { type InkPieces } from '../ink.ts';
 import { allSet } from '../mask-scan.ts';
 import { thin } from './thin.ts';
@@ -156,7 +157,7 @@ function lineAhead({ endX, endY, dx, dy }: Tip, ink: Uint8Array, width: number, 
 function usualThickness(onLines: Int32Array, ink: Uint8Array, width: number, height: number): number {
   const found: number[] = [];
   for (let k = 0; k < onLines.length; k += SAMPLED) found.push(thickness(ink, onLines[k], width, height));
-  return found.sort((a, b) => a - b)[found.length >> 1];
+  return median(found) ?? 0;
 }
 
 /**

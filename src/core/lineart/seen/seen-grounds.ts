@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { LINEAR_LIGHTS, type Lab, gammaEncode, labOfRgb, linearise } from '../../colour/index.ts';
 import { type RgbImage } from '../coloured.ts';
 import { type RegionMap } from '../region-map.ts';
@@ -65,7 +66,7 @@ export function readSeen(
       for (let c = 0; c < 3; c++) sums[3 * label + c] += LINEAR_LIGHTS[data[3 * i + c]] / paperLevel;
     }
   }
-  const white = bare.map(median);
+  const white = bare.map((channel) => median(channel) ?? 255);
   const paperLight = 0.299 * white[0] + 0.587 * white[1] + 0.114 * white[2];
   const paper = labOfRgb([white[0], white[1], white[2]]);
   const grounds: SeenGround[] = [];
@@ -98,8 +99,4 @@ function wellInside(
   for (const at of [y * width + x - inset, y * width + x + inset, (y - inset) * width + x, (y + inset) * width + x])
     if (labels[at] !== label) return 0;
   return label;
-}
-
-function median(values: number[]): number {
-  return values.length === 0 ? 255 : values.sort((a, b) => a - b)[values.length >> 1];
 }

@@ -5,5 +5,6 @@ export const free: Scheme = {
   name: 'free',
   says: 'Hands of your own, each turned by itself.',
   hands: [0, 100, 200],
+  byHand: true,
   largeHues: 0,
 };

@@ -5,6 +5,8 @@ export interface Scheme {
   says: string;
   /** Degrees from the anchor on the wheel in use, the ruling one first. */
   hands: readonly number[];
+  /** Whether hands are turned each by itself, and may be more or fewer. */
+  byHand?: boolean;
   /** How many hues are to be seen on large things at the least; 0 where few are the point. */
   largeHues: number;
 }

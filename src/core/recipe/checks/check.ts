@@ -10,6 +10,8 @@ export interface Finding {
   /** Id of the check. */
   kind: string;
   title: string;
+  /** What it is about: the layers, or how wide what they are laid in is. */
+  about: 'layers' | 'widths';
   sentence: string;
   /** What to do, in a sentence. */
   remedy: string;
@@ -17,8 +19,8 @@ export interface Finding {
   change: RecipeEdits | null;
 }
 
-/** What a check finds; its kind and title are those of the check. */
-export type Found = Omit<Finding, 'kind' | 'title'>;
+/** What a check finds; its kind, title and what it is about are those of the check. */
+export type Found = Omit<Finding, 'kind' | 'title' | 'about'>;
 
 /** One kind of place of a recipe, and what happens there. */
 export interface LookedPlace {
@@ -76,6 +78,8 @@ export interface PaperRisk {
 export interface Check {
   id: string;
   title: string;
+  /** What it is about: the layers, or how wide what they are laid in is; default the layers. */
+  about?: Finding['about'];
   find(look: Look): Found | null;
 }
 

@@ -82,8 +82,8 @@ export function checkRecipe(
     thickOf: (id: string) =>
       layPasses(ground, new Array<Pass>(THICK_PASSES).fill({ pencil: optics.get(id)!, pressure: 'firm' })).lab,
   };
-  return CHECKS.flatMap(({ id, title, find }) => {
+  return CHECKS.flatMap(({ id, title, about = 'layers', find }) => {
     const found = find(look);
-    return found ? [{ kind: id, title, ...found }] : [];
+    return found ? [{ kind: id, title, about, ...found }] : [];
   });
 }

@@ -5,6 +5,7 @@ import { type Check } from './check.ts';
 export const narrow: Check = {
   id: 'narrow',
   title: 'Some are narrow.',
+  about: 'widths',
   find({ recipe, context: { regions } }) {
     const most = Math.max(0, ...recipe.layers.map((layer) => layer.fromWidthMm));
     const tight = regions.filter((region) => region.usableWidthMm < most).length;

@@ -9,7 +9,7 @@ export const wetPaper: Check = {
   id: 'wet-paper',
   title: 'This paper may not stand water.',
   find({ recipe: { layers }, paper: { weightGsm, waterSafe, inkRuns } }) {
-    const wet = layers.filter(({ tool }) => tool === 'water');
+    const wet = layers.filter(({ tool }) => tool && toolById(tool).watery);
     if (wet.length === 0) return null;
     const thin = waterSafe === null && weightGsm !== null && weightGsm < STANDS_WATER_GSM;
     const why =

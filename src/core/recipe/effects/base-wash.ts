@@ -1,3 +1,4 @@
+import { isSoluble } from '../../laydown/index.ts';
 import { inOrder } from './blend.ts';
 import { type Effect } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
@@ -14,7 +15,10 @@ export const baseWash: Effect = {
   bySchool: true,
   lay(school, family, context) {
     const own = inOrder(family, school.sketch);
-    const soluble = [...family.pencils].reverse().find((pencil) => context.typeOf?.(pencil) === 'water-soluble');
+    const soluble = [...family.pencils].reverse().find((pencil) => {
+      const type = context.typeOf?.(pencil);
+      return type !== undefined && isSoluble(type);
+    });
     if (!soluble) {
       return {
         layers: fitted(own, context),

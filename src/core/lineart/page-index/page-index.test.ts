@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { type GreyImage, NO_REGION, PageIndex, distanceToLines, findRegions, growLabels, ringArea } from './index.ts';
+import { type GreyImage, NO_REGION, PageIndex, distanceToLines, findRegions, growLabels, ringArea } from '../index.ts';
 
 const SIDE = 160;
 /** A page of 16 x 16 mm, framed, with lines across it at some places, one of them with a gap, and a fleck. */
