@@ -105,7 +105,7 @@ export async function benchKeeping(): Promise<void> {
     });
     await storeRegions(db, SHEET, whole.meta.from, whole.packed);
     const change = (id: string, edit: Parameters<typeof editPlan>[3]) =>
-      editPlan(db, SHEET, { id, stage: 'page', label: id }, edit);
+      editPlan(db, SHEET, { id, stage: 'sheet', label: id }, edit);
     await change('gather', (plan) => Object.assign(plan, { things: frontToBack(all) }));
     for (let k = 0; k < changes; k++)
       await change(`change-${k}`, (plan) => (plan.things[`thing-${k % things}`].form = k % 2 ? 'flat' : 'dome'));

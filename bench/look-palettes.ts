@@ -1,5 +1,5 @@
 import { type Lab, deltaE2000, oklchOfLab } from '../src/core/colour/index.ts';
-import { type Proposal, apartInAll } from '../src/core/palette/index.ts';
+import { type Proposal, paletteDifference } from '../src/core/palette/index.ts';
 import { DEMO_PAGES, demoPencils } from '../src/demo/index.ts';
 import { summariseSheet } from '../src/plan/derive/index.ts';
 import { printTable } from './measure.ts';
@@ -70,12 +70,12 @@ function factsOf({ plan, map }: OpenedPage, proposals: readonly Proposal[], sche
   const free = page.things.map(({ natural }, i) => (natural ? 0 : share[i]));
   const pairs = labs.flatMap((one, i) => labs.slice(i + 1).map((other) => [one, other] as const));
   const inFree = (one: readonly Lab[], other: readonly Lab[]) =>
-    apartInAll(one, other, free) /
+    paletteDifference(one, other, free) /
     Math.max(
       1e-9,
       free.reduce((all, each) => all + each, 0),
     );
-  const apart = pairs.map(([one, other]) => apartInAll(one, other, share));
+  const apart = pairs.map(([one, other]) => paletteDifference(one, other, share));
   const hues = new Set(
     first.flatMap((lab, i) =>
       share[i] > LARGE && chroma(lab) >= GREY ? [Math.round(oklchOfLab(lab).h / 30) % 12] : [],

@@ -5,7 +5,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { type Browser, type Download, type Page } from 'playwright-core';
 import { BenchState, type Notebook, type RecordEntry, type SheetState } from '../src/contracts/index.ts';
 import { movedTo, validateSequence } from '../src/core/bench/index.ts';
-import { ownAddresses } from '../src/server/door.ts';
+import { ownAddresses } from '../src/server/access.ts';
 import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import { goTo, pressAtTable, putInOrder } from './stages.ts';
 

@@ -67,7 +67,7 @@ describe('the booklet and its devices', () => {
     await dialog.getByRole('button', { name: 'Scan it' }).click();
     await dialog.getByRole('img', { name: /What came back/ }).waitFor();
     await dialog.getByRole('button', { name: 'Bring it in as a page' }).click();
-    await page.waitForURL(/\/page$/);
+    await page.waitForURL(/\/sheet$/);
     await page.getByText(/found,/).waitFor();
     const cards = await stored<SheetCard[]>('/sheets');
     const own = cards.find(({ origin }) => origin === 'own')!;

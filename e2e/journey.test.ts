@@ -310,7 +310,7 @@ describe('the way through the stages', () => {
       await page.getByRole('radio', { name: 'Evening' }).click();
       await page.waitForFunction(() => document.documentElement.dataset.mode === 'evening');
       expect(await accessibilityFaults(page), 'settings by evening').to.equal('');
-      const stages = ['page', 'wheel', 'light', 'layers', 'bench', 'bench?sitting=1', 'record'].map(
+      const stages = ['sheet', 'wheel', 'light', 'layers', 'bench', 'bench?sitting=1', 'record'].map(
         (stage) => `/sheets/ferry-steps/${stage}`,
       );
       for (const path of ['/sheets', '/tray/demo-tray', '/tray/my-pencils', ...stages]) {

@@ -34,7 +34,7 @@ describe('a page of 4,000 regions', () => {
       .png()
       .toBuffer();
     await page.getByLabel('Picture of a page').setInputFiles({ name: 'many.png', mimeType: 'image/png', buffer: png });
-    await page.waitForURL(/\/page$/);
+    await page.waitForURL(/\/sheet$/);
     await page.getByText(/found,/).waitFor();
     const id = /sheets\/([^/]+)\//.exec(page.url())![1];
     const meta = RegionsMeta.parse(await (await fetch(`${desk.url}/api/sheets/${id}/regions`)).json());

@@ -35,7 +35,7 @@ describe('layers of a sheet', () => {
   /** From the shelf to a sheet whose things are named and have families. */
   async function withPalette(id: string, thing: string): Promise<void> {
     sheetId = id;
-    await page.goto(`${desk.url}/sheets/${id}/page`);
+    await page.goto(`${desk.url}/sheets/${id}/sheet`);
     await page.getByText(/found,/).waitFor();
     await page.getByRole('button', { name: 'Name things from the key' }).click();
     await page.getByRole('list', { name: 'Things' }).getByText(thing, { exact: true }).waitFor();

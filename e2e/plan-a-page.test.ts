@@ -55,7 +55,7 @@ describe('planning a whole page', function () {
     };
     answers++;
     await page.getByLabel('Picture of a page').setInputFiles({ name: 'loft.jpg', mimeType: 'image/jpeg', buffer });
-    await page.waitForURL(/\/page$/);
+    await page.waitForURL(/\/sheet$/);
     await page.getByText(/found,/).waitFor();
     await answer('Guess what belongs together');
     await answer(/^Keep these \d+/);

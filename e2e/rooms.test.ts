@@ -35,7 +35,7 @@ describe('the desk in every room', () => {
     await desk?.close();
   });
 
-  const STAGES = ['page', 'wheel', 'light', 'layers', 'bench', 'record'];
+  const STAGES = ['sheet', 'wheel', 'light', 'layers', 'bench', 'record'];
   const at = async (path: string) => {
     await page.goto(desk.url + path);
     await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy="true"]'));
@@ -118,7 +118,7 @@ describe('the desk in every room', () => {
       });
 
     it('no ground, text or border has a colour of its own, by day or by evening', async () => {
-      const stages = ['page', 'light'].map((stage) => `/sheets/ferry-steps/${stage}`);
+      const stages = ['sheet', 'light'].map((stage) => `/sheets/ferry-steps/${stage}`);
       for (const path of ['/sheets', '/settings', '/tray/demo-tray', ...stages]) {
         await at(path);
         for (const mode of ['evening', 'day']) {
@@ -246,7 +246,7 @@ describe('the desk in every room', () => {
     });
 
     it('a screen that cannot be loaded says so and shows the way back', async () => {
-      await page.goto(`${desk.url}/sheets/no-such-sheet/page`);
+      await page.goto(`${desk.url}/sheets/no-such-sheet/sheet`);
       await page.getByText('This sheet is not on the desk.').waitFor();
       await page.getByRole('link', { name: 'Back to the shelf' }).click();
       await page.getByRole('heading', { name: 'Which page tonight?' }).waitFor();
@@ -285,7 +285,7 @@ describe('the desk in every room', () => {
     });
 
     it('things, stages and pencils are found by typing', async () => {
-      await at('/sheets/ferry-steps/page');
+      await at('/sheets/ferry-steps/sheet');
       const find = page.getByRole('combobox', { name: /Find/ });
       await find.fill('tin kettle');
       await page.getByRole('option', { name: /Tin kettle/ }).waitFor();

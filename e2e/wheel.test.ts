@@ -282,7 +282,7 @@ describe('the wheel', () => {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({
         id: 'half-coloured',
-        stage: 'page',
+        stage: 'sheet',
         label: 'half is coloured',
         patches: half.patches,
         inverse: half.inverse,

@@ -130,7 +130,7 @@ describe('the plan of a sheet', () => {
 describe('commands', () => {
   const command = {
     id: 'command-1',
-    stage: 'page',
+    stage: 'sheet',
     label: 'name Bell',
     patches: [{ path: ['light'], value: { kind: 'behind' } }],
     inverse: [{ path: ['light'], value: { kind: 'ambient' } }],

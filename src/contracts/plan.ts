@@ -401,7 +401,7 @@ export const Patch = z.object({
 });
 export type Patch = z.infer<typeof Patch>;
 
-export const STAGES = ['page', 'wheel', 'light', 'layers', 'bench', 'record'] as const;
+export const STAGES = ['sheet', 'wheel', 'light', 'layers', 'bench', 'record'] as const;
 export const Stage = z.enum(STAGES);
 export type Stage = z.infer<typeof Stage>;
 

@@ -8,27 +8,27 @@ import { type Sitting, overheadOf } from '../core/bench/index.ts';
  */
 export function benchPlanWithSittings(
   id: string,
-  plan: NewBenchPlan,
+  benchPlan: NewBenchPlan,
   sittings: readonly Sitting[],
   done: ReadonlySet<string>,
 ): NewBenchPlan {
   const left = sittings
     .map(({ steps, minutes }) => ({ steps: steps.filter((step) => !done.has(step)), minutes }))
     .filter(({ steps }) => steps.length > 0);
-  const stepOf = new Map(plan.steps.map((step) => [step.id, step]));
+  const stepOf = new Map(benchPlan.steps.map((step) => [step.id, step]));
   const order = left.flatMap(({ steps }) => steps);
   const { pickUps, sharpenings, smearCm2 } = overheadOf(order.map((step) => stepOf.get(step)!));
   return {
-    ...plan,
+    ...benchPlan,
     id,
     order,
     pickUps,
     sharpenings,
     smearCm2,
-    lowerBound: Math.min(plan.lowerBound, pickUps),
+    lowerBound: Math.min(benchPlan.lowerBound, pickUps),
     sittings: left,
     minutes: left.reduce((sum, { minutes }) => sum + minutes, 0),
-    steps: plan.steps
+    steps: benchPlan.steps
       .filter((step) => !done.has(step.id))
       .map((step) => ({ ...step, after: step.after.filter((before) => !done.has(before)) })),
   };

@@ -16,7 +16,7 @@ import { LAYDOWN_MODEL, bareGround, declaredFit, paperById, pencilOptics, whiteB
 import { type Region } from '../core/lineart/index.ts';
 import { type ToneStack } from '../core/preview/index.ts';
 import { benchPlanFrom, plannedWear, shoppingList, laidLayers, openSteps } from './index.ts';
-import { asTrayPencil, paperInUse, readingsOf } from '../pencils/index.ts';
+import { asTrayPencil, paperModelOf, readingsOf } from '../pencils/index.ts';
 import {
   deriveForms,
   deriveHours,
@@ -277,26 +277,26 @@ describe('a paper as the swatches of a tray say that it is', () => {
   const [first, second] = pencils;
 
   it('is as declared while nothing was fitted, and each pencil is declared or read once', () => {
-    const use = paperInUse('cream-sheet', pencils, [], new Set([second.id]));
+    const use = paperModelOf('cream-sheet', pencils, [], new Set([second.id]));
     expect(use.paper).to.equal(paperById('cream-sheet'));
     expect(use.trayPencil(first)).to.deep.equal(asTrayPencil(first));
     expect([use.beliefIn(first).ground, use.beliefIn(second).ground]).to.deep.equal(['declared', 'read once']);
   });
 
   it('is as it was fitted, tint and all its own, in the hand that was found', () => {
-    const { paper, carried } = paperInUse('white-book/fff0e0', pencils, [onWhite]);
+    const { paper, carried } = paperModelOf('white-book/fff0e0', pencils, [onWhite]);
     expect(carried).to.equal(false);
     expect(paper).to.deep.include({ tint: '#fff0e0', rough: 0.4, tooth: 1.2, spread: 0.7, hand: { light: 0.6 } });
   });
 
   it('is laid in the hand as trials taught it since, while masstones stay as they were laid', () => {
-    const use = paperInUse('white-book', pencils, [{ ...onWhite, learnt: { light: 2, firm: 0.5 } }]);
+    const use = paperModelOf('white-book', pencils, [{ ...onWhite, learnt: { light: 2, firm: 0.5 } }]);
     expect(use.paper.hand).to.deep.equal({ light: 1.2, firm: 0.5 });
     for (const pencil of [first, second]) expect(use.trayPencil(pencil).masstoneOn!.hand).to.deep.equal({ light: 0.6 });
   });
 
   it('knows a fitted pencil by its swatches, and takes others to lay as fitted ones of their kind do', () => {
-    const use = paperInUse('white-book', pencils, [onWhite]);
+    const use = paperModelOf('white-book', pencils, [onWhite]);
     expect(use.trayPencil(first)).to.deep.include({ laydown: 1.2, scatter: 3, masstone: [40, 10, 20], slope: 0.8 });
     expect(use.beliefIn(first)).to.deep.equal({ ground: 'fitted', apart: 1.9 });
     const other = use.trayPencil(second);
@@ -304,12 +304,12 @@ describe('a paper as the swatches of a tray say that it is', () => {
     expect(other.masstoneOn).to.deep.include({ rough: 0.4, hand: { light: 0.6 } });
     expect(use.beliefIn(second).ground, 'one pencil says too little of others').to.equal('declared');
     const six = [...Array(6).keys()].map((i) => ({ pencilId: i === 0 ? first.id : `other-${i}`, fit }));
-    const more = paperInUse('white-book', pencils, [{ ...onWhite, pencils: six }]);
+    const more = paperModelOf('white-book', pencils, [{ ...onWhite, pencils: six }]);
     expect(more.beliefIn(second).ground).to.equal('like its kind');
   });
 
   it('carries a fit over to a paper that was never swatched, as rough beside it as it is declared', () => {
-    const use = paperInUse('kraft-card', pencils, [onWhite]);
+    const use = paperModelOf('kraft-card', pencils, [onWhite]);
     expect(use.carried).to.equal(true);
     const kraft = paperById('kraft-card');
     expect(use.paper.rough).to.be.closeTo(0.4 * kraft.rough, 1e-9);
@@ -320,14 +320,14 @@ describe('a paper as the swatches of a tray say that it is', () => {
 
   it('leaves aside what was fitted with another edition of the layer model', () => {
     const former = { ...onWhite, fit: { ...found, model: LAYDOWN_MODEL - 1 } };
-    expect(paperInUse('white-book', pencils, [former]).fit).to.equal(null);
-    expect(paperInUse('white-book', pencils, [former]).paper).to.equal(paperById('white-book'));
+    expect(paperModelOf('white-book', pencils, [former]).fit).to.equal(null);
+    expect(paperModelOf('white-book', pencils, [former]).paper).to.equal(paperById('white-book'));
   });
 
   it('prefers the swatches of this paper, then the newest of others', () => {
     const older = { ...onWhite, paper: 'cream-sheet', at: '2026-02-01T10:00:00.000Z', fit: { ...found, rough: 0.9 } };
-    expect(paperInUse('cream-sheet', pencils, [onWhite, older]).fit).to.equal(older);
-    expect(paperInUse('kraft-card', pencils, [older, onWhite]).fit).to.equal(onWhite);
+    expect(paperModelOf('cream-sheet', pencils, [onWhite, older]).fit).to.equal(older);
+    expect(paperModelOf('kraft-card', pencils, [older, onWhite]).fit).to.equal(onWhite);
   });
 });
 
@@ -438,7 +438,7 @@ describe('what is planned', () => {
     const fit = { laydown: 1, scatter: 1, fills: 1, masstone: [40, 0, 0] as const, apart: 1, doubtful: [] };
     const found = declaredFit(paperById('white-book'));
     const on = { paper: 'white-book', at: '', learnt: {}, fit: found, pencils: [{ pencilId: stub.id, fit }] };
-    expect(paperInUse('white-book', [stub], [on]).trayPencil(stub).presses).to.equal(1);
+    expect(paperModelOf('white-book', [stub], [on]).trayPencil(stub).presses).to.equal(1);
   });
 });
 

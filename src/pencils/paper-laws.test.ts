@@ -12,7 +12,7 @@ import {
   layPasses,
   pencilOptics,
 } from '../core/laydown/index.ts';
-import { paperInUse } from './index.ts';
+import { paperModelOf } from './index.ts';
 
 const hex = fc
   .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
@@ -79,7 +79,7 @@ describe('whatever swatches of a tray say', () => {
         paperId,
         (some, fit, own, on, here) => {
           const all = named(some);
-          const use = paperInUse(here, all, [fitOf(on, fit, own.slice(0, all.length))]);
+          const use = paperModelOf(here, all, [fitOf(on, fit, own.slice(0, all.length))]);
           for (const pencil of all) {
             const optics = pencilOptics(use.trayPencil(pencil));
             for (const pressure of PRESSURES) {
@@ -99,7 +99,7 @@ describe('whatever swatches of a tray say', () => {
     fc.assert(
       fc.property(pencils, found, pigmented, paperId, (some, fit, own, on) => {
         const [first, ...rest] = named(some);
-        const use = paperInUse(on, [first, ...rest], [fitOf(on, fit, [own])]);
+        const use = paperModelOf(on, [first, ...rest], [fitOf(on, fit, [own])]);
         const optics = pencilOptics(use.trayPencil(first));
         const passes = (['firm', 'firm', 'burnish'] as const).map((pressure) => ({ pencil: optics, pressure }));
         const { lab } = layPasses(bareGround(use.paper), passes);
@@ -117,7 +117,7 @@ describe('whatever swatches of a tray say', () => {
     fc.assert(
       fc.property(pencils, found, pencilFit, paperId, paperId, (some, fit, own, on, here) => {
         const all = named(some);
-        const use = paperInUse(here, all, [fitOf(on, fit, [own])], new Set(all.map(({ id }) => id)));
+        const use = paperModelOf(here, all, [fitOf(on, fit, [own])], new Set(all.map(({ id }) => id)));
         const beliefs = all.map(use.beliefIn);
         expect(beliefs[0].ground).to.equal(on === here ? 'fitted' : 'carried');
         for (const { ground, apart } of beliefs) {

@@ -7,7 +7,7 @@ import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { NewPalette, NewRecipeCard, Settings } from '../contracts/index.ts';
 import { type Database } from './db/open-database.ts';
-import { type Door, doorRoutes, requireSession } from './door.ts';
+import { type Access, accessRoutes, requireSession } from './access.ts';
 import { Refused } from './refused.ts';
 import { bodyOf, json, refuse } from './routes/handle.ts';
 import { deviceRoutes } from './routes/devices.ts';
@@ -28,13 +28,13 @@ export interface AppOptions {
   /** Folder of the built web files, or null to serve the API alone. */
   web: string | null;
   /** How other devices come in; null: the desk is for this computer alone. */
-  door?: Door | null;
+  access?: Access | null;
   /** Told of every request to the API, and whether it may change something. */
   onRequest?: (changes: boolean) => void;
 }
 
 /** The whole HTTP side: the API under /api and, beside it, the built web files. */
-export function createApp({ db, log, demoSheets, web, door = null, onRequest }: AppOptions): Express {
+export function createApp({ db, log, demoSheets, web, access = null, onRequest }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false }));
@@ -58,8 +58,8 @@ export function createApp({ db, log, demoSheets, web, door = null, onRequest }: 
     onRequest?.(request.method !== 'GET');
     next();
   });
-  app.use('/api', ...requireSession(door), express.json({ limit: '20mb' }));
-  app.use('/api/door', doorRoutes(door));
+  app.use('/api', ...requireSession(access), express.json({ limit: '20mb' }));
+  app.use('/api/access', accessRoutes(access));
   app.get(
     '/api/health',
     json(async () => ({ ok: true })),

@@ -6,7 +6,7 @@ import pino from 'pino';
 import { seedDemo } from '../demo/index.ts';
 import { createApp } from './app.ts';
 import { openDatabase } from './db/open-database.ts';
-import { LEAST_CODE, openDoor, ownAddresses } from './door.ts';
+import { LEAST_CODE, prepareAccess, ownAddresses } from './access.ts';
 import { startOver } from './fresh.ts';
 import { lockFolder } from './lock.ts';
 import { demoDesk } from './services/demo-desk.ts';
@@ -41,10 +41,10 @@ try {
   await ensureDesk(db);
   const seeded = await seedDemo(demoDesk(db, demoSheets));
   if (seeded) console.log('The demo sheets and pencils are laid out.');
-  const door = isOpen ? await openDoor(db, code) : null;
+  const access = isOpen ? await prepareAccess(db, code) : null;
   const house = whenQuiet(db, (fault) => log.error(fault));
   const { onRequest } = house;
-  const server = createApp({ db, log, demoSheets, web, door, onRequest }).listen(port, host, (error?: Error) => {
+  const server = createApp({ db, log, demoSheets, web, access, onRequest }).listen(port, host, (error?: Error) => {
     if (error) return stop(error);
     const address = server.address();
     const actual = typeof address === 'object' && address ? address.port : port;

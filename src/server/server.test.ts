@@ -572,7 +572,7 @@ describe('recipe cards', () => {
   });
 });
 
-describe('the door', () => {
+describe('access', () => {
   it('answers this computer only', async () => {
     const { api } = await emptyDesk();
     expect((await api.get('/api/sheets').set('Host', 'example.test')).status).to.equal(403);

@@ -34,7 +34,7 @@ async function olderDesk({ plan, changes }: Stored) {
     changes.map(({ label, before, after, undone }, i) => ({
       id: `older-${i}`,
       sheetId: SHEET,
-      stage: 'page',
+      stage: 'sheet',
       label,
       before,
       after,

@@ -32,13 +32,13 @@ export async function resample(
 ): Promise<Picture> {
   const { width, height } = size;
   const data = new Uint8Array(3 * width * height);
-  const breathe = checkpoints(run);
+  const checkpoint = checkpoints(run);
   const grain = noiseTable(look.random);
   const at = { x: 0, y: 0 };
   const light: [number, number, number] = [1, 1, 1];
   const row = 3 * from.width;
   for (let y = 0, o = 0; y < height; y++) {
-    if (y % ROWS === 0) await breathe(y / height, doing);
+    if (y % ROWS === 0) await checkpoint(y / height, doing);
     let g = Math.floor(look.random() * grain.length);
     for (let x = 0; x < width; x++) {
       inverse(x + 0.5, y + 0.5, at);

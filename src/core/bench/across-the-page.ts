@@ -1,5 +1,5 @@
 import { type Problem, doAll } from './problem.ts';
-import { Stretch } from './stretch.ts';
+import { Subproblem } from './subproblem.ts';
 
 /** How wide a search looks: first over the whole page, then over windows of an order. */
 const WIDTH = { whole: 40, window: 12 };
@@ -33,7 +33,7 @@ export async function acrossThePage(
 ): Promise<AcrossThePage | null> {
   const start = new Uint16Array(whole.chains.length);
   const end = Uint16Array.from(whole.chains, (chain) => chain.length);
-  const stretch = new Stretch(whole, [...whole.chains.keys()], start, end);
+  const stretch = new Subproblem(whole, [...whole.chains.keys()], start, end);
   const kept = stretch.among;
   const found = await beam(stretch, {
     width: WIDTH.whole,
@@ -61,7 +61,7 @@ export async function acrossThePage(
   async function solveOne() {
     const size = Math.min(runs.length, WINDOW.least + Math.floor(random() * (WINDOW.most - WINDOW.least + 1)));
     const from = Math.floor(random() * (runs.length - size + 1));
-    const again = await beam(new Stretch(whole, kept, before[from], before[from + size]), {
+    const again = await beam(new Subproblem(whole, kept, before[from], before[from + size]), {
       width: WIDTH.window,
       shake: SHAKE,
       random,
@@ -92,7 +92,7 @@ interface State {
 }
 
 /** The fewest runs that are found from one state of the page to another or beyond; null where there are none. */
-async function beam(stretch: Stretch, { width, shake, random, most, pause }: BeamOptions): Promise<number[] | null> {
+async function beam(stretch: Subproblem, { width, shake, random, most, pause }: BeamOptions): Promise<number[] | null> {
   let states: State[] = [{ done: new Uint16Array(stretch.things), path: null, score: 0 }];
   if (stretch.things === 0) return [];
   for (let depth = 1; depth <= most; depth++) {

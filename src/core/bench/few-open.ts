@@ -22,7 +22,7 @@ export interface Opened {
  * @param random shakes the choice of pencils; null for none
  * @throws RangeError where steps wait for each other in a circle
  */
-export function workThrough(
+export function decodeOpeningOrder(
   problem: Problem,
   opening: readonly number[],
   limit: number,

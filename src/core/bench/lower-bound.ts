@@ -1,5 +1,5 @@
 import { type Problem, runsFrom } from './problem.ts';
-import { Stretch } from './stretch.ts';
+import { Subproblem } from './subproblem.ts';
 
 /** Pencils are looked at in groups of at most so many, each with all others left out. */
 const GROUP = 8;
@@ -65,7 +65,7 @@ function withOnly({ chains, pencil, pencils, thing, place }: Problem, group: Rea
 async function fewestOf(problem: Problem, pause: () => Promise<void>): Promise<number> {
   const start = new Uint16Array(problem.chains.length);
   const end = Uint16Array.from(problem.chains, ({ length }) => length);
-  const stretch = new Stretch(problem, [...problem.chains.keys()], start, end);
+  const stretch = new Subproblem(problem, [...problem.chains.keys()], start, end);
   const begun = new Uint16Array(stretch.things);
   /** States that wait to be looked at, by the fewest pick-ups that may lead over them. */
   const waiting: { done: Uint16Array; runs: number }[][] = [];

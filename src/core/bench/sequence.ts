@@ -3,8 +3,8 @@ import { type Run, checkpoints, quietRun } from '../run/index.ts';
 import { type AcrossThePage, acrossThePage } from './across-the-page.ts';
 import { type Costs, type Handedness, USUAL_COSTS } from './costs.ts';
 import { type Sitting, cutSittings } from './cut-sittings.ts';
-import { type Opened, TOO_MANY, byLikeness, costOf, workThrough } from './few-open.ts';
-import { Opening } from './opening.ts';
+import { type Opened, TOO_MANY, byLikeness, costOf, decodeOpeningOrder } from './few-open.ts';
+import { OpeningAnnealer } from './opening-annealer.ts';
 import { lowerBound } from './lower-bound.ts';
 import { type Overhead, Pricing } from './overhead.ts';
 import { Polish } from './polish.ts';
@@ -63,9 +63,9 @@ export async function sequence(
   const { openThings = 4, sittingMinutes = 40, seed = 1, maxIterations = 200, deadlineMs = Infinity } = options;
   const { costs = USUAL_COSTS, hand = 'right' } = options;
   if (!(openThings >= 1)) throw new RangeError('At least one thing has to be open to be worked on.');
-  const breathe = checkpoints(run);
+  const checkpoint = checkpoints(run);
   const ends = run.now() + deadlineMs;
-  await breathe(0, 'ordering steps');
+  await checkpoint(0, 'ordering steps');
   const problem = problemOf(steps);
   const pricing = new Pricing(steps, costs, hand);
   const things = problem.chains.length;
@@ -77,10 +77,11 @@ export async function sequence(
   ];
   const rounds = maxIterations * (limits.length + Number(unlimited));
   const alike = byLikeness(problem);
-  const first = workThrough(problem, alike, 1, null);
+  const first = decodeOpeningOrder(problem, alike, 1, null);
   let best: Found = { steps: first.steps, overhead: pricing.of(first.steps), beyond: first.beyond };
   let round = 0;
-  const tell = () => breathe(Math.min(1, round / rounds), `ordering steps: ${best.overhead.pickUps} pick-ups so far`);
+  const tell = () =>
+    checkpoint(Math.min(1, round / rounds), `ordering steps: ${best.overhead.pickUps} pick-ups so far`);
   let told = run.now();
   /** Within a round others come to their turn now and then. */
   const pause = async () => {
@@ -104,18 +105,18 @@ export async function sequence(
   const acrossPolisher = polisher(things);
   let laid = search && laidOut(problem, search);
   for (let i = 0; search && laid && i < maxIterations; i++) {
-    if (!(await goesOn(await acrossPolisher.goOn(laid)))) break;
+    if (!(await goesOn(await acrossPolisher.polish(laid)))) break;
     await search.improve();
     if (search.runs.length < laid.pickUps) laid = laidOut(problem, search);
   }
   for (const limit of limits) {
     // Each begins anew, so that more rounds only go on where fewer stopped.
-    const opening = new Opening(problem, alike, limit, seededRandom(seed + limit));
+    const opening = new OpeningAnnealer(problem, alike, limit, seededRandom(seed + limit));
     const own = polisher(limit);
-    let more = await goesOn(await own.goOn(opening.best));
+    let more = await goesOn(await own.polish(opening.best));
     for (let i = 0; more && i < maxIterations; i++) {
       await opening.improve(i, pause);
-      more = await goesOn(await own.goOn(opening.best));
+      more = await goesOn(await own.polish(opening.best));
     }
     if (run.now() >= ends) break;
   }
@@ -176,7 +177,7 @@ class Polisher {
   }
 
   /** @returns the cheapest order so far of all that were brought */
-  async goOn(found: Opened): Promise<Found> {
+  async polish(found: Opened): Promise<Found> {
     if (!this.#under || costOf(found) < costOf(this.#under.from)) {
       this.#under = { from: found, polish: this.#polish(found.steps), waited: 0 };
     } else if (++this.#under.waited < this.#patience) return this.#best!;

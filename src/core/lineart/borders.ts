@@ -1,4 +1,4 @@
-import { longer } from './longer.ts';
+import { doubled } from './doubled.ts';
 import { NO_REGION } from './region-map.ts';
 
 /** A stretch of border between two labels, from one meeting point of borders to the next, or closed in itself. */
@@ -46,7 +46,7 @@ export function traceBorders(
   let count = 0;
   const mark = (c: number, ways: number) => {
     if (cracks[c] === 0) {
-      if (count === corners.length) corners = longer(corners);
+      if (count === corners.length) corners = doubled(corners);
       corners[count++] = c;
     }
     cracks[c] |= ways;
@@ -130,13 +130,13 @@ export function traceBorders(
       } else if (way === 2) cracks[--c] |= EAST << WALKED;
       else cracks[(c -= across)] |= SOUTH << WALKED;
       if (c === start || degree(c) > 2) break;
-      if (n === path.length) path = longer(path);
+      if (n === path.length) path = doubled(path);
       path[n++] = c;
       way = open(c, way) ? way : open(c, (way + 1) % 4) ? (way + 1) % 4 : (way + 3) % 4;
     }
     const closed = c === start && degree(c) === 2;
     if (!closed) {
-      if (n === path.length) path = longer(path);
+      if (n === path.length) path = doubled(path);
       path[n++] = c;
     }
     const points = simplified(path, n, across, closed, tolerancePx);

@@ -53,28 +53,28 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
     throw new RangeError('The page needs a real size above 0 mm before its regions can be measured.');
   if (!(closeGapMm >= 0 && closeGapMm <= 5)) throw new RangeError('Gaps are closed from 0 to 5 mm wide.');
   const size = { width, height, pixelsPerMm };
-  const breathe = checkpoints(run);
+  const checkpoint = checkpoints(run);
 
   refuseDarkPage(grey);
-  await breathe(0.02, 'evening out the light');
+  await checkpoint(0.02, 'evening out the light');
   const flat = flattenLight(grey);
-  await breathe(0.2, 'telling ink from paper');
+  await checkpoint(0.2, 'telling ink from paper');
   const ink = findInk(flat, palestInk, flat.data);
   drawCuts(ink, size, mends);
   const pieces = dropSpecks(ink, width, height, Math.floor(speckMm * pixelsPerMm));
-  await breathe(0.3, 'looking for gaps in the outlines');
+  await checkpoint(0.3, 'looking for gaps in the outlines');
   const gaps = closeGaps(ink, pieces, size, { closeGapMm, minRegionMm2, mends });
-  await breathe(0.5, 'finding closed areas');
+  await checkpoint(0.5, 'finding closed areas');
   const runs = findRuns(ink, width, height, 0);
   const { idOf, count, flecks } = keepRegions(runs, joinRuns(runs, 4), size, minRegionMm2, mends);
   const labels = paint(runs, idOf, width, height);
-  await breathe(0.6, 'measuring widths');
+  await checkpoint(0.6, 'measuring widths');
   const white = measureRegions(runs, idOf, size, count);
-  await breathe(0.75, 'following the outlines');
+  await checkpoint(0.75, 'following the outlines');
   const lines = linePixels(labels);
   const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm), lines);
   const arcs = traceBorders(grown, width, height, BORDER_TOLERANCE_PX, lines);
-  await breathe(0.9, 'comparing shapes');
+  await checkpoint(0.9, 'comparing shapes');
   const rings = ringsOfRegions(arcs, count);
   const regions = white.map((measured): Region => {
     const own = rings[measured.id];

@@ -1,4 +1,4 @@
-import { longer } from './longer.ts';
+import { doubled } from './doubled.ts';
 
 /** Lines wider than twice this are solid black shapes, mm. */
 export const LINE_REACH_MM = 2;
@@ -8,7 +8,7 @@ export function linePixels(labels: Uint16Array): Int32Array {
   let lines = new Int32Array(1 + (labels.length >> 2));
   let n = 0;
   for (let i = labels.indexOf(0); i >= 0;) {
-    if (n === lines.length) lines = longer(lines);
+    if (n === lines.length) lines = doubled(lines);
     lines[n++] = i++;
     if (labels[i] !== 0) i = labels.indexOf(0, i);
   }

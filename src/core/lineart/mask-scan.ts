@@ -1,4 +1,4 @@
-import { longer } from './longer.ts';
+import { doubled } from './doubled.ts';
 
 /**
  * Bytes four at a time, for passes over a whole page: most of it is paper, and four pixels of paper are told at once.
@@ -25,7 +25,7 @@ export function allSet(bytes: Uint8Array): Int32Array {
   let found = new Int32Array(4096);
   let n = 0;
   for (let i = nextSet(bytes, words, 0); i < bytes.length; i = nextSet(bytes, words, i + 1)) {
-    if (n === found.length) found = longer(found);
+    if (n === found.length) found = doubled(found);
     found[n++] = i;
   }
   return found.subarray(0, n);

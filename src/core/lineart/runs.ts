@@ -1,4 +1,4 @@
-import { longer } from './longer.ts';
+import { doubled } from './doubled.ts';
 import { nextSet, wordsOf } from './mask-scan.ts';
 
 /** Stretches of equal pixels, row by row. */
@@ -44,8 +44,8 @@ export function findRuns(mask: Uint8Array, width: number, height: number, value:
       const [first, stop] = value === 0 ? [at, paperEnd] : [paperEnd, inkEnd];
       if (first < stop) {
         if (n === from.length) {
-          from = longer(from);
-          to = longer(to);
+          from = doubled(from);
+          to = doubled(to);
         }
         from[n] = first - row;
         to[n++] = stop - 1 - row;

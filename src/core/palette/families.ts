@@ -11,7 +11,7 @@ import { type Ground, type Paper, type PencilOptics, bareGround } from '../laydo
 import { type Family, bodyOf, familyOf } from '../recipe/index.ts';
 import { type PencilOnPaper, overlapOf } from '../tray/index.ts';
 import { blenderFor } from './blender.ts';
-import { type Part, outOf, targetsOf } from './part.ts';
+import { type Part, placeFromBody, targetsOf } from './palette-part.ts';
 
 /** A family found for a part, and how well it does. */
 export interface FoundFamily {
@@ -106,7 +106,7 @@ export class FamilyBook {
       rough: number;
     }
     // The pencil that gives the family its colour counts for more than its ends.
-    const weight = (place: number) => (outOf(place, targets.length) === 0 ? BODY_WEIGHT : 1);
+    const weight = (place: number) => (placeFromBody(place, targets.length) === 0 ? BODY_WEIGHT : 1);
     let ways: Way[] = near[0].map(({ at, miss, cost }) => ({ at: [at], cost: weight(0) * cost, miss, rough: 0 }));
     for (const [before, next] of near.slice(1).entries()) {
       // Each way is kept for each pencil it can end on, so that a dear start can still be a good whole.
@@ -196,7 +196,7 @@ export class FamilyBook {
 export function rowAround(natural: Lab, count: number): Lab[] {
   const { l, c, h } = oklchOfLab(natural);
   return Array.from({ length: count }, (_, i) => {
-    const out = outOf(i, count);
+    const out = placeFromBody(i, count);
     if (out === 0) return natural;
     return labOfOklch({ l: Math.min(0.95, Math.max(0.2, l + 0.2 * out)), c: c * (1 - 0.25 * Math.abs(out)), h });
   });

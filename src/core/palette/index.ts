@@ -1,6 +1,6 @@
 /** palette: schemes on the wheel, families of pencils for each thing, and whole-page proposals with their reasons. */
 export { type Scheme, MOST_HANDS, SCHEMES, handsOf, schemeById } from './schemes/index.ts';
-export { type Clarity, type Key, type Part, CLARITIES, KEYS, partOf, targetsOf } from './part.ts';
+export { type Clarity, type Key, type Part, CLARITIES, KEYS, partOf, targetsOf } from './palette-part.ts';
 export { type FoundFamily, FamilyBook, rowAround } from './families.ts';
 export { blenderFor, blenderReason } from './blender.ts';
 export { type PageSummary, type PageThing, type Pinned } from './page.ts';
@@ -15,7 +15,7 @@ export { plotsFor } from './plots.ts';
 export { type Proposal, type ProposedPart } from './proposal.ts';
 export { type SolveOptions, proposePalettes } from './propose-palettes.ts';
 export { type LookAlikes, type SeenTwice, lookAlikesUnder } from './under-lamp.ts';
-export { apartInAll, clearlyDifferent } from './differ.ts';
+export { paletteDifference, isClearlyDifferent } from './palette-difference.ts';
 export { type Audit, type Facts, type Finding, CHECKS, auditPage } from './audit/index.ts';
 export { type FamilyFacts, type Swap, factsOfFamily, swapsFor } from './family-facts.ts';
 export { type PhotoColour, coloursOfPhoto } from './photo-colours.ts';

@@ -219,7 +219,7 @@ describe('the search', () => {
         for (let k = 0; k < 12; k++) {
           expect(search.best.objective).to.be.at.most(before);
           before = search.best.objective;
-          search.goOn(200);
+          search.anneal(200);
         }
       }),
       { numRuns: 30 },
@@ -231,7 +231,7 @@ describe('the search', () => {
       fc.property(pageOf(3), angle, (page, anchor) => {
         const problem = compileProblem(page, book, { anchor, scheme: 'complementary' }, plot);
         const search = startSearch(problem, seededRandom(1));
-        search.goOn(30_000);
+        search.anneal(30_000);
         expect(search.best.objective).to.be.closeTo(exactly(problem).objective, 0.02);
       }),
       { numRuns: 12 },

@@ -22,7 +22,7 @@ export function moodTargets(mood: Problem['mood']) {
 }
 
 /** How far something is from what is wanted, in units of `by`, at most 1.5; 0 where nothing is wanted. */
-export function lack(is: number, want: number | null, by: number): number {
+export function shortfall(is: number, want: number | null, by: number): number {
   return want === null ? 0 : Math.min(1.5, Math.abs(is - want) / by);
 }
 
@@ -75,7 +75,7 @@ export function mergedAt(away: number): number {
 }
 
 /** How far a thing sinks into what lies behind it, 0..1: by value, and by what lies behind being clearer. */
-export function sunk(front: Look, behind: Look): number {
+export function lossInGround(front: Look, behind: Look): number {
   const flat = Math.max(0, 1 - Math.abs(front.body[0] - behind.body[0]) / FIGURE);
   return 0.7 * flat + 0.3 * Math.min(1, Math.max(0, behind.chroma - front.chroma) / 0.08);
 }
@@ -90,7 +90,7 @@ export function pairCosts({ options }: Problem, apart: Float32Array, colours: nu
   for (let p = 0; p < colours; p++) {
     for (let q = 0; q < colours; q++) {
       const at = p * colours + q;
-      cost[at] = WEIGHT.parting * mergedAt(apart[at]) + WEIGHT.ground * sunk(looks[p], looks[q]);
+      cost[at] = WEIGHT.parting * mergedAt(apart[at]) + WEIGHT.ground * lossInGround(looks[p], looks[q]);
     }
   }
   return cost;

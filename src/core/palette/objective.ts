@@ -1,4 +1,4 @@
-import { WEIGHT, lack, localTerms, mergedAt, moodTargets, pairCosts, sunk, weighed } from './measures.ts';
+import { WEIGHT, shortfall, localTerms, mergedAt, moodTargets, pairCosts, lossInGround, weighed } from './measures.ts';
 import { HUES, LARGE, type Packed, pack } from './packed.ts';
 import { type Problem } from './problem.ts';
 import { TERM, TERMS } from './terms.ts';
@@ -205,7 +205,7 @@ export class Objective {
     for (const { front, behind, weight } of borders) {
       const [p, q] = [options[front][this.chosen[front]], options[behind][this.chosen[behind]]];
       terms[TERM.parting] += weight * mergedAt(apart[p.colour * colours + q.colour]);
-      terms[TERM.ground] += weight * sunk(p, q);
+      terms[TERM.ground] += weight * lossInGround(p, q);
     }
     terms[TERM.focus] = this.#focusLack(this.#sums[SUM.foremost], -1, 0);
     terms[TERM.shares] = this.#sharesLack(this.#sums);
@@ -313,25 +313,25 @@ export class Objective {
     let foremost = sums[SUM.foremost];
     if (touched[foremost] === turn && changed[foremost] < contrast[foremost]) foremost = this.#foremost();
     else {
-      if (this.#outOf(i) * rival[i] > this.#outOf(foremost) * rival[foremost]) foremost = i;
+      if (this.#contrastOf(i) * rival[i] > this.#contrastOf(foremost) * rival[foremost]) foremost = i;
       for (let k = beside[i]; k < beside[i + 1]; k++) {
-        if (changed[other[k]] * rival[other[k]] > this.#outOf(foremost) * rival[foremost]) foremost = other[k];
+        if (changed[other[k]] * rival[other[k]] > this.#contrastOf(foremost) * rival[foremost]) foremost = other[k];
       }
     }
     sums[SUM.foremost] = foremost;
   }
 
   /** The contrast of a thing with what lies round it, with the change that is being weighed. */
-  #outOf(i: number): number {
+  #contrastOf(i: number): number {
     return this.#touched[i] === this.#turn ? this.#changed[i] : this.#contrast[i];
   }
 
   #foremost(): number {
     const rival = this.#rival;
     let foremost = 0;
-    let most = this.#outOf(0) * rival[0];
+    let most = this.#contrastOf(0) * rival[0];
     for (let i = 1; i < rival.length; i++) {
-      const out = this.#outOf(i) * rival[i];
+      const out = this.#contrastOf(i) * rival[i];
       if (out > most) [most, foremost] = [out, i];
     }
     return foremost;
@@ -341,12 +341,12 @@ export class Objective {
     const focus = this.#focus;
     if (focus.length === 0) return 0;
     const { first, clear } = this.#packed;
-    const most = this.#outOf(foremost) * this.#rival[foremost];
+    const most = this.#contrastOf(foremost) * this.#rival[foremost];
     let lack = 0;
     for (let k = 0; k < focus.length; k++) {
       const i = focus[k];
       const own = clear[i === thing ? at : first[i] + this.chosen[i]];
-      const out = this.#perLength[i] > 0 ? this.#outOf(i) * this.#perLength[i] : FOCUS.apart;
+      const out = this.#perLength[i] > 0 ? this.#contrastOf(i) * this.#perLength[i] : FOCUS.apart;
       lack +=
         0.4 * Math.max(0, 1 - out / FOCUS.apart) +
         0.3 * Math.min(1, (3 * Math.max(0, most + FOCUS.lead - out)) / FOCUS.apart) +
@@ -394,10 +394,10 @@ export class Objective {
     const light = sums[SUM.light];
     const spread = Math.sqrt(Math.max(0, sums[SUM.square] - light * light));
     return (
-      lack(light, wanted.light, 25) +
-      lack(sums[SUM.chroma], wanted.chroma, 0.06) +
-      lack(sums[SUM.warm], wanted.warm, 0.5) +
-      lack(spread, wanted.spread, 12)
+      shortfall(light, wanted.light, 25) +
+      shortfall(sums[SUM.chroma], wanted.chroma, 0.06) +
+      shortfall(sums[SUM.warm], wanted.warm, 0.5) +
+      shortfall(spread, wanted.spread, 12)
     );
   }
 }

@@ -11,7 +11,7 @@ import { type Family, bodyOf, pencilsFor, pencilsOf } from '../recipe/index.ts';
 import { type FamilyBook, type FoundFamily, rowAround } from './families.ts';
 import { type PageThing } from './page.ts';
 import { type NaturalKind, beyondNature, naturalKindById } from './natural-kinds/index.ts';
-import { CLARITIES, KEYS, type Part, partOf } from './part.ts';
+import { CLARITIES, KEYS, type Part, partOf } from './palette-part.ts';
 import { MISFIT } from './terms.ts';
 
 /** Voices of a palette: what rules the page, what supports it, and the accents. */

@@ -12,7 +12,7 @@ import {
   type Proposal,
   SCHEMES,
   type Wishes,
-  apartInAll,
+  paletteDifference,
   handsOf,
   plotsFor,
   proposePalettes,
@@ -157,7 +157,8 @@ describe('palettes', () => {
     const share = areas.map((area) => area / all);
     const bodies = ({ parts }: Proposal) => parts.map(({ body }) => body);
     proposals.forEach((one, i) => {
-      for (const other of proposals.slice(0, i)) expect(apartInAll(bodies(one), bodies(other), share)).to.be.above(6);
+      for (const other of proposals.slice(0, i))
+        expect(paletteDifference(bodies(one), bodies(other), share)).to.be.above(6);
       expect(one.reason)
         .to.contain(`${pencilsIn(one).size} pencils`)
         .and.to.contain('lantern stands');

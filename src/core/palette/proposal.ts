@@ -4,12 +4,12 @@ import { type Family } from '../recipe/index.ts';
 import { PARTED } from './measures.ts';
 import { Objective } from './objective.ts';
 import { type PageSummary } from './page.ts';
-import { type Part } from './part.ts';
+import { type Part } from './palette-part.ts';
 import { type Option, type Voice } from './options.ts';
 import { type Plot, type Problem } from './problem.ts';
 import { type Answer } from './search.ts';
 import { TERM, TERMS, type TermId } from './terms.ts';
-import { unmetBy } from './unmet.ts';
+import { unmetBy } from './unmet-wishes.ts';
 
 /** What one thing gets. */
 export interface ProposedPart extends Part {

@@ -4,7 +4,7 @@ import { seededRandom } from '../random/index.ts';
 import { pencilsOf } from '../recipe/index.ts';
 import { type Run, checkpoints, quietRun } from '../run/index.ts';
 import { type PencilOnPaper } from '../tray/index.ts';
-import { apartInAll, clearlyDifferent } from './differ.ts';
+import { paletteDifference, isClearlyDifferent } from './palette-difference.ts';
 import { FamilyBook } from './families.ts';
 import { type PageSummary } from './page.ts';
 import { plotsFor } from './plots.ts';
@@ -12,7 +12,7 @@ import { type Plot, type Problem, compileProblem } from './problem.ts';
 import { type Proposal, describe, named } from './proposal.ts';
 import { handsOf } from './schemes/index.ts';
 import { type Search, startSearch } from './search.ts';
-import { unmetBeforehand } from './unmet.ts';
+import { unmetBeforehand } from './unmet-wishes.ts';
 import { FREE_MOOD, type Wishes } from './wishes.ts';
 
 export interface SolveOptions {
@@ -66,8 +66,8 @@ export async function proposePalettes(
   const { count = 4, seed = 1, moves = USUAL_MOVES, deadlineMs = Infinity, found } = options;
   const began = run.now();
   const late = () => run.now() - began > deadlineMs;
-  const breathe = checkpoints(run);
-  await breathe(0, 'looking at the tray');
+  const checkpoint = checkpoints(run);
+  await checkpoint(0, 'looking at the tray');
   const away = new Set(wishes.mustNot);
   const only = new Set(wishes.only?.length ? [...wishes.only, ...(wishes.must ?? [])] : tray.map(({ id }) => id));
   const mayCome = (id: string) => only.has(id) && !away.has(id);
@@ -96,7 +96,7 @@ export async function proposePalettes(
     );
   };
   for (const plot of plots) {
-    await breathe((0.15 * played.length) / plots.length, `trying: ${plot.says}`);
+    await checkpoint((0.15 * played.length) / plots.length, `trying: ${plot.says}`);
     const problem = compileProblem(page, book, wishes, plot, among);
     played.push({ plot, problem, search: startSearch(problem, seededRandom(seed + 7919 * played.length)) });
     if (!wishes.atMost) tell(played.length === 1);
@@ -111,15 +111,18 @@ export async function proposePalettes(
     const share = () => Math.max(done / moves, Math.min(1, (run.now() - began) / deadlineMs));
     if (!wishes.atMost && going === played && share() >= BEFORE_SOME_ARE_LEFT) going = chosenFrom(played, count);
     for (const each of going) {
-      each.search.goOn(Math.min(MOVES_AT_ONCE, limited * moves - done));
-      await breathe(0.15 + 0.85 * share(), `weighing: ${each.plot.says}`);
+      each.search.anneal(Math.min(MOVES_AT_ONCE, limited * moves - done));
+      await checkpoint(0.15 + 0.85 * share(), `weighing: ${each.plot.says}`);
     }
     if (!wishes.atMost) tell();
   }
   if (wishes.atMost) {
     const stays = new Set(book.tray.flatMap(({ id }, i) => (staying.has(id) ? [i] : [])));
     for (const [i, each] of played.entries()) {
-      await breathe(BEFORE_LIMIT + ((1 - BEFORE_LIMIT) * i) / played.length, `putting pencils away: ${each.plot.says}`);
+      await checkpoint(
+        BEFORE_LIMIT + ((1 - BEFORE_LIMIT) * i) / played.length,
+        `putting pencils away: ${each.plot.says}`,
+      );
       const until = began + deadlineMs * (BEFORE_LIMIT + ((1 - BEFORE_LIMIT) * (i + 1)) / played.length);
       await limit(
         each,
@@ -133,7 +136,7 @@ export async function proposePalettes(
           late: () => run.now() > until,
         },
         () =>
-          breathe(
+          checkpoint(
             BEFORE_LIMIT + ((1 - BEFORE_LIMIT) * (i + 0.5)) / played.length,
             `putting pencils away: ${each.plot.says}`,
           ),
@@ -167,7 +170,7 @@ async function limit(
   each: Played,
   withOnly: (kept: readonly number[]) => Problem,
   { most, may, stays, moves, seed, late }: Limits,
-  breathe: () => Promise<void>,
+  checkpoint: () => Promise<void>,
 ): Promise<void> {
   const rounds = Math.max(1, Math.ceil(Math.log(most / usedBy(each, stays).length) / Math.log(KEPT_EACH_ROUND)));
   for (let round = 0; ; round++) {
@@ -180,8 +183,8 @@ async function limit(
     each.problem = withOnly(kept);
     each.search = startSearch(each.problem, seededRandom(seed + 31 * round));
     for (let done = 0; done < moves / rounds && !late(); done += MOVES_AT_ONCE) {
-      each.search.goOn(MOVES_AT_ONCE);
-      await breathe();
+      each.search.anneal(MOVES_AT_ONCE);
+      await checkpoint();
     }
     // Pinned families may need more than was wished; that is said, not gone round for ever.
     if (usedBy(each, stays).length >= used.length) break;
@@ -207,10 +210,10 @@ function chosenFrom(played: readonly Played[], count: number): Played[] {
   const left = [...played].sort((p, q) => p.search.best.objective - q.search.best.objective);
   const chosen: Played[] = [];
   const nearest = (each: Played) =>
-    Math.min(Infinity, ...chosen.map((other) => apartInAll(bodies(each), bodies(other), each.problem.share)));
+    Math.min(Infinity, ...chosen.map((other) => paletteDifference(bodies(each), bodies(other), each.problem.share)));
   while (chosen.length < count && left.length > 0) {
     const apart = left.map(nearest);
-    const clear = apart.findIndex(clearlyDifferent);
+    const clear = apart.findIndex(isClearlyDifferent);
     const [next] = left.splice(clear >= 0 ? clear : apart.indexOf(Math.max(...apart)), 1);
     if (clear < 0 && Math.max(...apart) < 1) break;
     chosen.push(next);

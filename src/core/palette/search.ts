@@ -11,7 +11,7 @@ export interface Answer {
 export interface Search {
   best: Answer;
   /** Tries so many more moves; the same seed and the same number of moves in all give the same best. */
-  goOn(moves: number): void;
+  anneal(moves: number): void;
 }
 
 /** Heat at which moves begin and end, in the units of the objective for a page of one thing: the more things, the less one counts. */
@@ -48,7 +48,7 @@ export function startSearch(problem: Problem, random: () => number): Search {
   const oneOf = (of: readonly number[]) => of[Math.floor(random() * of.length)];
   return {
     best,
-    goOn(more) {
+    anneal(more) {
       if (open.length === 0) return;
       for (let k = 0; k < more;) {
         if (since >= cooling) warmUp();

@@ -1,4 +1,4 @@
-import { type Laid, type RegionContext, effectById, usualWidth } from './effects/index.ts';
+import { type EffectLayers, type RegionContext, effectById, usualWidth } from './effects/index.ts';
 import { type Family } from './family.ts';
 import { type Layer, type Recipe } from './layer.ts';
 import { withOwnBlender } from './own-blender.ts';
@@ -26,7 +26,7 @@ export function compileRecipe(effectId: string, schoolId: string, family: Family
 }
 
 /** On toned paper the highlight that an effect leaves bare is laid with a white pencil, last. */
-function withHighlight({ layers, notes }: Laid, { paperValue = 100, white }: RegionContext): Laid {
+function withHighlight({ layers, notes }: EffectLayers, { paperValue = 100, white }: RegionContext): EffectLayers {
   const field = fieldsOf(layers).find((each) => each === 'tone' || each === 'glow');
   const reserved = layers.flatMap(({ zone }) => (zone.field === field && zone.to < 1 ? [zone] : []));
   const entered = layers.some(({ zone }) => zone.field === field && zone.from > 0 && zone.to >= 1);

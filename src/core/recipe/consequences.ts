@@ -1,6 +1,6 @@
 import { deltaE2000 } from '../colour/index.ts';
 import { type Ground, type PencilOptics } from '../laydown/index.ts';
-import { lookedAt } from './checks/index.ts';
+import { samplePlaces } from './checks/index.ts';
 import { type Recipe } from './layer.ts';
 import { placesOf } from './places.ts';
 import { toothAfter } from './tooth-after.ts';
@@ -31,7 +31,7 @@ export function consequencesOf(
   const fields = [...new Set([...fieldsOf(before.layers), ...fieldsOf(after.layers)])];
   if (fields.length > MOST_FIELDS) return null;
   const places = placesOf(fields);
-  const [were, are] = [before, after].map((recipe) => lookedAt(recipe, optics, ground, { places }));
+  const [were, are] = [before, after].map((recipe) => samplePlaces(recipe, optics, ground, { places }));
   const apart = were.map(({ lab }, i) => deltaE2000(lab, are[i].lab));
   const most = apart.indexOf(Math.max(...apart));
   const left = (recipe: Recipe) => Math.min(1, ...toothAfter(recipe, optics, ground));

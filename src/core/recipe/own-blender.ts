@@ -1,5 +1,5 @@
 import { type Lab, oklchOfLab, turnBetween } from '../colour/index.ts';
-import { type Laid, type RegionContext } from './effects/index.ts';
+import { type EffectLayers, type RegionContext } from './effects/index.ts';
 import { type Layer } from './layer.ts';
 
 /** Clearer than this, OKLCH chroma, a pencil has a hue that counts. */
@@ -39,7 +39,7 @@ export function familyLayers(layers: readonly Layer[]): Layer[] {
  * A family from a small tray may end in a pencil of another hue, or in a white: then the palest of its own hue unifies
  * it, and a white is only whispered.
  */
-export function withOwnBlender({ layers, notes }: Laid, { labOf }: RegionContext): Laid {
+export function withOwnBlender({ layers, notes }: EffectLayers, { labOf }: RegionContext): EffectLayers {
   const unify = unifyingLayer(layers);
   const own = unify && labOf?.(unify.pencil);
   if (!unify || !own || !labOf) return { layers, notes };
@@ -47,7 +47,7 @@ export function withOwnBlender({ layers, notes }: Laid, { labOf }: RegionContext
     const lab = pencil === unify.pencil ? undefined : labOf(pencil);
     return lab ? [{ pencil, lab }] : [];
   });
-  const changed = (change: Partial<Layer>, says: string): Laid => ({
+  const changed = (change: Partial<Layer>, says: string): EffectLayers => ({
     layers: layers.map((layer) => (layer === unify ? { ...layer, ...change } : layer)),
     notes: [...notes, says],
   });

@@ -6,14 +6,14 @@ describe('a long computation', () => {
   it('lets others speak once it has held its thread for 8 ms', async () => {
     let clock = 0;
     let others = 0;
-    const breathe = checkpoints({ ...quietRun, now: () => clock });
+    const checkpoint = checkpoints({ ...quietRun, now: () => clock });
     const speak = setInterval(() => others++, 0);
-    await breathe(0.1, 'not yet');
+    await checkpoint(0.1, 'not yet');
     expect(others).to.equal(0);
     // A timer of another waits a millisecond at least: many quick turns may go by before it is heard.
     for (let i = 0; i < 100_000 && others === 0; i++) {
       clock += 20;
-      await breathe(0.2, 'now');
+      await checkpoint(0.2, 'now');
     }
     clearInterval(speak);
     expect(others).to.be.above(0);
@@ -22,10 +22,10 @@ describe('a long computation', () => {
   it('hears a cancel that comes while it lets others speak', async () => {
     let clock = 0;
     let cancelled = false;
-    const breathe = checkpoints({ ...quietRun, now: () => (clock += 20), cancelled: () => cancelled });
+    const checkpoint = checkpoints({ ...quietRun, now: () => (clock += 20), cancelled: () => cancelled });
     setTimeout(() => (cancelled = true), 0);
     const fault = await (async () => {
-      for (let i = 0; i < 50; i++) await breathe(i / 50, 'working');
+      for (let i = 0; i < 50; i++) await checkpoint(i / 50, 'working');
     })().then(
       () => null,
       (error: Error) => error,
@@ -35,9 +35,9 @@ describe('a long computation', () => {
 
   it('reports each piece with what it is doing', async () => {
     const heard: [number, string][] = [];
-    const breathe = checkpoints({ ...quietRun, progress: (share, doing) => heard.push([share, doing]) });
-    await breathe(0.25, 'measuring');
-    await breathe(0.5, 'ordering');
+    const checkpoint = checkpoints({ ...quietRun, progress: (share, doing) => heard.push([share, doing]) });
+    await checkpoint(0.25, 'measuring');
+    await checkpoint(0.5, 'ordering');
     expect(heard).to.deep.equal([
       [0.25, 'measuring'],
       [0.5, 'ordering'],

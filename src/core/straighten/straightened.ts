@@ -21,10 +21,10 @@ export async function straightened(
 ): Promise<RgbaImage> {
   if (!(width >= 1 && height >= 1)) throw new RangeError('A straightened page is at least one pixel wide and high.');
   const inPhoto = perspectiveOf(quad);
-  const breathe = checkpoints(run);
+  const checkpoint = checkpoints(run);
   const data = new Uint8ClampedArray(4 * width * height);
   for (let y = 0, o = 0; y < height; y++) {
-    if (y % STRIP === 0) await breathe(y / height, 'straightening the page');
+    if (y % STRIP === 0) await checkpoint(y / height, 'straightening the page');
     for (let x = 0; x < width; x++, o += 4) {
       const at = inPhoto((x + 0.5) / width, (y + 0.5) / height);
       sample(photo, at.x - 0.5, at.y - 0.5, data, o);

@@ -1,4 +1,4 @@
-import { type Bond } from './bonds.ts';
+import { type Affinity } from './affinities.ts';
 
 /** Groups of regions smaller than this have no thing of their own unless they lie alone within another, mm2. */
 const TOO_SMALL_MM2 = 10;
@@ -35,7 +35,7 @@ const CERTAIN = 1e6;
 export function gather(
   ids: readonly number[],
   areas: ArrayLike<number>,
-  bonds: readonly Bond[],
+  bonds: readonly Affinity[],
   words: readonly Word[] = [],
 ): Gathered {
   const groups = new Map(ids.map((id) => [id, { members: [id], area: areas[id], bonds: new Map<number, number>() }]));

@@ -1,5 +1,5 @@
 /** things: from the regions of a page to the things that they probably make, which lies in front, and what to ask. */
-export { CUES, type NeighbourCues, neighbourCues } from './bonds.ts';
+export { CUES, type NeighbourCues, neighbourCues } from './affinities.ts';
 export { MOST_QUESTIONS, type Question } from './questions.ts';
 export {
   type Answer,

@@ -1,6 +1,6 @@
 import { type IndexedPage } from '../lineart/index.ts';
 import { type Run, checkpoints, quietRun } from '../run/index.ts';
-import { type PageEvidence, likenessBonds, neighbourBonds } from './bonds.ts';
+import { type PageEvidence, likenessAffinities, neighbourAffinities } from './affinities.ts';
 import { readBorders } from './borders.ts';
 import { type InFront, frontToBack } from './depth.ts';
 import { enclosers } from './enclosure.ts';
@@ -59,10 +59,10 @@ export async function readPage(
   { width, height, pixelsPerMm, regions, alike, arcs }: Omit<IndexedPage, 'labels' | 'grown' | 'doubts' | 'neighbours'>,
   run: Run = quietRun,
 ): Promise<PageReading> {
-  const breathe = checkpoints(run);
-  await breathe(0.3, 'seeing which lines stop and which run on');
+  const checkpoint = checkpoints(run);
+  await checkpoint(0.3, 'seeing which lines stop and which run on');
   const borders = readBorders(arcs, pixelsPerMm, regions.length);
-  await breathe(0.9, 'seeing what lies within what');
+  await checkpoint(0.9, 'seeing what lies within what');
   const beside: number[][] = Array.from({ length: regions.length + 1 }, () => []);
   for (const { a, b } of borders.shared) {
     beside[a].push(b);
@@ -104,7 +104,7 @@ export function proposeThings(
   const words = answers.flatMap((answer): Word[] =>
     answer.kind === 'together' ? [{ a: answer.a, b: answer.b, together: answer.yes }] : [],
   );
-  const bonds = [...neighbourBonds(reading), ...likenessBonds(reading, reading.alike)];
+  const bonds = [...neighbourAffinities(reading), ...likenessAffinities(reading, reading.alike)];
   const gathered = gather(free, areas, bonds, words);
   const all = [...things.map(({ regionIds }) => regionIds), ...gathered.groups];
   const evidence = inFront(reading, all, answers);

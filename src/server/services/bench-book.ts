@@ -52,15 +52,15 @@ export async function benchBook(
   const [row] = await db.select({ id: sheets.id }).from(sheets).where(eq(sheets.id, sheetId));
   refuseMissing(row, NO_SHEET);
   const sheet = await sheetState(db, sheetId);
-  const { plan, done } = await benchState(db, sheetId);
-  if (!plan) throw new Refused(409, 'There is no order yet. Put the steps in order at the Bench first.');
+  const { plan: benchPlan, done } = await benchState(db, sheetId);
+  if (!benchPlan) throw new Refused(409, 'There is no order yet. Put the steps in order at the Bench first.');
   const meta = await readRegions(db, sheetId);
-  const numbers = new Map(plan.things.map(({ id }, i) => [id, i + 1]));
+  const numbers = new Map(benchPlan.things.map(({ id }, i) => [id, i + 1]));
   const { pdf, bytes } = newPdf(`${sheet.title}, bench book`);
   const book = new Book(pdf, `${sheet.title}, bench book`);
-  map(book, await pagePicture(db, sheetId), { sheet, plan, meta, numbers });
-  sittings(book, { sheet, plan, numbers, today, doneIds: new Set(done.map(({ stepId }) => stepId)) });
-  guides(book, plan, numbers, await zonePictures(db, sheetId, plan));
+  map(book, await pagePicture(db, sheetId), { sheet, benchPlan, meta, numbers });
+  sittings(book, { sheet, benchPlan, numbers, today, doneIds: new Set(done.map(({ stepId }) => stepId)) });
+  guides(book, benchPlan, numbers, await zonePictures(db, sheetId, benchPlan));
   book.end();
   return { fileName: `${sheet.title}, bench book.pdf`, bytes: await bytes };
 }
@@ -129,13 +129,13 @@ class Book {
 
 interface MapFacts {
   sheet: SheetState;
-  plan: BenchPlan;
+  benchPlan: BenchPlan;
   meta: RegionsMeta;
   numbers: ReadonlyMap<string, number>;
 }
 
 /** The page with every region numbered by its thing, and the things by number. */
-function map(book: Book, picture: Buffer, { sheet, plan, meta, numbers }: MapFacts): void {
+function map(book: Book, picture: Buffer, { sheet, benchPlan, meta, numbers }: MapFacts): void {
   book.newPage();
   book.write('bold', 8, sheet.title, PAGE.left, book.y, WIDE);
   book.y += 11;
@@ -143,10 +143,10 @@ function map(book: Book, picture: Buffer, { sheet, plan, meta, numbers }: MapFac
   book.paragraph(
     'text',
     3.6,
-    `${plan.order.length} steps in ${plan.sittings.length} sittings, ${about(plan.minutes)} in all; ${plan.pencils.length} pencils, picked up ${plan.pickUps} times. Print at 100%: the zone guides at the end are at true scale.`,
+    `${benchPlan.order.length} steps in ${benchPlan.sittings.length} sittings, ${about(benchPlan.minutes)} in all; ${benchPlan.pencils.length} pencils, picked up ${benchPlan.pickUps} times. Print at 100%: the zone guides at the end are at true scale.`,
     SOFT,
   );
-  const legend = Math.ceil(plan.things.length / COLUMNS) * LINE;
+  const legend = Math.ceil(benchPlan.things.length / COLUMNS) * LINE;
   const room = Math.max(LEAST_MAP, PAGE.height - PAGE.bottom - book.y - legend - 8);
   const scale = Math.min(1, WIDE / widthMm, room / heightMm);
   const [left, top] = [PAGE.left + (WIDE - widthMm * scale) / 2, book.y + 2];
@@ -163,35 +163,35 @@ function map(book: Book, picture: Buffer, { sheet, plan, meta, numbers }: MapFac
   }
   book.y = top + heightMm * scale + 5;
   const wide = WIDE / COLUMNS;
-  plan.things.forEach(({ name }, i) => {
+  benchPlan.things.forEach(({ name }, i) => {
     if (i % COLUMNS === 0) book.need(LINE);
     const x = PAGE.left + (i % COLUMNS) * wide;
     book.write('figure', 3, String(i + 1), x, book.y, 7);
     book.write('text', 3.2, name, x + 7.5, book.y - 0.2, wide - 9);
-    if (i % COLUMNS === COLUMNS - 1 || i === plan.things.length - 1) book.y += LINE;
+    if (i % COLUMNS === COLUMNS - 1 || i === benchPlan.things.length - 1) book.y += LINE;
   });
 }
 
 interface SittingFacts {
   sheet: SheetState;
-  plan: BenchPlan;
+  benchPlan: BenchPlan;
   numbers: ReadonlyMap<string, number>;
   doneIds: ReadonlySet<string>;
   today: string;
 }
 
 /** What is left, sitting by sitting: the pencils laid out, then each step with a box to tick. */
-function sittings(book: Book, { sheet, plan, numbers, doneIds, today }: SittingFacts): void {
-  const stepOf = new Map(plan.steps.map((step) => [step.id, step]));
-  const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
-  const pencilOf = new Map(plan.pencils.map((pencil) => [pencil.id, pencil]));
-  const reminders = remindersOf(plan.order.map((id) => stepOf.get(id)!));
-  const ahead = plan.sittings.flatMap((sitting, i) => {
+function sittings(book: Book, { sheet, benchPlan, numbers, doneIds, today }: SittingFacts): void {
+  const stepOf = new Map(benchPlan.steps.map((step) => [step.id, step]));
+  const nameOf = new Map(benchPlan.things.map(({ id, name }) => [id, name]));
+  const pencilOf = new Map(benchPlan.pencils.map((pencil) => [pencil.id, pencil]));
+  const reminders = remindersOf(benchPlan.order.map((id) => stepOf.get(id)!));
+  const ahead = benchPlan.sittings.flatMap((sitting, i) => {
     const steps = sitting.steps.filter((id) => !doneIds.has(id)).map((id) => stepOf.get(id)!);
     return steps.length > 0 ? [{ number: i + 1, steps, minutes: sitting.minutes }] : [];
   });
   const days = daysOfSittings(ahead.length, sheet.plan.bench.evenings, today);
-  const before: PlanStep[] = plan.steps.filter(({ id }) => doneIds.has(id));
+  const before: PlanStep[] = benchPlan.steps.filter(({ id }) => doneIds.has(id));
   ahead.forEach(({ number, steps, minutes }, k) => {
     book.newPage();
     const day = days[k] ? `${format(parseISO(days[k]), 'EEEE d MMMM')}, ${sheet.plan.bench.evenings.at}; ` : '';
@@ -268,13 +268,13 @@ function stepLine(book: Book, step: PlanStep, pencil: PencilThen, thing: string,
 /** Where each layer goes on the largest region of its thing, at true scale, the darker the fuller. */
 function guides(
   book: Book,
-  plan: BenchPlan,
+  benchPlan: BenchPlan,
   numbers: ReadonlyMap<string, number>,
   pictures: readonly GuidePicture[],
 ): void {
   if (pictures.length === 0) return;
-  const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
-  const codeOf = new Map(plan.pencils.map(({ id, code }) => [id, code]));
+  const nameOf = new Map(benchPlan.things.map(({ id, name }) => [id, name]));
+  const codeOf = new Map(benchPlan.pencils.map(({ id, code }) => [id, code]));
   book.newPage();
   book.write('bold', 7, 'Zone guides', PAGE.left, book.y, WIDE);
   book.y += 10;

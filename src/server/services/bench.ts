@@ -10,7 +10,7 @@ import {
 import { type Rates, validateSequence } from '../../core/bench/index.ts';
 import { type TimedStep, MOST_STEPS, learnRates } from '../../core/record/index.ts';
 import { minutesWorked } from '../../order/index.ts';
-import { paperInUse } from '../../pencils/index.ts';
+import { paperModelOf } from '../../pencils/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { benchPlans, benchSteps, sheets, stepLog } from '../db/schema.ts';
 import { NO_SHEET, Refused, orNotFound, refuseMissing } from '../refused.ts';
@@ -294,7 +294,7 @@ export async function ratesOf(db: Querying, sheetId: string): Promise<Rates> {
     .from(sheets)
     .where(eq(sheets.id, sheetId));
   const { origin, trayId, paper } = orNotFound(sheet, NO_SHEET);
-  const { hand } = paperInUse(paper, [], await listFits(db, trayId)).paper;
+  const { hand } = paperModelOf(paper, [], await listFits(db, trayId)).paper;
   return { ...(await learntRates(db, origin)), hand };
 }
 

@@ -29,16 +29,16 @@ export interface PagePixels {
  * @throws CancelledError when the run is cancelled
  */
 export async function colouredPage(db: Database, sheetId: string, run: Run): Promise<PagePixels> {
-  const breathe = checkpoints(run);
+  const checkpoint = checkpoints(run);
   const state = await sheetState(db, sheetId);
   const [sheet] = await db.select().from(sheets).where(eq(sheets.id, sheetId));
   refuseMissing(sheet, NO_SHEET);
-  await breathe(0.05, 'opening the book');
+  await checkpoint(0.05, 'opening the book');
   const { bytes } = await readBlob(db, sheet.pictureHash);
   const { data: grey, info } = await sharp(bytes).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
   const { width, height } = info;
   if (!state.plan.regionsFrom) return { width, height, data: printOnPaper(grey, state.plan.page.paper) };
-  const coloured = await laidColour(db, sheetId, { width, height, data: grey }, breathe);
+  const coloured = await laidColour(db, sheetId, { width, height, data: grey }, checkpoint);
   const data = new Uint8Array(3 * grey.length);
   for (let i = 0, o = 0; i < coloured.length; i += 4, o += 3) data.set(coloured.subarray(i, i + 3), o);
   return { width, height, data };
@@ -48,11 +48,11 @@ async function laidColour(
   db: Database,
   sheetId: string,
   print: GreyImage,
-  breathe: (share: number, doing: string) => Promise<void>,
+  checkpoint: (share: number, doing: string) => Promise<void>,
 ) {
   const { plan, trayId } = await sheetState(db, sheetId);
   const index = await readIndex(db, sheetId);
-  await breathe(0.3, 'looking at what is laid');
+  await checkpoint(0.3, 'looking at what is laid');
   const stored = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, pencil]));
   const recipes = deriveRecipes(plan, index, stored, await ratesOf(db, sheetId));
   const bench = await benchState(db, sheetId);
@@ -60,7 +60,7 @@ async function laidColour(
   const upTo = Object.fromEntries(
     [...recipes].map(([id, { layers }]) => [id, bench.plan ? laidLayers(id, layers, done, bench.plan.steps) : 0]),
   );
-  await breathe(0.5, 'laying the pencils');
+  await checkpoint(0.5, 'laying the pencils');
   const derived = {
     formed: formedThings(plan, index),
     recipes,

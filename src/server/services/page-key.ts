@@ -38,7 +38,7 @@ export async function nameFromKey(db: Database, sheetId: string, commandId: stri
   });
   if (named.length === 0) throw new Refused(422, 'The key names nothing here that has no name yet.');
   const label = `name ${named.length} things from the page's key`;
-  return editPlan(db, sheetId, { id: commandId, stage: 'page', label }, (plan) => {
+  return editPlan(db, sheetId, { id: commandId, stage: 'sheet', label }, (plan) => {
     for (const thing of named) addThing(plan, thing);
   });
 }

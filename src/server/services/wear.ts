@@ -4,7 +4,7 @@ import type { PencilWear } from '../../contracts/index.ts';
 import { type Rates } from '../../core/bench/index.ts';
 import { readPlan } from '../../plan/index.ts';
 import { laidLayers, plannedWear } from '../../order/index.ts';
-import { paperInUse } from '../../pencils/index.ts';
+import { paperModelOf } from '../../pencils/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { plannedWear as kept, sheets } from '../db/schema.ts';
 import { NO_SHEET, refuseMissing } from '../refused.ts';
@@ -42,7 +42,7 @@ export async function listWear(db: Database, trayId: string): Promise<PencilWear
   const all = new Map<string, PencilWear>();
   for (const { id, title, origin, paper, revision, regionsFrom, madeFor, content } of rows) {
     if (!regionsFrom) continue;
-    const { hand } = paperInUse(paper, [], fits).paper;
+    const { hand } = paperModelOf(paper, [], fits).paper;
     const own = { ...rates.get(origin)!, hand };
     const stamp = digest([revision, far.get(id), pencils, own]);
     const worn = madeFor === stamp ? content! : await workOut(db, id, stamp, pencils, own);

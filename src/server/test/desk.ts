@@ -93,7 +93,7 @@ let made = 0;
 /** A change to a sheet as the browser makes it of what it shows. */
 export function commandOn({ plan }: SheetState, edit: PlanEdit, id = `command-${++made}`): Command {
   const { patches, inverse } = edited(plan, edit);
-  return { id, stage: 'page', label: 'a change', patches, inverse, regionsFrom: plan.regionsFrom };
+  return { id, stage: 'sheet', label: 'a change', patches, inverse, regionsFrom: plan.regionsFrom };
 }
 
 /** The sheet as it stands. */

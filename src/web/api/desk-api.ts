@@ -54,8 +54,8 @@ const ask = fetchBaseQuery({ baseUrl: `${location.origin}/api` });
 const throughTheDoor: typeof ask = async (request, api, options) => {
   const answer = await ask(request, api, options);
   const { pathname, search } = location;
-  if (answer.error?.status === 401 && pathname !== '/door') {
-    location.assign(`/door?to=${encodeURIComponent(pathname + search)}`);
+  if (answer.error?.status === 401 && pathname !== '/access') {
+    location.assign(`/access?to=${encodeURIComponent(pathname + search)}`);
   }
   return answer;
 };

@@ -1,6 +1,6 @@
 import type { Pencil, ReadOn, TrayFit } from '../../contracts/index.ts';
 import { paperKind } from '../../core/laydown/index.ts';
-import { type PaperInUse, paperInUse } from '../../pencils/index.ts';
+import { type PaperModel, paperModelOf } from '../../pencils/index.ts';
 import { type State } from '../app/store.ts';
 import { deskApi, useFitsQuery, usePencilsQuery, useReadOnQuery } from './desk-api.ts';
 
@@ -11,12 +11,12 @@ interface Known {
 }
 
 /** The last one made of each tray and paper, with what it was made from: hundreds of laydowns ask for the same. */
-const made = new Map<string, Known & { use: PaperInUse }>();
+const made = new Map<string, Known & { paperModel: PaperModel }>();
 
 const NONE: Known = { pencils: [], fits: [], readOn: {} };
 
 /** A paper as the swatches of a tray say that it takes pencil; null until that is known. As declared without a tray. */
-export function usePaper(trayId: string, paper: string): PaperInUse | null {
+export function usePaper(trayId: string, paper: string): PaperModel | null {
   const skip = { skip: trayId === '' };
   const pencils = usePencilsQuery(trayId, skip);
   const fits = useFitsQuery(trayId, skip);
@@ -30,7 +30,7 @@ export function usePaper(trayId: string, paper: string): PaperInUse | null {
 }
 
 /** The same from what the store has; null until that is known. */
-export function selectPaper(state: State, trayId: string, paper: string): PaperInUse | null {
+export function selectPaper(state: State, trayId: string, paper: string): PaperModel | null {
   const { endpoints } = deskApi;
   const [pencils, fits, readOn] = [
     endpoints.pencils.select(trayId)(state).data,
@@ -40,14 +40,14 @@ export function selectPaper(state: State, trayId: string, paper: string): PaperI
   return pencils && fits && readOn ? paperFrom(`${trayId} ${paper}`, paper, { pencils, fits, readOn }) : null;
 }
 
-function paperFrom(key: string, paper: string, known: Known): PaperInUse {
+function paperFrom(key: string, paper: string, known: Known): PaperModel {
   const before = made.get(key);
   if (before && before.pencils === known.pencils && before.fits === known.fits && before.readOn === known.readOn) {
-    return before.use;
+    return before.paperModel;
   }
   const { pencils, fits, readOn } = known;
   const read = Object.keys(readOn).filter((id) => readOn[id]?.includes(paperKind(paper)));
-  const use = paperInUse(paper, pencils, fits, new Set(read));
-  made.set(key, { ...known, use });
-  return use;
+  const paperModel = paperModelOf(paper, pencils, fits, new Set(read));
+  made.set(key, { ...known, paperModel });
+  return paperModel;
 }

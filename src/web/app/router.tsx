@@ -16,8 +16,10 @@ export const router = createBrowserRouter([
         path: 'sheets/:sheetId',
         lazy: async () => ({ Component: (await import('../desk/sheet-on-desk.tsx')).SheetOnDesk }),
         children: [
-          { index: true, element: <Navigate to="page" replace /> },
-          { path: 'page', lazy: async () => ({ Component: (await import('../page/page-stage.tsx')).PageStage }) },
+          { index: true, element: <Navigate to="sheet" replace /> },
+          { path: 'sheet', lazy: async () => ({ Component: (await import('../sheet/sheet-stage.tsx')).SheetStage }) },
+          // As the address was called at first; it may be kept among someone's bookmarks.
+          { path: 'page', element: <Navigate to="../sheet" replace /> },
           { path: 'wheel', lazy: async () => ({ Component: (await import('../wheel/wheel-stage.tsx')).WheelStage }) },
           { path: 'light', lazy: async () => ({ Component: (await import('../light/light-stage.tsx')).LightStage }) },
           {
@@ -39,7 +41,7 @@ export const router = createBrowserRouter([
         path: 'settings',
         lazy: async () => ({ Component: (await import('../settings/settings-screen.tsx')).SettingsScreen }),
       },
-      { path: 'door', lazy: async () => ({ Component: (await import('./door.tsx')).Door }) },
+      { path: 'access', lazy: async () => ({ Component: (await import('./access-code.tsx')).AccessCode }) },
       { path: '*', element: <Lost /> },
     ],
   },

@@ -22,7 +22,7 @@ export function BenchStage() {
         away={away}
         waits={waits}
         isKept={isKept}
-        plan={bench.plan}
+        benchPlan={bench.plan}
         onLeave={() => setParams({}, { replace: true })}
       />
     );

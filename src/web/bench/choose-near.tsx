@@ -4,7 +4,7 @@ import { type Near, useNearest } from './use-nearest.ts';
 
 /** The pencils that come nearest to one of them, to choose from. */
 export function ChooseNear({ pencilId, onChoose }: { pencilId: string; onChoose(near: Near): void }) {
-  const { use } = useDesk();
+  const { paperModel } = useDesk();
   const near = useNearest(pencilId);
   if (!near) return <p className="py-3 text-soft">Looking for what comes near …</p>;
   if (near.length === 0) return <p className="py-3">There is no other pencil in this tray.</p>;
@@ -17,7 +17,7 @@ export function ChooseNear({ pencilId, onChoose }: { pencilId: string; onChoose(
             className="flex min-h-14 w-full items-center gap-3 border border-edge bg-leaf px-2 py-1 text-left hover:border-ink"
             onClick={() => onChoose(each)}
           >
-            <Laydown pencil={each.pencil} use={use} width={72} height={40} />
+            <Laydown pencil={each.pencil} paperModel={paperModel} width={72} height={40} />
             <span className="min-w-0 flex-1">
               <span className="font-figure text-lg font-bold">{each.pencil.code}</span>{' '}
               {each.pencil.ownName || each.pencil.name}

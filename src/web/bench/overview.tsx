@@ -9,7 +9,7 @@ const NAMES = 150;
 /** A pencil's code is written where its run is at least this wide, px. */
 const CODE_WIDTH = 46;
 
-interface Laid {
+interface Timeline {
   id: string;
   row: number;
   colour: string;
@@ -20,9 +20,9 @@ interface Laid {
 }
 
 /** The whole order in one picture: pencils along the top as they are picked up, things below, each open from its first mark to its last. */
-export function Overview({ plan, doneIds }: { plan: BenchPlan; doneIds: ReadonlySet<string> }) {
+export function Overview({ benchPlan, doneIds }: { benchPlan: BenchPlan; doneIds: ReadonlySet<string> }) {
   const [pointed, setPointed] = useState<string | null>(null);
-  const { marks, runs, rows, cuts, whole } = useMemo(() => laidInTime(plan, doneIds), [plan, doneIds]);
+  const { marks, runs, rows, cuts, whole } = useMemo(() => laidInTime(benchPlan, doneIds), [benchPlan, doneIds]);
   const width = 900;
   const x = (minutes: number) => NAMES + ((width - NAMES - 8) * minutes) / Math.max(1, whole);
   const height = STRIP + 10 + rows.length * ROW + 8;
@@ -39,7 +39,7 @@ export function Overview({ plan, doneIds }: { plan: BenchPlan; doneIds: Readonly
           viewBox={`0 0 ${width} ${height}`}
           className="w-full"
           role="img"
-          aria-label={`${runs.length} pick-ups for ${rows.length} things in ${plan.sittings.length} sittings, ${about(whole)}`}
+          aria-label={`${runs.length} pick-ups for ${rows.length} things in ${benchPlan.sittings.length} sittings, ${about(whole)}`}
           onMouseLeave={() => setPointed(null)}
         >
           {runs.map(({ from, minutes, colour, code }, k) => (
@@ -124,7 +124,7 @@ function laidInTime({ order, steps, pencils, things, sittings }: BenchPlan, done
   const lastOf = new Set(sittings.slice(0, -1).map((sitting) => sitting.steps.at(-1)));
   const rowOf = new Map<string, number>();
   const rows: { name: string; from: number; to: number }[] = [];
-  const marks: Laid[] = [];
+  const marks: Timeline[] = [];
   const runs: { pencil: string; code: string; colour: string; from: number; minutes: number }[] = [];
   const cuts: number[] = [];
   let clock = 0;

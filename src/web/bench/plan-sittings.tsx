@@ -67,7 +67,7 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
         <div className="flex h-full max-md:flex-col">
           <div className="relative min-w-0 flex-1">
             {plan && look === 'order' ? (
-              <Overview plan={plan} doneIds={doneIds} />
+              <Overview benchPlan={plan} doneIds={doneIds} />
             ) : (
               <SheetByDone bench={bench} regionId={regionId} onRegion={setRegionId} />
             )}
@@ -85,13 +85,13 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
               </div>
             )}
           </div>
-          {plan && look === 'sheet' && <StepList bench={bench} plan={plan} />}
+          {plan && look === 'sheet' && <StepList bench={bench} benchPlan={plan} />}
         </div>
       }
       side={
         <>
           {regionId !== null && <WhatLiesHere regionId={regionId} />}
-          {plan && <Begin plan={plan} doneIds={doneIds} onSitDown={onSitDown} />}
+          {plan && <Begin benchPlan={plan} doneIds={doneIds} onSitDown={onSitDown} />}
           <Section title="Order of the steps">
             <div className="grid gap-2">
               <OpenThings />
@@ -111,15 +111,15 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
             <EveningsWished />
           </Section>
           <HoursSection />
-          {plan && <PlanFigures plan={plan} />}
+          {plan && <PlanFigures benchPlan={plan} />}
           {plan && doneIds.size < plan.order.length && (
             <Section title="What is left">
-              <WhatIsLeft plan={plan} doneIds={doneIds} onLost={setLost} />
+              <WhatIsLeft benchPlan={plan} doneIds={doneIds} onLost={setLost} />
             </Section>
           )}
           {plan && (
             <Section title="To take along">
-              <TakeAlong plan={plan} doneIds={doneIds} />
+              <TakeAlong benchPlan={plan} doneIds={doneIds} />
             </Section>
           )}
           {lost && (
@@ -157,19 +157,19 @@ function SheetByDone({
 }
 
 interface BeginProps {
-  plan: BenchPlan;
+  benchPlan: BenchPlan;
   doneIds: ReadonlySet<string>;
   onSitDown(): void;
 }
 
-function Begin({ plan, doneIds, onSitDown }: BeginProps) {
-  const open = plan.steps.filter(({ id }) => !doneIds.has(id));
-  const [left, done] = [open.length, plan.order.length - open.length];
+function Begin({ benchPlan, doneIds, onSitDown }: BeginProps) {
+  const open = benchPlan.steps.filter(({ id }) => !doneIds.has(id));
+  const [left, done] = [open.length, benchPlan.order.length - open.length];
   const minutesLeft = open.reduce((sum, { minutes }) => sum + minutes, 0);
   return (
     <Section title={left === 0 ? 'All steps are done' : done ? 'Where you stopped' : 'Ready to begin'}>
       <p>
-        {done} of {plan.order.length} steps done{left > 0 && `, ${about(minutesLeft)} left`}.
+        {done} of {benchPlan.order.length} steps done{left > 0 && `, ${about(minutesLeft)} left`}.
       </p>
       {left > 0 && (
         <Button look="strong" className="mt-2 min-h-12 w-full text-lg" onClick={onSitDown}>
@@ -250,18 +250,18 @@ function PutInOrder({ bench, ordering: { now, order, cancel }, stale }: OrderPro
   );
 }
 
-function PlanFigures({ plan }: { plan: BenchPlan }) {
+function PlanFigures({ benchPlan }: { benchPlan: BenchPlan }) {
   const { sheet } = useDesk();
-  const inTurn = plan.steps.filter((step, i) => plan.steps[i - 1]?.pencil !== step.pencil).length;
+  const inTurn = benchPlan.steps.filter((step, i) => benchPlan.steps[i - 1]?.pencil !== step.pencil).length;
   const { openThings } = sheet.plan.bench;
   return (
     <Section title="What it comes to">
       <dl className="grid grid-cols-2 gap-y-2">
         {[
-          ['steps', String(plan.order.length)],
-          ['sittings', String(plan.sittings.length)],
-          ['pick-ups', String(plan.pickUps)],
-          ['time at the table', about(plan.minutes)],
+          ['steps', String(benchPlan.order.length)],
+          ['sittings', String(benchPlan.sittings.length)],
+          ['pick-ups', String(benchPlan.pickUps)],
+          ['time at the table', about(benchPlan.minutes)],
         ].map(([name, value]) => (
           <div key={name}>
             <dt className="text-sm text-soft">{name}</dt>
@@ -270,28 +270,28 @@ function PlanFigures({ plan }: { plan: BenchPlan }) {
         ))}
       </dl>
       <p className="mt-1 text-[0.95rem]">
-        Thing by thing it would take {inTurn} pick-ups; no order can do with fewer than {plan.lowerBound}.{' '}
+        Thing by thing it would take {inTurn} pick-ups; no order can do with fewer than {benchPlan.lowerBound}.{' '}
         <Why of="time at the table">
-          {plan.ratesFrom > 0
-            ? `Minutes come from area, passes, pressure, stroke and point by your own pace over ${plan.ratesFrom} finished steps. `
+          {benchPlan.ratesFrom > 0
+            ? `Minutes come from area, passes, pressure, stroke and point by your own pace over ${benchPlan.ratesFrom} finished steps. `
             : 'Minutes come from area, passes, pressure, stroke and point by assumed rates: 0.9 min per cm² and pass with a sharp point, 0.45 with a normal one, 0.14 with the side of the lead, and 4 s for each region. They are guesses until eight of your steps are timed. '}
-          A pick-up counts {plan.pickUpSeconds.toFixed(0)} s, a sharpening {USUAL_COSTS.sharpenSeconds} s; there are{' '}
-          {plan.sharpenings} of those on the way.
+          A pick-up counts {benchPlan.pickUpSeconds.toFixed(0)} s, a sharpening {USUAL_COSTS.sharpenSeconds} s; there
+          are {benchPlan.sharpenings} of those on the way.
         </Why>
       </p>
-      {plan.smearCm2 >= plan.order.length && (
+      {benchPlan.smearCm2 >= benchPlan.order.length && (
         <p className="mt-1 text-[0.95rem]">
-          On average {(plan.smearCm2 / plan.order.length).toFixed(0)} cm² of soft work lie under the hand during a step:
-          keep a clean sheet there.
+          On average {(benchPlan.smearCm2 / benchPlan.order.length).toFixed(0)} cm² of soft work lie under the hand
+          during a step: keep a clean sheet there.
         </p>
       )}
-      {plan.openThings > openThings && openThings < 50 && (
+      {benchPlan.openThings > openThings && openThings < 50 && (
         <Notice>
-          {plan.openThings} things are open at most, more than the {openThings} wished: the rules of craft leave no
+          {benchPlan.openThings} things are open at most, more than the {openThings} wished: the rules of craft leave no
           other way.
         </Notice>
       )}
-      {plan.leftOut.length > 0 && <LeftOut leftOut={plan.leftOut} />}
+      {benchPlan.leftOut.length > 0 && <LeftOut leftOut={benchPlan.leftOut} />}
     </Section>
   );
 }

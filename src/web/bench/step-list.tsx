@@ -32,30 +32,30 @@ interface Piece {
 const keyOf = ({ sitting, thingId }: Piece) => `${sitting} ${thingId}`;
 
 /** Every step in order, sitting by sitting, with what to lay out; a thing's steps can be moved to another sitting. */
-export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }) {
+export function StepList({ bench, benchPlan }: { bench: BenchState; benchPlan: BenchPlan }) {
   const { sheet } = useDesk();
   const [chosen, setChosen] = useState<Piece | null>(null);
   const [dragged, setDragged] = useState(false);
   const [over, setOver] = useState<number | null>(null);
   const doneIds = useMemo(() => new Set(bench.done.map(({ stepId }) => stepId)), [bench.done]);
-  const stepOf = useMemo(() => new Map(plan.steps.map((step) => [step.id, step])), [plan]);
-  const days = useMemo(() => sittingDays(plan, doneIds, sheet.plan.bench), [plan, doneIds, sheet.plan.bench]);
+  const stepOf = useMemo(() => new Map(benchPlan.steps.map((step) => [step.id, step])), [benchPlan]);
+  const days = useMemo(() => sittingDays(benchPlan, doneIds, sheet.plan.bench), [benchPlan, doneIds, sheet.plan.bench]);
   const [store] = useStoreBenchMutation();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   /** The sittings with a piece in another one, and why that cannot be worked by. */
   const tried = (piece: Piece, to: number) => {
-    const ids = (plan.sittings[piece.sitting]?.steps ?? []).filter(
+    const ids = (benchPlan.sittings[piece.sitting]?.steps ?? []).filter(
       (id) => stepOf.get(id)!.thingId === piece.thingId && !doneIds.has(id),
     );
-    const sittings = movedTo(plan.steps, plan.sittings, ids, to, costsAt(plan));
+    const sittings = movedTo(benchPlan.steps, benchPlan.sittings, ids, to, costsAt(benchPlan));
     const order = sittings.flatMap(({ steps }) => steps);
-    const [fault] = validateSequence(plan.steps, order, plan.openThings);
-    return { sittings, fault: fault && faultInWords(fault, plan) };
+    const [fault] = validateSequence(benchPlan.steps, order, benchPlan.openThings);
+    return { sittings, fault: fault && faultInWords(fault, benchPlan) };
   };
   const put = async (sittings: readonly Sitting[]) => {
     const { error } = await store({
       sheetId: sheet.id,
-      plan: benchPlanWithSittings(nanoid(), plan, sittings, doneIds),
+      plan: benchPlanWithSittings(nanoid(), benchPlan, sittings, doneIds),
     });
     if (error) toast.error(sentenceOf(error));
     return !error;
@@ -71,7 +71,7 @@ export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }
     const { sittings, fault } = tried(piece, to);
     if (fault) return void toast.error(`It cannot go there: ${fault}`);
     if (await put(sittings)) {
-      toast('Moved to another sitting.', { action: { label: 'Undo', onClick: () => void put(plan.sittings) } });
+      toast('Moved to another sitting.', { action: { label: 'Undo', onClick: () => void put(benchPlan.sittings) } });
     }
   };
   const pieceOf = (id: unknown): Piece => {
@@ -100,7 +100,7 @@ export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }
           if (on) void move(pieceOf(active.id), Number(on.id));
         }}
       >
-        {[...plan.sittings, null].map((sitting, i) => (
+        {[...benchPlan.sittings, null].map((sitting, i) => (
           <SittingBox
             key={sitting?.steps[0] ?? 'another'}
             number={i}
@@ -121,10 +121,10 @@ export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }
                 {sitting ? `Move it to sitting ${i + 1}` : 'Move it to another sitting'}
               </Button>
             )}
-            {sitting && <LayOut plan={plan} sitting={i} doneIds={doneIds} />}
+            {sitting && <LayOut benchPlan={benchPlan} sitting={i} doneIds={doneIds} />}
             {sitting && (
               <Steps
-                plan={plan}
+                benchPlan={benchPlan}
                 sitting={sitting}
                 doneIds={doneIds}
                 number={i}
@@ -137,7 +137,7 @@ export function StepList({ bench, plan }: { bench: BenchState; plan: BenchPlan }
         <DragOverlay dropAnimation={null}>
           {chosen && (
             <span className="inline-block border border-ink bg-leaf px-2 py-1 text-[0.95rem] whitespace-nowrap">
-              {plan.things.find(({ id }) => id === chosen.thingId)?.name}
+              {benchPlan.things.find(({ id }) => id === chosen.thingId)?.name}
             </span>
           )}
         </DragOverlay>
@@ -182,17 +182,25 @@ function SittingBox({ number, isNew, fault, children }: BoxProps) {
 }
 
 /** What to have on the table: pencils in the order in which they are picked up, tools, a sheet for the hand, what to sharpen. */
-function LayOut({ plan, sitting, doneIds }: { plan: BenchPlan; sitting: number; doneIds: ReadonlySet<string> }) {
+function LayOut({
+  benchPlan,
+  sitting,
+  doneIds,
+}: {
+  benchPlan: BenchPlan;
+  sitting: number;
+  doneIds: ReadonlySet<string>;
+}) {
   const laid = useMemo(() => {
-    const stepOf = new Map(plan.steps.map((step) => [step.id, step]));
-    const of = (i: number) => plan.sittings[i]!.steps.map((id) => stepOf.get(id)!);
-    const before = plan.sittings.slice(0, sitting).flatMap((_, i) => of(i));
+    const stepOf = new Map(benchPlan.steps.map((step) => [step.id, step]));
+    const of = (i: number) => benchPlan.sittings[i]!.steps.map((id) => stepOf.get(id)!);
+    const before = benchPlan.sittings.slice(0, sitting).flatMap((_, i) => of(i));
     return layOutFor(
       of(sitting).filter(({ id }) => !doneIds.has(id)),
       before,
     );
-  }, [plan, sitting, doneIds]);
-  const codeOf = new Map(plan.pencils.map(({ id, code }) => [id, code]));
+  }, [benchPlan, sitting, doneIds]);
+  const codeOf = new Map(benchPlan.pencils.map(({ id, code }) => [id, code]));
   const codes = (ids: readonly string[]) =>
     ids.map((id, k) => (
       <Fragment key={id}>
@@ -212,7 +220,7 @@ function LayOut({ plan, sitting, doneIds }: { plan: BenchPlan; sitting: number; 
 }
 
 interface StepsProps {
-  plan: BenchPlan;
+  benchPlan: BenchPlan;
   sitting: Sitting;
   number: number;
   doneIds: ReadonlySet<string>;
@@ -220,10 +228,10 @@ interface StepsProps {
   onChoose(piece: Piece): void;
 }
 
-function Steps({ plan, sitting, number, doneIds, chosen, onChoose }: StepsProps) {
-  const stepOf = useMemo(() => new Map(plan.steps.map((step) => [step.id, step])), [plan]);
-  const pencilOf = useMemo(() => new Map(plan.pencils.map((pencil) => [pencil.id, pencil])), [plan]);
-  const thingOf = useMemo(() => new Map(plan.things.map((thing) => [thing.id, thing.name])), [plan]);
+function Steps({ benchPlan, sitting, number, doneIds, chosen, onChoose }: StepsProps) {
+  const stepOf = useMemo(() => new Map(benchPlan.steps.map((step) => [step.id, step])), [benchPlan]);
+  const pencilOf = useMemo(() => new Map(benchPlan.pencils.map((pencil) => [pencil.id, pencil])), [benchPlan]);
+  const thingOf = useMemo(() => new Map(benchPlan.things.map((thing) => [thing.id, thing.name])), [benchPlan]);
   const firsts = new Set<string>();
   return (
     <ol className="border-t border-rule">

@@ -7,16 +7,16 @@ import { saveText } from '../parts/save-file.ts';
 import { sittingDays } from './sitting-words.ts';
 
 /** The order to take away from the desk: a book to print, and the sittings for a calendar. */
-export function TakeAlong({ plan, doneIds }: { plan: BenchPlan; doneIds: ReadonlySet<string> }) {
+export function TakeAlong({ benchPlan, doneIds }: { benchPlan: BenchPlan; doneIds: ReadonlySet<string> }) {
   const { sheet } = useDesk();
-  const days = sittingDays(plan, doneIds, sheet.plan.bench);
+  const days = sittingDays(benchPlan, doneIds, sheet.plan.bench);
   const hasDays = days.some((day) => day !== null);
   const saveCalendar = async () => {
     const { calendarFile } = await import('./calendar-file.ts');
-    const stepOf = new Map(plan.steps.map((step) => [step.id, step]));
-    const codeOf = new Map(plan.pencils.map(({ id, code }) => [id, code]));
+    const stepOf = new Map(benchPlan.steps.map((step) => [step.id, step]));
+    const codeOf = new Map(benchPlan.pencils.map(({ id, code }) => [id, code]));
     const codes = (ids: readonly string[]) => ids.map((id) => codeOf.get(id) ?? '').join(', ');
-    const appointments = plan.sittings.flatMap((sitting, i) => {
+    const appointments = benchPlan.sittings.flatMap((sitting, i) => {
       const day = days[i];
       if (!day) return [];
       const laid = layOutFor(sitting.steps.map((id) => stepOf.get(id)!));
@@ -25,7 +25,13 @@ export function TakeAlong({ plan, doneIds }: { plan: BenchPlan; doneIds: Readonl
         ...(laid.sharpen.length ? [`Sharpen first: ${codes(laid.sharpen)}.`] : []),
       ];
       return [
-        { id: `${plan.id}-${i}`, ...day, minutes: sitting.minutes, title: `${sheet.title}, sitting ${i + 1}`, lines },
+        {
+          id: `${benchPlan.id}-${i}`,
+          ...day,
+          minutes: sitting.minutes,
+          title: `${sheet.title}, sitting ${i + 1}`,
+          lines,
+        },
       ];
     });
     const text = calendarFile(sheet.title, appointments);

@@ -16,15 +16,15 @@ const HOW_MANY = 5;
 
 /** The pencils of the tray that come nearest to one of them on this paper; null until that is known. */
 export function useNearest(pencilId: string | null): Near[] | null {
-  const { pencils, pencilById, use, laid } = useDesk();
+  const { pencils, pencilById, paperModel, laid } = useDesk();
   const own = pencilId ? pencilById.get(pencilId) : undefined;
   const target = pencilId ? laid.get(pencilId)?.body : undefined;
   const ask = () => {
-    const others = pencils.filter((pencil) => pencil.id !== pencilId && isHere(pencil)).map(use.trayPencil);
-    const look = { target: target!, of: use.trayPencil(own!), pressure: 'medium', limit: HOW_MANY } as const;
-    return pencilJobs.start('near', { ...look, pencils: others, paper: use.paper });
+    const others = pencils.filter((pencil) => pencil.id !== pencilId && isHere(pencil)).map(paperModel.trayPencil);
+    const look = { target: target!, of: paperModel.trayPencil(own!), pressure: 'medium', limit: HOW_MANY } as const;
+    return pencilJobs.start('near', { ...look, pencils: others, paper: paperModel.paper });
   };
-  const found = useAnswer(own && target ? [ask] : [], [own, target, pencils, use], { fresh: true }).value;
+  const found = useAnswer(own && target ? [ask] : [], [own, target, pencils, paperModel], { fresh: true }).value;
   return useMemo(
     () =>
       found &&

@@ -8,11 +8,11 @@ const ROWS = 8;
 
 /** Minutes that are left, by thing or by pencil, the most first. */
 export function WhatIsLeft({
-  plan,
+  benchPlan,
   doneIds,
   onLost,
 }: {
-  plan: BenchPlan;
+  benchPlan: BenchPlan;
   doneIds: ReadonlySet<string>;
   /** A pencil cannot be found. */
   onLost(pencilId: string): void;
@@ -20,14 +20,14 @@ export function WhatIsLeft({
   const [by, setBy] = useState<'thing' | 'pencil'>('thing');
   const [all, setAll] = useState(false);
   const rows = useMemo(() => {
-    const left = plan.steps.filter(({ id }) => !doneIds.has(id));
+    const left = benchPlan.steps.filter(({ id }) => !doneIds.has(id));
     const minutes = new Map<string, number>();
     for (const step of left) {
       const key = by === 'thing' ? step.thingId : step.pencil;
       minutes.set(key, (minutes.get(key) ?? 0) + step.minutes);
     }
-    const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
-    const pencilOf = new Map(plan.pencils.map((pencil) => [pencil.id, pencil]));
+    const nameOf = new Map(benchPlan.things.map(({ id, name }) => [id, name]));
+    const pencilOf = new Map(benchPlan.pencils.map((pencil) => [pencil.id, pencil]));
     return [...minutes]
       .map(([id, sum]) => ({
         id,
@@ -36,7 +36,7 @@ export function WhatIsLeft({
         colour: pencilOf.get(id)?.colour,
       }))
       .sort((p, q) => q.sum - p.sum);
-  }, [plan, doneIds, by]);
+  }, [benchPlan, doneIds, by]);
   const most = rows[0]?.sum ?? 1;
   return (
     <div className="grid gap-2">

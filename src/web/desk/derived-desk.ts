@@ -2,7 +2,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import isEqual from 'fast-deep-equal/es6/index.js';
 import type { Pencil, SheetState } from '../../contracts/index.ts';
 import { type Rates, ASSUMED_RATES } from '../../core/bench/index.ts';
-import { type PaperInUse } from '../../pencils/index.ts';
+import { type PaperModel } from '../../pencils/index.ts';
 import { type PlannedPage, deriveHours, formedThings, groundsOf } from '../../plan/derive/index.ts';
 import { deskApi } from '../api/desk-api.ts';
 import { selectPaper } from '../api/use-paper.ts';
@@ -23,7 +23,7 @@ export interface SheetAssets {
 export interface LoadedSheet extends SheetAssets {
   sheet: SheetState;
   pencils: readonly Pencil[];
-  use: PaperInUse;
+  paperModel: PaperModel;
   rates: Rates;
 }
 
@@ -52,7 +52,7 @@ export const deskOf = createSelector(
   [
     ({ sheet }: LoadedSheet) => sheet,
     ({ pencils }: LoadedSheet) => pencils,
-    ({ use }: LoadedSheet) => use,
+    ({ paperModel }: LoadedSheet) => paperModel,
     ({ picture }: LoadedSheet) => picture,
     pageOf,
     ({ laid }: LoadedSheet) => laid,
@@ -63,11 +63,11 @@ export const deskOf = createSelector(
     groundsUnder,
     formedOf,
   ],
-  (sheet, pencils, use, picture, page, laid, rates, pencilById, hours, recipes, grounds, formed): Desk => ({
+  (sheet, pencils, paperModel, picture, page, laid, rates, pencilById, hours, recipes, grounds, formed): Desk => ({
     sheet,
     pencils,
     pencilById,
-    use,
+    paperModel,
     laid,
     pixelsPerMm: sheet.picture.width / sheet.plan.page.widthMm,
     picture,
@@ -103,8 +103,8 @@ export function loadedFrom(state: State, sheetId: string, assets: SheetAssets): 
   const { endpoints } = deskApi;
   const sheet = endpoints.sheet.select(sheetId)(state).data;
   const pencils = sheet && endpoints.pencils.select(sheet.trayId)(state).data;
-  const use = sheet && selectPaper(state, sheet.trayId, sheet.plan.page.paper);
-  if (!sheet || !pencils || !use) return null;
+  const paperModel = sheet && selectPaper(state, sheet.trayId, sheet.plan.page.paper);
+  if (!sheet || !pencils || !paperModel) return null;
   const rates = endpoints.rates.select(sheetId)(state).data ?? ASSUMED_RATES;
-  return { ...assets, sheet, pencils, use, rates };
+  return { ...assets, sheet, pencils, paperModel, rates };
 }

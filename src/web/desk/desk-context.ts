@@ -4,7 +4,7 @@ import { type Rates } from '../../core/bench/index.ts';
 import { type FormedThing } from '../../core/light/index.ts';
 import { type PageIndex } from '../../core/lineart/index.ts';
 import { type Recipe } from '../../core/recipe/index.ts';
-import { type PaperInUse } from '../../pencils/index.ts';
+import { type PaperModel } from '../../pencils/index.ts';
 import { type Hours } from '../../plan/derive/index.ts';
 import { type LaidPencil } from '../workers/index.ts';
 
@@ -20,7 +20,7 @@ export interface Desk {
   pencils: readonly Pencil[];
   pencilById: ReadonlyMap<string, Pencil>;
   /** The sheet's paper as the tray's swatches say that it takes pencil. */
-  use: PaperInUse;
+  paperModel: PaperModel;
   /** How the pencils come out on this paper, by id; empty until computed. */
   laid: ReadonlyMap<string, LaidPencil>;
   /** Pixels of the working picture per mm of the page. */

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { useMemo } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
 import { BELIEFS, beliefOfAll } from '../../core/laydown/index.ts';
-import { type PaperInUse } from '../../pencils/index.ts';
+import { type PaperModel } from '../../pencils/index.ts';
 import { useBenchQuery } from '../api/desk-api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { BELIEF_WORDS, BeliefMark, Laydown, Why } from '../parts/index.ts';
@@ -13,7 +13,7 @@ import { thingsOf } from '../../plan/index.ts';
 
 /** The pencils in play in the order in which they will be picked up; pointing at one lights its places on the sheet. */
 export function PencilRest({ whole }: { whole: boolean }) {
-  const { hours, sheet, pencilById, use } = useDesk();
+  const { hours, sheet, pencilById, paperModel } = useDesk();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((state) => state.atTheDesk.thingId);
   const thingId = whole ? null : chosen;
@@ -31,7 +31,7 @@ export function PencilRest({ whole }: { whole: boolean }) {
               ? `, for ${thing.name}`
               : `, ${pencils.length} in the order they are picked up; the page takes about ${aboutHours(hours.minutes)}`)}
         </span>
-        {pencils.length > 0 && <HowSure pencils={pencils} use={use} />}
+        {pencils.length > 0 && <HowSure pencils={pencils} paperModel={paperModel} />}
       </p>
       {pencils.length === 0 ? (
         <p className="pt-3 text-soft">The pencils of this page will lie here once a palette is chosen at the Wheel.</p>
@@ -52,10 +52,10 @@ export function PencilRest({ whole }: { whole: boolean }) {
                 onFocus={() => dispatch(pointAtPencil(pencil.id))}
                 onBlur={() => dispatch(pointAtPencil(null))}
               >
-                <Laydown pencil={pencil} use={use} width={96} height={44} />
+                <Laydown pencil={pencil} paperModel={paperModel} width={96} height={44} />
                 <span className="flex items-baseline justify-between gap-1 leading-tight">
                   <span className="font-figure text-[0.98rem] font-bold whitespace-nowrap">
-                    {pencil.code} <BeliefMark belief={use.beliefIn(pencil)} />
+                    {pencil.code} <BeliefMark belief={paperModel.beliefIn(pencil)} />
                   </span>
                   <span className="truncate text-[0.72rem]">{pencil.ownName || pencil.name}</span>
                 </span>
@@ -69,8 +69,8 @@ export function PencilRest({ whole }: { whole: boolean }) {
 }
 
 /** How many of the pencils in play were measured, and how far off what is foretold of them may be. */
-function HowSure({ pencils, use }: { pencils: readonly Pencil[]; use: PaperInUse }) {
-  const beliefs = pencils.map(use.beliefIn);
+function HowSure({ pencils, paperModel }: { pencils: readonly Pencil[]; paperModel: PaperModel }) {
+  const beliefs = pencils.map(paperModel.beliefIn);
   const all = beliefOfAll(beliefs)!;
   const measured = beliefs.filter(({ ground }) => ground === 'fitted' || ground === 'carried').length;
   const grounds = BELIEFS.flatMap((ground) => {

@@ -9,7 +9,7 @@ import { whiteBook } from '../../core/laydown/index.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { type LaidPencil, PRIORITY, pageJobs, pencilJobs, useAnswer } from '../workers/index.ts';
 import { sitDownAt } from './at-the-desk.ts';
-import { type PaperInUse } from '../../pencils/index.ts';
+import { type PaperModel } from '../../pencils/index.ts';
 import { regionsKey } from '../../plan/derive/index.ts';
 import { deskOf, layOnDesk } from './derived-desk.ts';
 import { DeskContext, type PageRegions } from './desk-context.ts';
@@ -46,7 +46,7 @@ export function SheetOnDesk() {
     <WithDerived
       sheet={sheet}
       pencils={pencils}
-      use={use}
+      paperModel={use}
       picture={picture.value}
       laid={laid}
       page={page === 'loading' || unread !== null ? null : (page as PageRegions | null)}
@@ -59,17 +59,19 @@ export function SheetOnDesk() {
 interface DerivedProps {
   sheet: SheetState;
   pencils: readonly Pencil[];
-  use: PaperInUse;
+  paperModel: PaperModel;
   picture: ImageBitmap;
   laid: ReadonlyMap<string, LaidPencil>;
   page: PageRegions | null;
   children: React.ReactNode;
 }
 
-function WithDerived({ sheet, pencils, use, picture, laid, page, children }: DerivedProps) {
+function WithDerived({ sheet, pencils, paperModel, picture, laid, page, children }: DerivedProps) {
   const { data: rates = ASSUMED_RATES } = useRatesQuery(sheet.id);
   useEffect(() => layOnDesk(sheet.id, { picture, page, laid }), [sheet.id, picture, page, laid]);
-  return <DeskContext value={deskOf({ sheet, pencils, use, picture, page, laid, rates })}>{children}</DeskContext>;
+  return (
+    <DeskContext value={deskOf({ sheet, pencils, paperModel, picture, page, laid, rates })}>{children}</DeskContext>
+  );
 }
 
 /** The regions that were found on the sheet as it is; null where none hold for it. */
@@ -90,11 +92,11 @@ const NO_PENCILS: readonly Pencil[] = [];
 const NONE_LAID: ReadonlyMap<string, LaidPencil> = new Map();
 
 /** How pencils come out on a paper, by id; empty until that is known. It needs no page, so it does not wait for one. */
-function useLaid(pencils: readonly Pencil[], use: PaperInUse | null): ReadonlyMap<string, LaidPencil> {
-  const declared = use ? pencils.map((pencil) => use.trayPencil(pencil)) : [];
+function useLaid(pencils: readonly Pencil[], paperModel: PaperModel | null): ReadonlyMap<string, LaidPencil> {
+  const declared = paperModel ? pencils.map((pencil) => paperModel.trayPencil(pencil)) : [];
   const ask = () =>
-    pencilJobs.start('onPaper', { pencils: declared, paper: use!.paper }, { priority: PRIORITY.waitedFor });
-  const { value } = useAnswer(declared.length > 0 ? [ask] : [], [declared, use?.paper]);
+    pencilJobs.start('onPaper', { pencils: declared, paper: paperModel!.paper }, { priority: PRIORITY.waitedFor });
+  const { value } = useAnswer(declared.length > 0 ? [ask] : [], [declared, paperModel?.paper]);
   return useMemo(() => (value ? new Map(value.map((pencil) => [pencil.id, pencil])) : NONE_LAID), [value]);
 }
 

@@ -1,6 +1,6 @@
 /** The stages in the order in which the work is done. */
 export const STAGE_LINKS = [
-  { to: 'page', label: 'Sheet' },
+  { to: 'sheet', label: 'Sheet' },
   { to: 'tray', label: 'Tray' },
   { to: 'wheel', label: 'Wheel' },
   { to: 'light', label: 'Light' },

@@ -36,14 +36,14 @@ export function usePreview(upTo: UpTo, fine = false): HTMLCanvasElement | null {
 
 /** While nothing is laid yet, lets all be worked out that the first picture of a palette will need. */
 function useReadAhead(wanted: boolean, key: string, sheet: LaidSheet, step: number): void {
-  const { pencilById, use } = useDesk();
+  const { pencilById, paperModel } = useDesk();
   useEffect(() => {
     if (!wanted || !key || sheet.things.length === 0) return;
-    const pencils = new Map([...pencilById].map(([id, pencil]) => [id, use.trayPencil(pencil)]));
+    const pencils = new Map([...pencilById].map(([id, pencil]) => [id, paperModel.trayPencil(pencil)]));
     const input = { key, sheet: { ...sheet, pencils }, step, first: true };
     const ahead = pageJobs.start('readAhead', input, { priority: PRIORITY.ahead });
     return () => ahead.cancel();
-  }, [wanted, key, sheet, step, pencilById, use]);
+  }, [wanted, key, sheet, step, pencilById, paperModel]);
 }
 
 /**
@@ -76,7 +76,7 @@ export function usePagePicture(upTo: UpTo) {
 /** The sheet as pictures of it are painted, and whether there is anything to show. */
 function useLaidSheet(upTo: UpTo, others?: ReadonlyMap<string, Recipe> | null): { sheet: LaidSheet; shows: boolean } {
   const desk = useDesk();
-  const { page, grounds, pencilById, use, formed } = desk;
+  const { page, grounds, pencilById, paperModel, formed } = desk;
   const recipes = others ?? desk.recipes;
   const lamp = useAppSelector((state) => state.atTheDesk.lamp);
   const { light, things, lamps, horizon } = desk.sheet.plan;
@@ -85,11 +85,11 @@ function useLaidSheet(upTo: UpTo, others?: ReadonlyMap<string, Recipe> | null): 
     const pencils = new Map(
       [...used].flatMap((id) => {
         const pencil = pencilById.get(id);
-        return pencil ? [[id, use.trayPencil(pencil)] as const] : [];
+        return pencil ? [[id, paperModel.trayPencil(pencil)] as const] : [];
       }),
     );
-    const derived = { formed, recipes, grounds, paper: use.paper, pencils };
+    const derived = { formed, recipes, grounds, paper: paperModel.paper, pencils };
     return { ...laidSheet({ light, things, lamps, horizon }, derived, upTo), lamp };
-  }, [light, things, lamps, horizon, formed, recipes, grounds, use, pencilById, upTo, lamp]);
+  }, [light, things, lamps, horizon, formed, recipes, grounds, paperModel, pencilById, upTo, lamp]);
   return { sheet, shows: page !== null && others !== null && (recipes.size > 0 || grounds.size > 0) };
 }

@@ -25,7 +25,7 @@ interface Props extends LayerEditorProps {
 /** One layer: what is laid, how, where and why; opened, all of it can be changed. */
 export function LayerRow({ regions, toothLeft, open, last, onOpen, onMove, ...editor }: Props) {
   const { layer, number } = editor;
-  const { pencilById, use } = useDesk();
+  const { pencilById, paperModel } = useDesk();
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: layer.id,
   });
@@ -33,8 +33,14 @@ export function LayerRow({ regions, toothLeft, open, last, onOpen, onMove, ...ed
   const cost = useMemo(
     () =>
       pencil &&
-      costOfLayer(layer, regions, pencilOptics(use.trayPencil(pencil)), use.paper, pencil.hardness ?? undefined),
-    [layer, regions, pencil, use],
+      costOfLayer(
+        layer,
+        regions,
+        pencilOptics(paperModel.trayPencil(pencil)),
+        paperModel.paper,
+        pencil.hardness ?? undefined,
+      ),
+    [layer, regions, pencil, paperModel],
   );
   const cautions = cautionsOf(layer, pencil?.type ?? '');
   return (
@@ -55,9 +61,9 @@ export function LayerRow({ regions, toothLeft, open, last, onOpen, onMove, ...ed
           <GripVertical size={15} aria-hidden />
         </button>
         <span className="w-4 font-figure text-sm text-soft">{number}</span>
-        {pencil && <Laydown pencil={pencil} use={use} width={44} height={26} />}
+        {pencil && <Laydown pencil={pencil} paperModel={paperModel} width={44} height={26} />}
         <span className="w-18 font-figure font-bold whitespace-nowrap">
-          {pencil?.code} {pencil && <BeliefMark belief={use.beliefIn(pencil)} />}
+          {pencil?.code} {pencil && <BeliefMark belief={paperModel.beliefIn(pencil)} />}
         </span>
         <PressureMark pressure={layer.pressure} size={34} />
         <StrokeMark stroke={layer.stroke} size={32} />

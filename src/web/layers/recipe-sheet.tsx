@@ -9,7 +9,7 @@ import { zoneMm, zoneWords } from '../../core/recipe/index.ts';
 
 /** A thing's whole recipe on a printed sheet: every layer in order, with a box to tick. */
 export function RecipeSheet({ thing, recipe }: { thing: Thing; recipe: Recipe }) {
-  const { sheet, pencilById, use } = useDesk();
+  const { sheet, pencilById, paperModel } = useDesk();
   return (
     <>
       <Button look="bare" className="px-0!" onClick={() => window.print()}>
@@ -30,7 +30,7 @@ export function RecipeSheet({ thing, recipe }: { thing: Thing; recipe: Recipe })
                 <li key={layer.id} className="mb-2 flex break-inside-avoid gap-3 border-t border-black pt-1 text-sm">
                   <span className="mt-1 h-4 w-4 shrink-0 border border-black" />
                   <span className="w-5 shrink-0 font-bold">{i + 1}</span>
-                  {pencil && <Laydown pencil={pencil} use={use} width={60} height={26} />}
+                  {pencil && <Laydown pencil={pencil} paperModel={paperModel} width={60} height={26} />}
                   <span>
                     <strong>{pencil?.code}</strong> {pencil?.ownName || pencil?.name}
                     {layer.tool && `, worked with ${toolById(layer.tool).name}`}: {layer.pressure},{' '}

@@ -19,7 +19,7 @@ export function useChecked(
   recipe: Recipe,
   before: Recipe | null,
 ): { checked: Checked | null; fault: string | null } {
-  const { sheet, page, pencilById, use, grounds } = useDesk();
+  const { sheet, page, pencilById, paperModel, grounds } = useDesk();
   const { paperFacts } = sheet.plan;
   const beside = useBeside(thing);
   const regions = useMemo(() => thing.regionIds.flatMap((id) => page?.regions[id - 1] ?? []), [thing.regionIds, page]);
@@ -28,7 +28,7 @@ export function useChecked(
     const layers = [...recipe.layers, ...(before?.layers ?? [])];
     const pencils = [...new Set(layers.map((layer) => layer.pencil))].flatMap((id) => {
       const pencil = pencilById.get(id);
-      return pencil ? [use.trayPencil(pencil)] : [];
+      return pencil ? [paperModel.trayPencil(pencil)] : [];
     });
     const largest = regions.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
     return pencilJobs.start('checkRecipe', {
@@ -36,14 +36,14 @@ export function useChecked(
       before,
       regions,
       pencils,
-      paper: use.paper,
+      paper: paperModel.paper,
       onGround: grounds.get(largest.id) ?? null,
       beside: { ...beside, paper: { weightGsm, waterSafe, inkRuns } },
       width: PASSAGE.width,
       height: PASSAGE.height,
     });
   };
-  const inputs = [recipe, before, regions, use, pencilById, grounds, beside, weightGsm, waterSafe, inkRuns];
+  const inputs = [recipe, before, regions, paperModel, pencilById, grounds, beside, weightGsm, waterSafe, inkRuns];
   const { value, sentence } = useAnswer(regions.length > 0 ? [ask] : [], inputs);
   return { checked: sentence === null ? value : null, fault: sentence };
 }

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import type { Pencil } from '../../contracts/index.ts';
 import { type Paper } from '../../core/laydown/index.ts';
 import { type TrayPencil } from '../../core/tray/index.ts';
-import { type PaperInUse } from '../../pencils/index.ts';
+import { type PaperModel } from '../../pencils/index.ts';
 import { useAppSelector } from '../app/store.ts';
 import { type Outcome, type OutputOf, type PencilJobs, pencilJobs } from '../workers/index.ts';
 import { PixelCanvas } from './pixel-canvas.tsx';
@@ -17,7 +17,7 @@ const strips = new LRUCache<string, Promise<Outcome<Strip>>>({ max: 1500 });
 interface Props {
   pencil: Pencil;
   /** The paper it is laid on, as far as that is known; null while it is not. */
-  use: PaperInUse | null;
+  paperModel: PaperModel | null;
   /** CSS pixels. */
   width: number;
   height: number;
@@ -25,11 +25,11 @@ interface Props {
 }
 
 /** A pencil as its computed laydown on the paper, from a whisper at the left to burnished at the right. Stands beside its code. */
-export function Laydown({ pencil, use, width, height, className }: Props) {
+export function Laydown({ pencil, paperModel, width, height, className }: Props) {
   const lamp = useAppSelector((state) => state.atTheDesk.lamp);
   const [strip, setStrip] = useState<Strip | null>(null);
   const { id } = pencil;
-  const laid = use && JSON.stringify([use.trayPencil(pencil), use.paper]);
+  const laid = paperModel && JSON.stringify([paperModel.trayPencil(pencil), paperModel.paper]);
   useEffect(() => {
     if (!laid) return;
     let wanted = true;

@@ -13,12 +13,12 @@ export function arranged(cards: readonly SheetCard[], order: Order, sought: stri
   const wanted = sought.trim().toLowerCase();
   const found = cards.filter(({ title }) => title.toLowerCase().includes(wanted));
   if (order === 'title') return found.sort((p, q) => p.title.localeCompare(q.title, 'en', { numeric: true }));
-  if (order === 'furthest') return found.sort((p, q) => howFar(q) - howFar(p));
+  if (order === 'furthest') return found.sort((p, q) => progressOf(q) - progressOf(p));
   return found;
 }
 
 /** From 0, not begun, to 1, done: steps count most, then things, then regions. */
-function howFar({ regions, things, steps, stepsDone }: SheetCard): number {
+function progressOf({ regions, things, steps, stepsDone }: SheetCard): number {
   if (steps) return 0.2 + (0.8 * stepsDone) / steps;
   return things ? 0.2 : regions ? 0.1 : 0;
 }

@@ -18,7 +18,7 @@ export function SheetOnShelf({ card }: { card: SheetCard }) {
   return (
     <li>
       <Link
-        to={`/sheets/${card.id}/${card.steps ? 'bench' : 'page'}`}
+        to={`/sheets/${card.id}/${card.steps ? 'bench' : 'sheet'}`}
         className="group block"
         tabIndex={naming ? -1 : 0}
       >

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type PointPx, type Quad, isConvexQuad } from '../../core/straighten/index.ts';
-import { FORMATS } from '../page/formats.ts';
+import { FORMATS } from '../sheet/formats.ts';
 import { CardOver, Button, Notice, Select, Progress } from '../parts/index.ts';
 import { type JobUnderWay, photoJobs } from '../workers/index.ts';
 import { straightSize } from './straight-size.ts';

@@ -54,7 +54,7 @@ export function useBringIn() {
     fill(form);
     const result = await create({ sheetId: id, form });
     if (result.error) setRefused(sentenceOf(result.error));
-    else void navigate(`/sheets/${id}/page`);
+    else void navigate(`/sheets/${id}/sheet`);
   };
   const putAway = () => {
     setPdf(null);

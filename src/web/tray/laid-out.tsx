@@ -6,7 +6,7 @@ import { type Pencil, isHere } from '../../contracts/index.ts';
 import { useCopyPencilsMutation, useEditPencilMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { usePaper } from '../api/use-paper.ts';
-import { type PaperInUse } from '../../pencils/index.ts';
+import { type PaperModel } from '../../pencils/index.ts';
 import { useSeenRows } from './use-seen-rows.ts';
 import { BeliefMark, Laydown } from '../parts/index.ts';
 
@@ -53,7 +53,7 @@ export function LaidOut({
               key={pencil.id}
               trayId={trayId}
               pencil={pencil}
-              use={use}
+              paperModel={use}
               onLook={onLook}
               index={row}
               measured={i === 0 ? measured : undefined}
@@ -85,14 +85,14 @@ function useColumns(scroller: HTMLElement | null): number {
 const LaidPencilCard = memo(function LaidPencilCard({
   trayId,
   pencil,
-  use,
+  paperModel,
   index,
   measured,
   onLook,
 }: {
   trayId: string;
   pencil: Pencil;
-  use: PaperInUse | null;
+  paperModel: PaperModel | null;
   /** Its row, and what measures that, once a row. */
   index: number;
   measured?(element: HTMLElement | null): void;
@@ -107,7 +107,7 @@ const LaidPencilCard = memo(function LaidPencilCard({
       <button type="button" aria-label={`Look at ${pencil.code}`} className="block" onClick={() => onLook(pencil)}>
         <Laydown
           pencil={pencil}
-          use={use}
+          paperModel={paperModel}
           width={124}
           height={48}
           className={clsx('max-w-full', !isHere(pencil) && 'opacity-60')}
@@ -116,7 +116,7 @@ const LaidPencilCard = memo(function LaidPencilCard({
       <p className="mt-1 flex items-baseline justify-between gap-1">
         <span className="flex items-center gap-1.5">
           <span className="font-figure text-[1.02rem] font-bold">{pencil.code}</span>
-          {use && <BeliefMark belief={use.beliefIn(pencil)} />}
+          {paperModel && <BeliefMark belief={paperModel.beliefIn(pencil)} />}
         </span>
         <span className="truncate text-[0.8rem]" title={pencil.name}>
           {pencil.ownName ? `“${pencil.ownName}”` : pencil.name}

@@ -9,7 +9,7 @@ import {
 import type { Pencil, PencilEdit } from '../../contracts/index.ts';
 import { labOfHex, oklchOfLab, wheelOfHue, wordsFor } from '../../core/colour/index.ts';
 import { pencilTypeById } from '../../core/laydown/index.ts';
-import { type PaperInUse } from '../../pencils/index.ts';
+import { type PaperModel } from '../../pencils/index.ts';
 import { BeliefMark, Laydown, Select } from '../parts/index.ts';
 import { coverWords, hardnessWords } from './pencil-words.ts';
 
@@ -29,7 +29,7 @@ const WHEREABOUTS = [
 
 /** What a table of pencils tells of each, and what it is sorted by. */
 export function pencilColumns(
-  use: PaperInUse | null,
+  paperModel: PaperModel | null,
   onLook: (pencil: Pencil) => void,
   onEdit: (pencil: Pencil, edit: PencilEdit) => void,
 ) {
@@ -37,7 +37,7 @@ export function pencilColumns(
     column.display({
       id: 'laydown',
       header: 'Laydown',
-      cell: ({ row }) => <Laydown pencil={row.original} use={use} width={116} height={34} />,
+      cell: ({ row }) => <Laydown pencil={row.original} paperModel={paperModel} width={116} height={34} />,
     }),
     column.accessor('code', {
       header: 'Code',
@@ -87,14 +87,15 @@ export function pencilColumns(
       sortFn: 'basic',
       cell: ({ row }) => hardnessWords(row.original.hardness),
     }),
-    column.accessor((pencil) => use?.beliefIn(pencil).apart ?? 0, {
+    column.accessor((pencil) => paperModel?.beliefIn(pencil).apart ?? 0, {
       id: 'sure',
       header: 'Sure',
       sortFn: 'basic',
       cell: ({ row }) =>
-        use && (
+        paperModel && (
           <span className="flex items-center gap-1 font-figure whitespace-nowrap">
-            <BeliefMark belief={use.beliefIn(row.original)} /> ±{use.beliefIn(row.original).apart.toFixed(1)}
+            <BeliefMark belief={paperModel.beliefIn(row.original)} /> ±
+            {paperModel.beliefIn(row.original).apart.toFixed(1)}
           </span>
         ),
     }),

@@ -48,7 +48,7 @@ export function PencilFacts({ pencil, paper, onClose }: { pencil: Pencil; paper:
       <p className="text-[0.95rem] text-soft">
         {[ownName && name, set, pencilTypeById(pencil.type).name].filter(Boolean).join(', ')}
       </p>
-      <Laydown pencil={pencil} use={use} width={320} height={56} className="mt-2 max-w-full" />
+      <Laydown pencil={pencil} paperModel={use} width={320} height={56} className="mt-2 max-w-full" />
       {(note || barrel) && (
         <div className="mt-2">
           <Notice>

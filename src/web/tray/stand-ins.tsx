@@ -4,7 +4,7 @@ import type { Pencil } from '../../contracts/index.ts';
 import { type Pressure, PRESSURES } from '../../core/laydown/index.ts';
 import { type Closeness } from '../../core/tray/index.ts';
 import { csvOf, safeName } from '../../formats/index.ts';
-import { type PaperInUse } from '../../pencils/index.ts';
+import { type PaperModel } from '../../pencils/index.ts';
 import { usePaper } from '../api/use-paper.ts';
 import { BeliefMark, Button, Laydown, Notice, Select, Progress } from '../parts/index.ts';
 import { type OutputOf, type PencilJobs, pencilJobs, useJob } from '../workers/index.ts';
@@ -101,12 +101,16 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
             <tbody>
               {rows.map((row) => (
                 <tr key={row.id} className="border-b border-rule">
-                  <PencilCell pencil={pencil(row.id)} use={use} />
+                  <PencilCell pencil={pencil(row.id)} paperModel={use} />
                   <td className="px-1 text-center font-figure text-lg" title={row.closeness}>
                     {MARKS[row.closeness]}
                     <span className="sr-only">{row.closeness}</span>
                   </td>
-                  {row.near ? <PencilCell pencil={pencil(row.near.id)} use={use} /> : <td className="px-2">nothing</td>}
+                  {row.near ? (
+                    <PencilCell pencil={pencil(row.near.id)} paperModel={use} />
+                  ) : (
+                    <td className="px-2">nothing</td>
+                  )}
                   <td className="px-2 font-figure">{row.near?.deltaE.toFixed(1)}</td>
                   <td className="px-2">{row.differs}</td>
                   <td className="px-2 text-[0.88rem]">
@@ -127,14 +131,14 @@ export function StandIns({ pencils, paper }: { pencils: readonly Pencil[]; paper
   );
 }
 
-function PencilCell({ pencil, use }: { pencil: Pencil; use: PaperInUse | null }) {
+function PencilCell({ pencil, paperModel }: { pencil: Pencil; paperModel: PaperModel | null }) {
   return (
     <td className="px-2 py-1">
       <span className="flex items-center gap-2">
-        <Laydown pencil={pencil} use={use} width={64} height={28} />
+        <Laydown pencil={pencil} paperModel={paperModel} width={64} height={28} />
         <span>
           <span className="font-figure font-bold">{pencil.code}</span>{' '}
-          {use && <BeliefMark belief={use.beliefIn(pencil)} />} {pencil.name}
+          {paperModel && <BeliefMark belief={paperModel.beliefIn(pencil)} />} {pencil.name}
         </span>
       </span>
     </td>

@@ -17,7 +17,7 @@ import { Tools } from './tools.tsx';
 import { NO_FILTERS, TrayFilters, filtered, isFiltered } from './tray-filters.tsx';
 import { TraySide } from './tray-side.tsx';
 import { TrialPatch } from './trial/trial-patch.tsx';
-import { WithThese } from './with-these.tsx';
+import { EditShownPencils } from './edit-shown-pencils.tsx';
 
 type View = 'laid out' | 'table' | 'stand-ins' | 'trial patch';
 const VIEWS: readonly { value: View; label: string }[] = [
@@ -143,7 +143,7 @@ function Pencils({ trayId, view, pencils, shown, isWhole, paper, picked, onPick,
             <Select<Order> label="Order" value={order} className="w-52!" options={ORDERS} onChange={setOrder} />
           )}
           <LookForColour paper={paper} picked={picked} onPick={onPick} />
-          {shown.length < pencils.length && <WithThese trayId={trayId} pencils={shown} />}
+          {shown.length < pencils.length && <EditShownPencils trayId={trayId} pencils={shown} />}
         </div>
       )}
       {shown.length > 0 && view === 'laid out' && (

@@ -20,7 +20,7 @@ interface Props {
 
 /** What can be done with a family as a whole: one pencil more, the smoothest way, extras, and to pin it. */
 export function FamilyMoves({ thing, family, known, set }: Props) {
-  const { sheet, pencils, pencilById, use, recipes, laid } = useDesk();
+  const { sheet, pencils, pencilById, paperModel, recipes, laid } = useDesk();
   const change = usePlanChange(sheet.id, 'wheel');
   const code = (id: string) => pencilById.get(id)?.code ?? '';
   const here = pencils.filter(isHere);
@@ -65,11 +65,12 @@ export function FamilyMoves({ thing, family, known, set }: Props) {
     const [from, to] = [laid.get(family.pencils[0]!)?.body, laid.get(family.pencils.at(-1)!)?.body];
     if (!from || !to) return;
     const options = {
-      paper: use.paper,
+      paper: paperModel.paper,
       lengthMm: recipes.get(thing.id)?.halfWidthMm ?? 1,
       count: family.pencils.length,
     };
-    const outcome = await pencilJobs.start('ramp', { from, to, pencils: here.map(use.trayPencil), options }).outcome;
+    const outcome = await pencilJobs.start('ramp', { from, to, pencils: here.map(paperModel.trayPencil), options })
+      .outcome;
     if (outcome.kind === 'refused') toast.error(outcome.sentence);
     if (outcome.kind !== 'done') return;
     const ids = byValue([...new Set(outcome.value.bands.map(({ pencil }) => pencil))], laid);

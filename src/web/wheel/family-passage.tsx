@@ -10,7 +10,7 @@ const STRIP = { width: 308, height: 34 };
 
 /** The passage of a thing's family as it will come out, and how it does. */
 export function FamilyPassage({ thing, facts }: { thing: Thing; facts: FamilyFacts | undefined }) {
-  const { page, pencilById, use, recipes } = useDesk();
+  const { page, pencilById, paperModel, recipes } = useDesk();
   const recipe = recipes.get(thing.id);
   const check = () => {
     const used = [...new Set(recipe!.layers.map(({ pencil }) => pencil))].flatMap((id) => pencilById.get(id) ?? []);
@@ -18,14 +18,14 @@ export function FamilyPassage({ thing, facts }: { thing: Thing; facts: FamilyFac
       recipe: recipe!,
       before: null,
       regions: thing.regionIds.flatMap((id) => page!.regions[id - 1] ?? []),
-      pencils: used.map(use.trayPencil),
-      paper: use.paper,
+      pencils: used.map(paperModel.trayPencil),
+      paper: paperModel.paper,
       onGround: null,
       beside: {},
       ...STRIP,
     });
   };
-  const checked = useAnswer(recipe && page ? [check] : [], [recipe, page, pencilById, use, thing.regionIds]);
+  const checked = useAnswer(recipe && page ? [check] : [], [recipe, page, pencilById, paperModel, thing.regionIds]);
   const strip = checked.value?.ramp ?? null;
   const halfWidth = recipe?.halfWidthMm ?? 1;
   const scale = Math.max(1, Math.floor(STRIP.width / (halfWidth * PX_PER_MM)));

@@ -18,9 +18,9 @@ interface Props {
 
 /** The pencils of a family from dark to light, what could take the place of each, and its extras. */
 export function FamilyPencils({ thing, family, known, set }: Props) {
-  const { pencilById, use, laid } = useDesk();
+  const { pencilById, paperModel, laid } = useDesk();
   const code = (id: string) => pencilById.get(id)?.code ?? '';
-  const says = (swap: Swap, place: number) => swapWords(swap, family, place, pencilById, use, known?.facts);
+  const says = (swap: Swap, place: number) => swapWords(swap, family, place, pencilById, paperModel, known?.facts);
   return (
     <>
       {family.pencils.map((id, place) => {
@@ -129,11 +129,11 @@ function swapWords(
   family: Family,
   place: number,
   pencilById: ReadonlyMap<string, Pencil>,
-  use: ReturnType<typeof useDesk>['use'],
+  paperModel: ReturnType<typeof useDesk>['paperModel'],
   facts: FamilyFacts | undefined,
 ): string {
   const [own, other] = [pencilById.get(family.pencils[place]!), pencilById.get(swap.pencil)];
-  const sure = own && other ? sureDifference(use.beliefIn(own), use.beliefIn(other)) : 0;
+  const sure = own && other ? sureDifference(paperModel.beliefIn(own), paperModel.beliefIn(other)) : 0;
   const words = [
     swap.away > sure
       ? `${swap.away.toFixed(1)} from the present one`

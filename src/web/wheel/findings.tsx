@@ -22,7 +22,7 @@ export function Findings({
   shown: Finding | null;
   onShow(finding: Finding | null): void;
 }) {
-  const { sheet, pencilById, use } = useDesk();
+  const { sheet, pencilById, paperModel } = useDesk();
   const dispatch = useAppDispatch();
   const [all, setAll] = useState(false);
   if (!audit || !summary) return null;
@@ -79,7 +79,7 @@ export function Findings({
                         return pencil
                           ? [
                               <li key={id} className="text-center">
-                                <Laydown pencil={pencil} use={use} width={84} height={26} />
+                                <Laydown pencil={pencil} paperModel={paperModel} width={84} height={26} />
                                 <span className="block font-figure text-[0.8rem] font-bold">{pencil.code}</span>
                               </li>,
                             ]

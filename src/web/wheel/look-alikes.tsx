@@ -19,7 +19,7 @@ const MOST = 4;
 
 /** Which pencils of the palette stop parting under the lamp that the page is seen by; nothing by daylight. */
 export function LookAlikesUnderLamp({ summary }: { summary: PageSummary | null }) {
-  const { sheet, pencilById, use } = useDesk();
+  const { sheet, pencilById, paperModel } = useDesk();
   const lamp = useAppSelector((state) => state.atTheDesk.lamp);
   const families = familiesOf(sheet.plan);
   const things = useMemo(
@@ -32,10 +32,12 @@ export function LookAlikesUnderLamp({ summary }: { summary: PageSummary | null }
   );
   const ask = () => {
     const own = [...new Set(things.map(({ pencil }) => pencil))].flatMap((id) => pencilById.get(id) ?? []);
-    const pencils = own.map((pencil) => use.trayPencil(pencil));
-    return pencilJobs.start('bodiesUnder', { pencils, paper: use.paper, lamp: lamp! });
+    const pencils = own.map((pencil) => paperModel.trayPencil(pencil));
+    return pencilJobs.start('bodiesUnder', { pencils, paper: paperModel.paper, lamp: lamp! });
   };
-  const seen = useAnswer(lamp !== null && summary ? [ask] : [], [lamp, things, pencilById, use], { fresh: true }).value;
+  const seen = useAnswer(lamp !== null && summary ? [ask] : [], [lamp, things, pencilById, paperModel], {
+    fresh: true,
+  }).value;
   const pairs = useMemo(
     () => (seen && summary ? lookAlikesUnder(seen, things, summary.borders) : null),
     [seen, things, summary],

@@ -11,7 +11,7 @@ export function PencilPick(props: {
   onChange(id: string): void;
 }) {
   const { label, value, options, fallback, onChange } = props;
-  const { use } = useDesk();
+  const { paperModel } = useDesk();
   const has = options.some(({ pencil }) => pencil.id === value);
   const all = has || !fallback ? options : [{ pencil: fallback, says: '' }, ...options];
   return (
@@ -22,7 +22,7 @@ export function PencilPick(props: {
         value: pencil.id,
         label: (
           <span className="flex items-center gap-2">
-            <Laydown pencil={pencil} use={use} width={64} height={22} />
+            <Laydown pencil={pencil} paperModel={paperModel} width={64} height={22} />
             <span className="font-figure font-bold">{pencil.code}</span>
             <span className="truncate text-sm">{pencil.ownName || pencil.name}</span>
           </span>

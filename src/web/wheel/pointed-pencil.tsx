@@ -12,7 +12,7 @@ export function PointedPencil({
   rings: boolean;
   ofPage: boolean;
 }) {
-  const { pencilById, laid, use } = useDesk();
+  const { pencilById, laid, paperModel } = useDesk();
   const pencil = pencilById.get(pencilId ?? '');
   const on = laid.get(pencilId ?? '');
   if (!pencil || !on) {
@@ -31,10 +31,10 @@ export function PointedPencil({
       </div>
     );
   }
-  const belief = use.beliefIn(pencil);
+  const belief = paperModel.beliefIn(pencil);
   return (
     <div className="max-xl:hidden">
-      <Laydown pencil={pencil} use={use} width={240} height={76} />
+      <Laydown pencil={pencil} paperModel={paperModel} width={240} height={76} />
       <p className="mt-2 flex items-baseline gap-3">
         <span className="font-figure text-2xl font-bold">{pencil.code}</span>
         <span>{pencil.ownName || pencil.name}</span>

@@ -52,7 +52,13 @@ export function Proposals({
     setTaken(null);
     onCompare(null);
     const wishes = { ...plan.wheel, ...plan.wishes, mustNot, pinned };
-    const input = { page: summary, pencils: some.map(desk.use.trayPencil), paper: desk.use.paper, wishes, seed };
+    const input = {
+      page: summary,
+      pencils: some.map(desk.paperModel.trayPencil),
+      paper: desk.paperModel.paper,
+      wishes,
+      seed,
+    };
     void start((report) => pencilJobs.start('proposePalettes', input, { report, soFar: setSoFar }));
   };
   const take = (proposal: Proposal) => {
@@ -126,7 +132,7 @@ function whyNot({ sheet, pencils, page }: Desk, summary: PageSummary | null) {
     return (
       <Notice>
         Name at least one thing first, at the{' '}
-        <Link className={link} to={stageAddress(sheet.id, sheet.trayId, 'page')}>
+        <Link className={link} to={stageAddress(sheet.id, sheet.trayId, 'sheet')}>
           Sheet
         </Link>
         .
@@ -157,9 +163,9 @@ function ProposalCard(props: {
   onCompare(): void;
 }) {
   const { proposal, summary, compared, final, onTake, onCompare } = props;
-  const { pencilById, use } = useDesk();
+  const { pencilById, paperModel } = useDesk();
   const used = new Set(proposal.parts.flatMap(({ family }) => (family ? pencilsOf(family) : [])));
-  const beliefs = [...used].flatMap((id) => pencilById.get(id) ?? []).map(use.beliefIn);
+  const beliefs = [...used].flatMap((id) => pencilById.get(id) ?? []).map(paperModel.beliefIn);
   const sure = beliefOfAll(beliefs)?.apart ?? 0;
   const area = new Map(summary.things.map((thing) => [thing.id, thing.areaMm2]));
   const areaOf = (thingId: string) => area.get(thingId) ?? 0;

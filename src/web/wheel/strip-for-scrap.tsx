@@ -9,7 +9,7 @@ import { Button, Laydown } from '../parts/index.ts';
 
 /** Boxes to lay the page's pencils side by side on scrap before the page is touched, printed on a sheet of its own. */
 export function StripForScrap() {
-  const { sheet, pencilById, use } = useDesk();
+  const { sheet, pencilById, paperModel } = useDesk();
   const things = thingsOf(sheet.plan);
   const rows = useMemo(
     () =>
@@ -38,7 +38,7 @@ export function StripForScrap() {
               <div className="flex">
                 {own.map((pencil) => (
                   <div key={pencil.id} className="border border-black" style={{ width: '26mm', height: '17mm' }}>
-                    <Laydown pencil={pencil} use={use} width={40} height={14} />
+                    <Laydown pencil={pencil} paperModel={paperModel} width={40} height={14} />
                     <span className="ml-1 text-xs font-bold">{pencil.code}</span>
                   </div>
                 ))}

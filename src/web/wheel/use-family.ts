@@ -24,14 +24,16 @@ export function useFamily(
   summary: PageSummary | null,
   colours: ReadonlyMap<string, Lab>,
 ): AboutFamily | null {
-  const { sheet, pencils, use } = useDesk();
+  const { sheet, pencils, paperModel } = useDesk();
   const { wheel } = sheet.plan.wheel;
   const neighbours = useMemo(() => neighboursOf(id, summary, colours), [id, summary, colours]);
   const ask = () => {
-    const some = pencils.filter((pencil) => isHere(pencil) || family!.pencils.includes(pencil.id)).map(use.trayPencil);
-    return pencilJobs.start('family', { family: family!, pencils: some, paper: use.paper, neighbours, wheel });
+    const some = pencils
+      .filter((pencil) => isHere(pencil) || family!.pencils.includes(pencil.id))
+      .map(paperModel.trayPencil);
+    return pencilJobs.start('family', { family: family!, pencils: some, paper: paperModel.paper, neighbours, wheel });
   };
-  return useAnswer(family ? [ask] : [], [family, pencils, use, neighbours, wheel]).value;
+  return useAnswer(family ? [ask] : [], [family, pencils, paperModel, neighbours, wheel]).value;
 }
 
 /** The colours of what a thing borders on. */

@@ -36,7 +36,7 @@ interface Props {
 
 /** The wheel with the scheme's hands, the pencil pointed at, and the page beside it. */
 export function WheelAndSheet({ summary, colours, wanted, shown, onShown }: Props) {
-  const { sheet, pencils, use, laid, recipes } = useDesk();
+  const { sheet, pencils, paperModel, laid, recipes } = useDesk();
   const { wheel: own, page } = sheet.plan;
   const change = usePlanChange(sheet.id, 'wheel');
   const { regionIds: chosen, thingId } = useChosen();
@@ -70,7 +70,7 @@ export function WheelAndSheet({ summary, colours, wanted, shown, onShown }: Prop
     <div className="relative flex min-h-0 flex-1 items-center">
       <div className="@container-size flex h-full min-w-0 flex-1 items-center justify-center">
         <Wheel
-          paper={use.paper}
+          paper={paperModel.paper}
           wheel={wheel}
           rings={disc === 'rings'}
           anchor={own.anchor}

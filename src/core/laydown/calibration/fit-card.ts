@@ -98,7 +98,7 @@ export async function fitCard(
   overlays: readonly OverlayReading[] = [],
   run: Run = quietRun,
 ): Promise<CardFit> {
-  const breathe = checkpoints(run);
+  const checkpoint = checkpoints(run);
   const usable = pencils.flatMap((pencil, i) => (isUsable(pencil) ? [i] : []));
   if (usable.length === 0) {
     throw new RangeError('No pencil has been read at full and at two more patches, so nothing can be fitted.');
@@ -121,7 +121,7 @@ export async function fitCard(
     let before = Infinity;
     for (let round = 0; round < ROUNDS; round++) {
       const share = (ends.length + round / ROUNDS) / STARTS_OF_ALL.length;
-      await breathe(0.8 * share, 'finding how the paper takes pencil');
+      await checkpoint(0.8 * share, 'finding how the paper takes pencil');
       numbers = together.better(numbers, STEPS, !laidOver);
       const now = together.misses(numbers);
       if (now > SETTLED * before) break;
@@ -133,7 +133,7 @@ export async function fitCard(
   const found = together.paperOf(numbers);
   const fits: (PencilFit | null)[] = [];
   for (const [i, pencil] of pencils.entries()) {
-    await breathe(0.8 + (0.2 * i) / pencils.length, 'fitting each pencil');
+    await checkpoint(0.8 + (0.2 * i) / pencils.length, 'fitting each pencil');
     fits.push(isUsable(pencil) ? fitPencil(paper, found, pencil) : null);
   }
   return { paper: found, pencils: fits };

@@ -23,7 +23,7 @@ export interface Finding {
 export type Found = Omit<Finding, 'kind' | 'title' | 'about'>;
 
 /** One kind of place of a recipe, and what happens there. */
-export interface LookedPlace {
+export interface SampledPlace {
   place: FieldValues;
   /** Places of the layers that are laid there with more than half of their pressure. */
   layers: readonly number[];
@@ -49,7 +49,7 @@ export interface Look {
   effect: Effect;
   context: RegionContext;
   /** In the order of the first field; of two fields row by row. */
-  places: readonly LookedPlace[];
+  places: readonly SampledPlace[];
   /** Places in a row of the first field. */
   row: number;
   optics: ReadonlyMap<string, PencilOptics>;

@@ -12,7 +12,7 @@ import { fullTooth } from './full-tooth.ts';
 import { heavyDarkFirst } from './heavy-dark-first.ts';
 import { highlightLost } from './highlight-lost.ts';
 import { largeStep } from './large-step.ts';
-import { lookedAt } from './looked.ts';
+import { samplePlaces } from './sample-places.ts';
 import { narrow } from './narrow.ts';
 import { opposites } from './opposites.ts';
 import { smoothMetal } from './smooth-metal.ts';
@@ -21,7 +21,7 @@ import { stillWet, wetPaper } from './wet-paper.ts';
 import { whiteOverColour } from './white-over-colour.ts';
 import { wrongBlender } from './wrong-blender.ts';
 
-export { lookedAt } from './looked.ts';
+export { samplePlaces } from './sample-places.ts';
 export { type Check, type Finding, type NeighbourLook, type PaperRisk } from './check.ts';
 /** Every check, what matters most first. */
 export const CHECKS: readonly Check[] = [
@@ -74,7 +74,7 @@ export function checkRecipe(
     neighbours,
     paper,
     effect: effectById(recipe.effect),
-    places: lookedAt(recipe, optics, ground, { widthMm: usualWidth(context) }),
+    places: samplePlaces(recipe, optics, ground, { widthMm: usualWidth(context) }),
     groundValue: layPasses(ground, []).lab[0],
     toothFull: toothMarks(ground).full,
     row: rowOf(fieldsOf(recipe.layers)),

@@ -31,7 +31,7 @@ export interface RegionContext {
 }
 
 /** What an effect comes to for one thing. */
-export interface Laid {
+export interface EffectLayers {
   layers: Layer[];
   /** What was left out or done otherwise for want of room or pencils, in sentences. */
   notes: readonly string[];
@@ -68,5 +68,5 @@ export interface Effect {
   /** How it shines, id of a finish, whatever it is made of. Default by its material. */
   finish?: string;
   /** @param school of no meaning where the effect has an order of its own */
-  lay(school: School, family: Family, context: RegionContext): Laid;
+  lay(school: School, family: Family, context: RegionContext): EffectLayers;
 }

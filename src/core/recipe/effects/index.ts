@@ -32,7 +32,7 @@ import { stone } from './stone.ts';
 import { wood } from './wood.ts';
 
 export { overMm, usualWidth } from './fit.ts';
-export { type Effect, type Laid, type LightOnThing, type RegionContext } from './effect.ts';
+export { type Effect, type EffectLayers, type LightOnThing, type RegionContext } from './effect.ts';
 /** Every effect that a family can be made to show, the usual one first. */
 export const EFFECTS: readonly Effect[] = [
   blend,

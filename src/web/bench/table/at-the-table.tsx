@@ -24,7 +24,7 @@ import { type Pressed, useTable } from './use-table.ts';
 
 interface Props {
   bench: BenchState;
-  plan: BenchPlan;
+  benchPlan: BenchPlan;
   away: boolean;
   waits: number;
   /** Whether those outlive this tab. */
@@ -33,17 +33,17 @@ interface Props {
 }
 
 /** A sitting: one step fills the screen. Space marks it done, Backspace takes it back, letters do the rest. */
-export function AtTheTable({ bench, plan, away, waits, isKept, onLeave }: Props) {
+export function AtTheTable({ bench, benchPlan, away, waits, isKept, onLeave }: Props) {
   const { sheet } = useDesk();
   const isAwake = useAwake();
-  const table = useTable(bench, plan);
+  const table = useTable(bench, benchPlan);
   const { step, ahead, clock, now, change, stepOf, markDone, takeBack, putOff, partDone, lookBy } = table;
   const [card, setCard] = useState<Card | null>(null);
   const ordering = useOrder(sheet.id);
   // The preview runs one layer ahead: it shows what this step should leave behind.
   const afterStep = useMemo(
-    () => ({ plan, done: step ? [...bench.done, { stepId: step.id } as LogEntry] : bench.done }),
-    [plan, bench.done, step],
+    () => ({ plan: benchPlan, done: step ? [...bench.done, { stepId: step.id } as LogEntry] : bench.done }),
+    [benchPlan, bench.done, step],
   );
   const laidAfter = useLaidByDone(afterStep);
   const laidNow = useLaidByDone(bench);
@@ -51,8 +51,8 @@ export function AtTheTable({ bench, plan, away, waits, isKept, onLeave }: Props)
   const preview = usePreview(laidAfter, useIsLookedAt(step?.id));
   const veil = useZoneVeil(step);
   const regionIds = useMemo(() => step?.regionIds ?? [], [step]);
-  const reminders = useMemo(() => remindersOf(plan.order.map((id) => stepOf.get(id)!)), [plan, stepOf]);
-  const { on: isReadAloud, canRead, toggle } = useReadingAloud(useAloud(plan, step, reminders));
+  const reminders = useMemo(() => remindersOf(benchPlan.order.map((id) => stepOf.get(id)!)), [benchPlan, stepOf]);
+  const { on: isReadAloud, canRead, toggle } = useReadingAloud(useAloud(benchPlan, step, reminders));
   const photo = useRef<HTMLInputElement>(null);
   const takePhoto = useCallback(() => photo.current?.click(), []);
   const pause = useCallback(() => change(pausedOrNot), [change]);
@@ -80,8 +80,8 @@ export function AtTheTable({ bench, plan, away, waits, isKept, onLeave }: Props)
   return (
     <div className="flex h-dvh flex-col">
       <TableHeader
-        number={plan.order.length - ahead.length + 1}
-        of={plan.order.length}
+        number={benchPlan.order.length - ahead.length + 1}
+        of={benchPlan.order.length}
         clock={clock}
         now={now}
         away={away}
@@ -104,7 +104,7 @@ export function AtTheTable({ bench, plan, away, waits, isKept, onLeave }: Props)
         </div>
         <StepPanel
           bench={bench}
-          plan={plan}
+          benchPlan={benchPlan}
           table={table}
           step={step}
           reminders={reminders}
@@ -124,10 +124,10 @@ export function AtTheTable({ bench, plan, away, waits, isKept, onLeave }: Props)
           onReadAloud={canRead ? toggle : () => toast('This browser has no voice to read with.')}
         />
       </main>
-      <PhotoOf ref={photo} thingId={step.thingId} plan={plan} />
+      <PhotoOf ref={photo} thingId={step.thingId} benchPlan={benchPlan} />
       <TableCards
         card={card}
-        plan={plan}
+        benchPlan={benchPlan}
         step={step}
         laid={laidNow}
         onUsed={markDone}
@@ -139,10 +139,18 @@ export function AtTheTable({ bench, plan, away, waits, isKept, onLeave }: Props)
 }
 
 /** Takes a photo with the device's own camera and pins it to a thing. */
-function PhotoOf({ ref, thingId, plan }: { ref: React.Ref<HTMLInputElement>; thingId: string; plan: BenchPlan }) {
+function PhotoOf({
+  ref,
+  thingId,
+  benchPlan,
+}: {
+  ref: React.Ref<HTMLInputElement>;
+  thingId: string;
+  benchPlan: BenchPlan;
+}) {
   const { sheet } = useDesk();
   const { pinFile } = usePin(sheet.id, thingId);
-  const name = plan.things.find(({ id }) => id === thingId)?.name ?? '';
+  const name = benchPlan.things.find(({ id }) => id === thingId)?.name ?? '';
   return (
     <input
       ref={ref}
@@ -185,14 +193,14 @@ function AllDone({ onLeave }: { onLeave(): void }) {
 }
 
 function useAloud(
-  plan: BenchPlan,
+  benchPlan: BenchPlan,
   step: BenchPlan['steps'][number] | undefined,
   reminders: ReturnType<typeof remindersOf>,
 ): string {
   return useMemo(() => {
-    const pencil = step && plan.pencils.find(({ id }) => id === step.pencil);
+    const pencil = step && benchPlan.pencils.find(({ id }) => id === step.pencil);
     if (!step || !pencil) return '';
-    const thing = plan.things.find(({ id }) => id === step.thingId)?.name ?? '';
+    const thing = benchPlan.things.find(({ id }) => id === step.thingId)?.name ?? '';
     return stepAloud(step, pencil, thing, reminders.get(step.id) ?? []);
-  }, [plan, step, reminders]);
+  }, [benchPlan, step, reminders]);
 }

@@ -28,7 +28,7 @@ type Fitted = OutputOf<PencilJobs['afterSeeing']>;
 /** What is left of a thing, fitted to what lies there: what to change, how near the end comes, and what the hand teaches. */
 export function FittedCard({ of: { thingId, thing, laid }, look, teaches, onChanged, onClose }: Props) {
   const desk = useDesk();
-  const { sheet, recipes, pencilById, use } = desk;
+  const { sheet, recipes, pencilById, paperModel } = desk;
   const change = usePlanChange(sheet.id, 'bench');
   const [storeFit] = useStoreFitMutation();
   // Fitted once, to what lay there when it was asked.
@@ -47,10 +47,10 @@ export function FittedCard({ of: { thingId, thing, laid }, look, teaches, onChan
   const hand = teaches && fitted ? fitted.hand : {};
   const learns = Object.keys(hand).length > 0;
   const learn = async () => {
-    const here = use.carried ? null : use.fit;
+    const here = paperModel.carried ? null : paperModel.fit;
     const learnt: Record<string, number> = { ...here?.learnt };
     for (const [pressure, factor] of Object.entries(hand)) learnt[pressure] = (learnt[pressure] ?? 1) * factor;
-    const fit = { fit: use.found, learnt, pencils: here?.pencils ?? [] };
+    const fit = { fit: paperModel.found, learnt, pencils: here?.pencils ?? [] };
     const { error } = await storeFit({ trayId: sheet.trayId, paper: paperKind(sheet.plan.page.paper), fit });
     if (error) toast.error(sentenceOf(error));
   };

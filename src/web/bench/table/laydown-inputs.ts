@@ -4,7 +4,7 @@ import { thingsOf } from '../../../plan/index.ts';
 
 /** What the worker needs to lay a thing's recipe: its pencils and some more, the paper, and what lies there already. */
 export function laydownInputs(
-  { sheet, page, pencilById, use, grounds }: Desk,
+  { sheet, page, pencilById, paperModel, grounds }: Desk,
   thingId: string,
   recipe: Recipe,
   more: readonly string[] = [],
@@ -14,7 +14,7 @@ export function laydownInputs(
   const largest = regions.length > 0 ? regions.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a)) : null;
   const pencils = [...new Set([...recipe.layers.map(({ pencil }) => pencil), ...more])].flatMap((id) => {
     const pencil = pencilById.get(id);
-    return pencil ? [use.trayPencil(pencil)] : [];
+    return pencil ? [paperModel.trayPencil(pencil)] : [];
   });
-  return { pencils, paper: use.paper, onGround: largest ? (grounds.get(largest.id) ?? null) : null };
+  return { pencils, paper: paperModel.paper, onGround: largest ? (grounds.get(largest.id) ?? null) : null };
 }

@@ -16,7 +16,7 @@ import { laydownInputs } from './laydown-inputs.ts';
 import { addRepairs, thingsOf } from '../../../plan/index.ts';
 
 interface Props {
-  plan: BenchPlan;
+  benchPlan: BenchPlan;
   /** The step during which it happened: its pencil was held. */
   step: BenchPlan['steps'][number];
   /** How many layers lie on each thing. */
@@ -32,7 +32,7 @@ interface Props {
  * Something went wrong: what can be done about it, each way with how near it comes. What is chosen becomes a step, and it
  * is written down.
  */
-export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Props) {
+export function MistakeCard({ benchPlan, step, laid, onRepair, onFit, onClose }: Props) {
   const { sheet, page, recipes, pencilById } = useDesk();
   const pencilId = step.pencil;
   const [kind, setKind] = useState(MISTAKES[0]!.id);
@@ -43,7 +43,7 @@ export function MistakeCard({ plan, step, laid, onRepair, onFit, onClose }: Prop
   const [addNote] = useAddNoteMutation();
   const change = usePlanChange(sheet.id, 'bench');
   const isKnown = recipes.has(on) && pencilById.has(pencilId);
-  const code = plan.pencils.find(({ id }) => id === pencilId)?.code ?? '';
+  const code = benchPlan.pencils.find(({ id }) => id === pencilId)?.code ?? '';
   const name = thingsOf(sheet.plan).find(({ id }) => id === on)?.name ?? '';
   const writeDown = async (remedy: string) => {
     const text = `${kind.charAt(0).toUpperCase()}${kind.slice(1)}: ${code} on ${name}. ${remedy}`.slice(0, 400);

@@ -12,7 +12,7 @@ import { thingsOf } from '../../../plan/index.ts';
 type PlanStep = BenchPlan['steps'][number];
 
 interface Props {
-  plan: BenchPlan;
+  benchPlan: BenchPlan;
   step: PlanStep;
   next: PlanStep | undefined;
   reminders: readonly Reminder[];
@@ -22,10 +22,10 @@ interface Props {
 }
 
 /** One step, to be read from an arm's length. */
-export function StepCard({ plan, step, next, reminders, dryAt, now }: Props) {
-  const { sheet, pencilById, use } = useDesk();
-  const pencilThen = (id: string) => plan.pencils.find((pencil) => pencil.id === id);
-  const nameOf = (id: string) => plan.things.find((thing) => thing.id === id)?.name ?? '';
+export function StepCard({ benchPlan, step, next, reminders, dryAt, now }: Props) {
+  const { sheet, pencilById, paperModel } = useDesk();
+  const pencilThen = (id: string) => benchPlan.pencils.find((pencil) => pencil.id === id);
+  const nameOf = (id: string) => benchPlan.things.find((thing) => thing.id === id)?.name ?? '';
   const pencil = pencilThen(step.pencil);
   const present = pencilById.get(step.pencil);
   const place = placeOnPage(step, sheet.plan.page);
@@ -33,14 +33,16 @@ export function StepCard({ plan, step, next, reminders, dryAt, now }: Props) {
   return (
     <>
       <div className="flex items-center gap-4">
-        <div className="bg-ground p-2">{present && <Laydown pencil={present} use={use} width={120} height={84} />}</div>
+        <div className="bg-ground p-2">
+          {present && <Laydown pencil={present} paperModel={paperModel} width={120} height={84} />}
+        </div>
         <div>
           <div className="font-figure text-6xl leading-none font-bold" data-testid="step-code">
             {pencil?.code}
           </div>
           <div className="mt-1.5 flex items-center gap-2 text-lg">
             {step.tool ? `with the ${toolById(step.tool).name}` : pencil?.name}{' '}
-            {present && <BeliefMark belief={use.beliefIn(present)} />}
+            {present && <BeliefMark belief={paperModel.beliefIn(present)} />}
           </div>
         </div>
       </div>

@@ -11,7 +11,7 @@ import { type useTable } from './use-table.ts';
 
 interface Props {
   bench: BenchState;
-  plan: BenchPlan;
+  benchPlan: BenchPlan;
   table: ReturnType<typeof useTable>;
   step: BenchPlan['steps'][number];
   reminders: ReturnType<typeof remindersOf>;
@@ -24,10 +24,10 @@ interface Props {
 }
 
 /** The step that is up, what there is to say of it and of the sitting, and the two buttons that go on and back. */
-export function StepPanel({ bench, plan, table, step, reminders, laid, isAwake, ordering, onChanged }: Props) {
+export function StepPanel({ bench, benchPlan, table, step, reminders, laid, isAwake, ordering, onChanged }: Props) {
   const { next, isAhead, lastDone, clock, now, change, doneIds, stepOf, markDone, takeBack, taken } = table;
-  const last = lastDone && !isAhead && firstLayerOf(bench, lastDone, plan);
-  const nameOf = (id: string) => plan.things.find((thing) => thing.id === id)?.name ?? '';
+  const last = lastDone && !isAhead && firstLayerOf(bench, lastDone, benchPlan);
+  const nameOf = (id: string) => benchPlan.things.find((thing) => thing.id === id)?.name ?? '';
   return (
     <section
       aria-live="polite"
@@ -69,7 +69,7 @@ export function StepPanel({ bench, plan, table, step, reminders, laid, isAwake, 
           />
         )}
         <StepCard
-          plan={plan}
+          benchPlan={benchPlan}
           step={step}
           next={next}
           now={now}
@@ -107,18 +107,18 @@ export function StepPanel({ bench, plan, table, step, reminders, laid, isAwake, 
 }
 
 /** The step that was done last, where it is all that this order has laid of its thing so far. */
-function firstLayerOf(bench: BenchState, entry: LogEntry, plan: BenchPlan) {
-  const step = plan.steps.find(({ id }) => id === entry.stepId);
+function firstLayerOf(bench: BenchState, entry: LogEntry, benchPlan: BenchPlan) {
+  const step = benchPlan.steps.find(({ id }) => id === entry.stepId);
   if (!step || step.tool || isRepair(step)) return null;
   const doneIds = new Set(bench.done.map(({ stepId }) => stepId));
-  const own = plan.steps.filter(({ thingId }) => thingId === step.thingId);
+  const own = benchPlan.steps.filter(({ thingId }) => thingId === step.thingId);
   const layers = new Set(own.filter((each) => doneIds.has(each.id) && !isRepair(each)).map(({ layerId }) => layerId));
   const earlier = bench.finished.some(
     (layer) => layer.thingId === step.thingId && layer.layerId !== step.layerId && !isRepair(layer),
   );
   const isLeft = own.some(({ id }) => !doneIds.has(id));
   if (layers.size !== 1 || earlier || !isLeft) return null;
-  const { code } = plan.pencils.find(({ id }) => id === step.pencil) ?? { code: '' };
+  const { code } = benchPlan.pencils.find(({ id }) => id === step.pencil) ?? { code: '' };
   return { entry, thingId: step.thingId, code };
 }
 

@@ -14,7 +14,7 @@ import { type useTable } from './use-table.ts';
 
 interface Props {
   card: Card | null;
-  plan: BenchPlan;
+  benchPlan: BenchPlan;
   step: BenchPlan['steps'][number];
   /** How many layers of each thing lie now, by thing id. */
   laid: Readonly<Record<string, number>>;
@@ -25,16 +25,16 @@ interface Props {
 }
 
 /** The card that lies over the table, and what is left of a thing while it is fitted to a mistake. */
-export function TableCards({ card, plan, step, laid, onUsed, onChanged, onClose }: Props) {
+export function TableCards({ card, benchPlan, step, laid, onUsed, onChanged, onClose }: Props) {
   const { sheet } = useDesk();
   const [fit, setFit] = useState<Pick<Parameters<typeof FittedCard>[0], 'of' | 'look'> | null>(null);
-  const thing = plan.things.find(({ id }) => id === step.thingId)?.name ?? '';
+  const thing = benchPlan.things.find(({ id }) => id === step.thingId)?.name ?? '';
   return (
     <>
       {card === 'note' && <NoteCard onClose={onClose} />}
       {card === 'mistake' && (
         <MistakeCard
-          plan={plan}
+          benchPlan={benchPlan}
           step={step}
           laid={laid}
           onRepair={onChanged}

@@ -21,15 +21,15 @@ interface Taken {
 }
 
 /** A sitting under way: what comes up, what was done, and how long it takes. */
-export function useTable(bench: BenchState, plan: BenchPlan) {
+export function useTable(bench: BenchState, benchPlan: BenchPlan) {
   const { sheet } = useDesk();
   const { done, skipped } = bench;
-  const stepOf = useMemo(() => new Map(plan.steps.map((step) => [step.id, step])), [plan]);
+  const stepOf = useMemo(() => new Map(benchPlan.steps.map((step) => [step.id, step])), [benchPlan]);
   const doneIds = useMemo(() => new Set(done.map(({ stepId }) => stepId)), [done]);
   const ahead = useMemo(() => {
-    const order = plan.order.map((id) => stepOf.get(id)!);
+    const order = benchPlan.order.map((id) => stepOf.get(id)!);
     return stepsAhead(order, doneIds, skipped);
-  }, [plan, stepOf, doneIds, skipped]);
+  }, [benchPlan, stepOf, doneIds, skipped]);
   // Looking ahead holds for the step that was up then.
   const [look, setLook] = useState({ from: '', by: 0 });
   const up = ahead[0];
@@ -53,7 +53,7 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
       const started = stepId === clock.stepId && kind !== 'not done after all' ? clock.stepSince : finished;
       return {
         id: nanoid(),
-        planId: plan.id,
+        planId: benchPlan.id,
         stepId,
         kind,
         startedAt: new Date(started).toISOString(),
@@ -64,7 +64,7 @@ export function useTable(bench: BenchState, plan: BenchPlan) {
         ...rest,
       };
     },
-    [clock, plan.id],
+    [clock, benchPlan.id],
   );
   const isOnePress = useCallback(({ timeStamp }: Pressed, what: Taken['for']) => {
     // By when it was pressed, not by when a busy page gets to it. What takes a slip back is no slip itself.

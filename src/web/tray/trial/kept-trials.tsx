@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Pencil, TrialPatch, TrialStep } from '../../../contracts/index.ts';
 import { type Lab, deltaE2000, hexOfLab } from '../../../core/colour/index.ts';
-import { type PaperInUse } from '../../../pencils/index.ts';
+import { type PaperModel } from '../../../pencils/index.ts';
 import { useKeepTrialMutation, usePutTrialAwayMutation, useTrialsQuery } from '../../api/desk-api.ts';
 import { sentenceOf } from '../../api/sentence.ts';
 import { Button, Select, Why } from '../../parts/index.ts';
@@ -15,13 +15,13 @@ interface Props {
   trayId: string;
   pencils: readonly Pencil[];
   paper: string;
-  use: PaperInUse;
+  paperModel: PaperModel;
   /** Lays the passes of a kept trial on the patch again. */
   onLay(steps: readonly TrialStep[]): void;
 }
 
 /** Trials that were kept on this paper: what was foretold beside what came out, and what that teaches. */
-export function KeptTrials({ trayId, pencils, paper, use, onLay }: Props) {
+export function KeptTrials({ trayId, pencils, paper, paperModel, onLay }: Props) {
   const { data: trials = [] } = useTrialsQuery(trayId);
   const own = trials.filter((trial) => trial.paper === paper);
   if (own.length === 0) return null;
@@ -36,7 +36,7 @@ export function KeptTrials({ trayId, pencils, paper, use, onLay }: Props) {
             trayId={trayId}
             pencils={pencils}
             paper={paper}
-            use={use}
+            paperModel={paperModel}
             onLay={onLay}
           />
         ))}
@@ -45,12 +45,12 @@ export function KeptTrials({ trayId, pencils, paper, use, onLay }: Props) {
   );
 }
 
-function KeptTrial({ trial, trayId, pencils, paper, use, onLay }: Props & { trial: TrialPatch }) {
+function KeptTrial({ trial, trayId, pencils, paper, paperModel, onLay }: Props & { trial: TrialPatch }) {
   const [keep] = useKeepTrialMutation();
   const [putAway] = usePutTrialAwayMutation();
   const [sampling, setSampling] = useState(false);
-  const teach = useTeach(trayId, paper, pencils, use);
-  const foretold = useForetold(trial, pencils, use);
+  const teach = useTeach(trayId, paper, pencils, paperModel);
+  const foretold = useForetold(trial, pencils, paperModel);
   const codeOf = (id: string) => pencils.find((pencil) => pencil.id === id)?.code ?? 'a pencil';
   const { trayId: _tray, origin: _origin, at: _at, ...content } = trial;
   const keepIt = async (change: Partial<typeof content>) => {
@@ -94,8 +94,10 @@ function KeptTrial({ trial, trayId, pencils, paper, use, onLay }: Props & { tria
               foretold at the left, as it came out at the right: {off.toFixed(1)} apart{' '}
               <Why of="how far apart">
                 CIEDE2000, 1 is just seen. The pencils of this trial are foretold to about{' '}
-                {Math.max(...used.map((id) => use.beliefIn(pencils.find((each) => each.id === id)!).apart)).toFixed(1)};
-                what is beyond that is the hand, or a pencil that is otherwise than thought.
+                {Math.max(
+                  ...used.map((id) => paperModel.beliefIn(pencils.find((each) => each.id === id)!).apart),
+                ).toFixed(1)}
+                ; what is beyond that is the hand, or a pencil that is otherwise than thought.
               </Why>
             </>
           )}
@@ -153,11 +155,11 @@ function KeptTrial({ trial, trayId, pencils, paper, use, onLay }: Props & { tria
 }
 
 /** The colour that is foretold of a trial as things are known now. */
-function useForetold({ steps }: TrialPatch, pencils: readonly Pencil[], use: PaperInUse): Lab | null {
+function useForetold({ steps }: TrialPatch, pencils: readonly Pencil[], paperModel: PaperModel): Lab | null {
   const ask = () => {
     const used = new Set(steps.flatMap((step) => ('pencil' in step ? [step.pencil] : [])));
-    const own = pencils.filter(({ id }) => used.has(id)).map(use.trayPencil);
-    return pencilJobs.start('trial', { pencils: own, paper: use.paper, steps, size: 2 });
+    const own = pencils.filter(({ id }) => used.has(id)).map(paperModel.trayPencil);
+    return pencilJobs.start('trial', { pencils: own, paper: paperModel.paper, steps, size: 2 });
   };
-  return useAnswer([ask], [steps, pencils, use]).value?.after.at(-1)?.lab ?? null;
+  return useAnswer([ask], [steps, pencils, paperModel]).value?.after.at(-1)?.lab ?? null;
 }

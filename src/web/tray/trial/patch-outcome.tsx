@@ -1,7 +1,7 @@
 import type { Pencil } from '../../../contracts/index.ts';
 import { wordsFor } from '../../../core/colour/index.ts';
 import { beliefOfAll } from '../../../core/laydown/index.ts';
-import { type PaperInUse } from '../../../pencils/index.ts';
+import { type PaperModel } from '../../../pencils/index.ts';
 import { BELIEF_WORDS, PixelCanvas, ToothGauge } from '../../parts/index.ts';
 import { type OutputOf, type PencilJobs } from '../../workers/index.ts';
 import { type KeyedStep } from './pass-list.tsx';
@@ -10,11 +10,11 @@ interface Props {
   steps: readonly KeyedStep[];
   laid: OutputOf<PencilJobs['trial']> | null;
   pencils: readonly Pencil[];
-  use: PaperInUse | null;
+  paperModel: PaperModel | null;
 }
 
 /** What the passes so far come to: the patch, its colour, the tooth left, and how sure that is. */
-export function PatchOutcome({ steps, laid, pencils, use }: Props) {
+export function PatchOutcome({ steps, laid, pencils, paperModel }: Props) {
   const last = laid && laid.after.length === steps.length ? laid.after.at(-1) : null;
   return (
     <>
@@ -36,7 +36,7 @@ export function PatchOutcome({ steps, laid, pencils, use }: Props) {
           <p className="flex items-center gap-2 text-[0.95rem]">
             <ToothGauge left={last.toothLeft} /> {Math.round(100 * last.toothLeft)}% of the tooth left
           </p>
-          <p className="text-[0.92rem] text-soft">{use && howSure(steps, pencils, use)}</p>
+          <p className="text-[0.92rem] text-soft">{paperModel && howSure(steps, pencils, paperModel)}</p>
         </>
       )}
     </>
@@ -44,10 +44,10 @@ export function PatchOutcome({ steps, laid, pencils, use }: Props) {
 }
 
 /** What the colours of a trial rest on, and how far off that may leave them. */
-function howSure(steps: readonly KeyedStep[], pencils: readonly Pencil[], use: PaperInUse): string {
+function howSure(steps: readonly KeyedStep[], pencils: readonly Pencil[], paperModel: PaperModel): string {
   const ids = new Set(steps.flatMap((step) => ('pencil' in step ? [step.pencil] : [])));
   const own = pencils.filter(({ id }) => ids.has(id));
-  const beliefs = own.map(use.beliefIn);
+  const beliefs = own.map(paperModel.beliefIn);
   const belief = beliefOfAll(beliefs);
   if (!belief) return '';
   const alike = beliefs.every(({ ground }) => ground === belief.ground);

@@ -61,13 +61,13 @@ export function TrialPatch({ trayId, pencils, paper }: { trayId: string; pencils
             trayId={trayId}
             pencils={pencils}
             paper={paper}
-            use={use}
+            paperModel={use}
             onLay={(kept) => change(kept.map((step, key) => ({ ...step, key })))}
           />
         )}
       </div>
       <div className="grid content-start gap-3">
-        <PatchOutcome steps={steps} laid={laid} pencils={pencils} use={use} />
+        <PatchOutcome steps={steps} laid={laid} pencils={pencils} paperModel={use} />
         <div className="flex gap-2">
           <Button className="flex-1" disabled={undone.length === 0} onClick={undo}>
             <Undo2 size={16} /> Undo

@@ -1,5 +1,5 @@
 import type { Pencil, TrialPatch } from '../../../contracts/index.ts';
-import { type PaperInUse } from '../../../pencils/index.ts';
+import { type PaperModel } from '../../../pencils/index.ts';
 import { useKeepTrialMutation, useStoreFitMutation } from '../../api/desk-api.ts';
 import { pencilJobs } from '../../workers/index.ts';
 
@@ -10,7 +10,7 @@ export type SeenTrial = TrialPatch & { seen: NonNullable<TrialPatch['seen']> };
  * Learns from a trial: of the hand, beside what earlier trials taught of it, or of one pencil. What is learnt is kept
  * with what the tray's swatches say, the hand apart from the pencils.
  */
-export function useTeach(trayId: string, paper: string, pencils: readonly Pencil[], use: PaperInUse | null) {
+export function useTeach(trayId: string, paper: string, pencils: readonly Pencil[], paperModel: PaperModel | null) {
   const [store] = useStoreFitMutation();
   const [keep] = useKeepTrialMutation();
   /**
@@ -18,14 +18,14 @@ export function useTeach(trayId: string, paper: string, pencils: readonly Pencil
    * @throws Error with a sentence where nothing could be learnt, or what the server said
    */
   return async (trial: SeenTrial, of: 'hand' | { pencil: string }): Promise<() => Promise<void>> => {
-    if (!use) throw new Error('The tray is still being looked at. Try again in a moment.');
-    const here = use.carried ? null : use.fit;
-    const before = { fit: use.found, learnt: here?.learnt ?? {}, pencils: here?.pencils ?? [] };
+    if (!paperModel) throw new Error('The tray is still being looked at. Try again in a moment.');
+    const here = paperModel.carried ? null : paperModel.fit;
+    const before = { fit: paperModel.found, learnt: here?.learnt ?? {}, pencils: here?.pencils ?? [] };
     const used = trial.steps.flatMap((step) => ('pencil' in step ? [step.pencil] : []));
-    const own = pencils.filter(({ id }) => used.includes(id)).map(use.trayPencil);
+    const own = pencils.filter(({ id }) => used.includes(id)).map(paperModel.trayPencil);
     const told = { steps: trial.steps, lab: trial.seen };
     if (of === 'hand') {
-      const input = { paper: use.paper, pencils: own, trials: [told] };
+      const input = { paper: paperModel.paper, pencils: own, trials: [told] };
       const outcome = await pencilJobs.start('teachHand', input).outcome;
       if (outcome.kind !== 'done') throw new Error(outcome.kind === 'refused' ? outcome.sentence : 'It was stopped.');
       const learnt = { ...before.learnt };
@@ -35,7 +35,7 @@ export function useTeach(trayId: string, paper: string, pencils: readonly Pencil
       }
       await store({ trayId, paper, fit: { ...before, learnt } }).unwrap();
     } else {
-      const input = { paper: use.paper, pencils: own, trial: told, pencilId: of.pencil };
+      const input = { paper: paperModel.paper, pencils: own, trial: told, pencilId: of.pencil };
       const outcome = await pencilJobs.start('teachPencil', input).outcome;
       if (outcome.kind !== 'done') throw new Error(outcome.kind === 'refused' ? outcome.sentence : 'It was stopped.');
       const known = before.pencils.find(({ pencilId }) => pencilId === of.pencil)?.fit;

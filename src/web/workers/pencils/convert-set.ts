@@ -23,7 +23,7 @@ export interface StandIn extends Pick<Conversion, 'closeness' | 'differs'> {
 /** What stands in for each pencil of one set in another. */
 export const convertSetJob: Job<ConvertSetInput, StandIn[]> = {
   async run({ from, to, paper, pressure }, run) {
-    const breathe = checkpoints(run);
+    const checkpoint = checkpoints(run);
     const lay = (pencils: readonly TrayPencil[]) => layTray(pencils, paper, opticsById(pencils));
     const [own, other] = [lay(from), lay(to)];
     const found: StandIn[] = [];
@@ -38,7 +38,7 @@ export const convertSetJob: Job<ConvertSetInput, StandIn[]> = {
           layers: layering.layers.map((layer) => ({ id: to[layer.index]!.id, pressure: layer.pressure })),
         },
       });
-      await breathe(found.length / from.length, 'looking for what comes nearest');
+      await checkpoint(found.length / from.length, 'looking for what comes nearest');
     }
     return found;
   },

@@ -5,7 +5,7 @@ import { type Problem } from './problem.ts';
  * What lies between two states of a page, counted from the first: only things that have steps in between, and of those
  * only the ones that are not done along with others anyway.
  */
-export class Stretch {
+export class Subproblem {
   /** The things, as the page numbers them. */
   readonly among: readonly number[];
   readonly things: number;

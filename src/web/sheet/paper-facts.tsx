@@ -27,7 +27,7 @@ const QUESTIONS: readonly {
 /** What else is known of the paper: its weight, how it is bound, what water and the ink do, and the note of a test. */
 export function PaperFacts() {
   const { sheet } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const { paperFacts } = sheet.plan;
   const { register, handleSubmit, formState } = useForm({
     resolver: zodResolver(Facts),

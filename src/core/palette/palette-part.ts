@@ -32,7 +32,7 @@ export function targetsOf({ angle, clarity, key }: Part, wheel: ColourWheel, cou
   const l = 0.6 + 0.09 * Math.cos(round) + SHIFT[key];
   const lean = 10 * Math.sin(round);
   return Array.from({ length: count }, (_, i) => {
-    const out = outOf(i, count);
+    const out = placeFromBody(i, count);
     const chroma = CHROMA[clarity] * (out < 0 ? 1 + 0.25 * out : 1 - 0.3 * out);
     return labOfOklch({
       l: Math.min(0.95, Math.max(0.24, l + REACH * out)),
@@ -47,7 +47,7 @@ export function targetsOf({ angle, clarity, key }: Part, wheel: ColourWheel, cou
  * its colour, so that this colour is what was asked for however many pencils there are.
  * @param place 0 is the darkest
  */
-export function outOf(place: number, count: number): number {
+export function placeFromBody(place: number, count: number): number {
   const body = Math.floor((count - 1) / 2);
   return (place - body) / Math.max(1, count - 1 - body);
 }

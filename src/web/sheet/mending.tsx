@@ -12,7 +12,7 @@ import { halvingLine, joinsOf } from './mending-moves.ts';
 export function Mending({ regionIds, onLine }: { regionIds: readonly number[]; onLine(): void }) {
   const { sheet, page } = useDesk();
   const dispatch = useAppDispatch();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const { plan } = sheet;
   const alike = useMemo(() => page?.alike.find((set) => set.includes(regionIds[0]!)), [page, regionIds]);
   const regions = regionIds.flatMap((id) => page?.regions[id - 1] ?? []);

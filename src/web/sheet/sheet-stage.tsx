@@ -30,14 +30,14 @@ import { useRegionFinding } from './use-region-finding.ts';
 import { addMends, thingsOf } from '../../plan/index.ts';
 
 /** The Sheet stage: how large the page is and what it is printed on, which regions it has, and what they belong to. */
-export function PageStage() {
+export function SheetStage() {
   const { sheet, page, grounds } = useDesk();
   const dispatch = useAppDispatch();
   const { regionIds: chosen, thingId } = useChosen();
   const lit = useLitRegions();
   const [picked, setPicked] = useState<number | null>(null);
   const finding = useRegionFinding();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const [doing, setDoing] = useState<'all' | 'gaps' | 'wishes' | 'line' | 'guesses' | 'length'>('all');
   const [shades, setShades] = useState<Uint8Array | null>(null);
   const seen = useMemo(() => coloursOf(grounds, page?.regions.length ?? 0), [grounds, page]);

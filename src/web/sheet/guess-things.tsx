@@ -30,7 +30,7 @@ export function GuessThings({
   onShades(shades: Uint8Array): void;
 }) {
   const { sheet, page } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const [answers, setAnswers] = useState<readonly Answer[]>([]);
   const [materials, setMaterials] = useState<ReadonlyMap<number, string>>(new Map());
   const [asked, setAsked] = useState<readonly string[]>([]);

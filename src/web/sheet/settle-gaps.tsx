@@ -18,7 +18,7 @@ export function SettleGaps({
   onLook(at: PointMm): void;
 }) {
   const { sheet, page } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const gaps = useMemo(() => gapsOf(page?.doubts ?? []), [page]);
   const [at, setAt] = useState(0);
   const [answers, setAnswers] = useState<ReadonlyMap<number, Answer>>(new Map());

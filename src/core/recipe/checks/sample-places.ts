@@ -4,7 +4,7 @@ import { type Recipe } from '../layer.ts';
 import { passesOf } from '../passes.ts';
 import { placesOf } from '../places.ts';
 import { type FieldValues, fieldsOf, shareInZone } from '../zone.ts';
-import { type LookedPlace } from './check.ts';
+import { type SampledPlace } from './check.ts';
 
 /** Shares of pressure are told apart by so much of the whole. */
 const SHARES = 64;
@@ -15,7 +15,7 @@ const LEAST_SHARE = 1 / SHARES;
  * once.
  * @param widthMm of the regions: layers that have no room there are left out; default all are laid
  */
-export function lookedAt(
+export function samplePlaces(
   { layers }: Recipe,
   optics: ReadonlyMap<string, PencilOptics>,
   ground: Ground,
@@ -23,8 +23,8 @@ export function lookedAt(
     places = placesOf(fieldsOf(layers)),
     widthMm = Infinity,
   }: { places?: readonly FieldValues[]; widthMm?: number } = {},
-): LookedPlace[] {
-  const known = new Map<string, Omit<LookedPlace, 'place'>>();
+): SampledPlace[] {
+  const known = new Map<string, Omit<SampledPlace, 'place'>>();
   return places.map((place) => {
     const shares = layers.map(({ zone, fromWidthMm }) =>
       fromWidthMm > widthMm ? 0 : Math.round(SHARES * shareInZone(zone, place)) / SHARES,
@@ -35,7 +35,7 @@ export function lookedAt(
     return { place, ...laid };
   });
 
-  function laidWith(shares: readonly number[]): Omit<LookedPlace, 'place'> {
+  function laidWith(shares: readonly number[]): Omit<SampledPlace, 'place'> {
     const there: number[] = [];
     const toothBefore: number[] = [];
     const labBefore: Lab[] = [];

@@ -52,7 +52,7 @@ export function Things({ onGuess }: { onGuess(): void }) {
 function Guesses() {
   const { sheet } = useDesk();
   const dispatch = useAppDispatch();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const things = thingsOf(sheet.plan);
   const guesses = things.filter(({ guessed }) => guessed);
   if (guesses.length === 0) return null;
@@ -103,7 +103,7 @@ const Naming = z.object({ name: Name });
 function Gather({ regionIds }: { regionIds: readonly number[] }) {
   const { sheet } = useDesk();
   const dispatch = useAppDispatch();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const form = useRef<HTMLFormElement>(null);
   const { register, handleSubmit, formState } = useForm({
     resolver: zodResolver(Naming),

@@ -17,7 +17,7 @@ const SEARCHED_FROM = 10;
 /** The things of the page from front to back: chosen, made the focus, taken apart, and moved by their grips. */
 export function ThingList() {
   const { sheet } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const things = thingsOf(sheet.plan);
   const [sought, setSought] = useState('');
   const shown = sought ? things.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase())) : things;
@@ -60,7 +60,7 @@ export function ThingList() {
 function ThingRow({ thing }: { thing: Thing }) {
   const { sheet } = useDesk();
   const dispatch = useAppDispatch();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const chosen = useAppSelector((state) => state.atTheDesk.thingId === thing.id);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: thing.id,

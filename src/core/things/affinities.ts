@@ -2,7 +2,7 @@ import { type Region } from '../lineart/index.ts';
 import { type PageBorders, type SharedBorder } from './borders.ts';
 
 /** How much speaks for two regions belonging to one thing: log odds, above 0 for, below 0 against. */
-export interface Bond {
+export interface Affinity {
   a: number;
   b: number;
   strength: number;
@@ -90,7 +90,7 @@ export function neighbourCues(page: PageEvidence): NeighbourCues[] {
 }
 
 /** The bonds between neighbours. */
-export function neighbourBonds(page: PageEvidence): Bond[] {
+export function neighbourAffinities(page: PageEvidence): Affinity[] {
   return neighbourCues(page).map(({ a, b, values }) => {
     const sum = values.reduce((total, value, k) => total + CUES[k].weight * value, -CARE);
     return { a, b, strength: Math.max(-LOUDEST, Math.min(LOUDEST, sum)) };
@@ -117,9 +117,9 @@ function pairOf(
 }
 
 /** The bonds between regions of one shape that do not touch: stars in one sky, buttons on like coats, far shingles. */
-export function likenessBonds(page: PageEvidence, alike: readonly (readonly number[])[]): Bond[] {
+export function likenessAffinities(page: PageEvidence, alike: readonly (readonly number[])[]): Affinity[] {
   const touching = new Set(page.borders.shared.map(({ a, b }) => a * 65_536 + b));
-  const bonds = new Map<number, Bond>();
+  const bonds = new Map<number, Affinity>();
   for (const set of alike) {
     for (const one of set) {
       const a = page.regions[one];

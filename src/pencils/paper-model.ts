@@ -22,7 +22,7 @@ import { type StoredPencil, asTrayPencil } from './as-tray-pencil.ts';
 const ENOUGH = 6;
 
 /** A paper with what the swatches of a tray say of it: every prediction on it starts here. */
-export interface PaperInUse {
+export interface PaperModel {
   /** As it takes pencil in this person's hand, where swatches told; as it is declared where none did. */
   paper: Paper;
   /** The fit that holds here, or null. */
@@ -46,12 +46,12 @@ export interface PaperInUse {
  * @param readOnce ids of pencils whose colour was read but not fitted
  * @throws RangeError for a paper that is not known
  */
-export function paperInUse(
+export function paperModelOf(
   id: string,
   pencils: readonly StoredPencil[] = [],
   all: readonly TrayFit[] = [],
   readOnce: ReadonlySet<string> = new Set(),
-): PaperInUse {
+): PaperModel {
   const declared = paperById(id);
   const fits = all.filter(({ fit }) => fit.model === LAYDOWN_MODEL);
   const here = fits.find(({ paper }) => paper === paperKind(id));

@@ -11,7 +11,7 @@ import { Refused } from './refused.ts';
 import { bodyOf, json } from './routes/handle.ts';
 
 /** How a desk is reached from other devices: by which names, and with which access code. */
-export interface Door {
+export interface Access {
   hosts: readonly string[];
   code: string;
   /** Key that sessions are signed with. */
@@ -23,7 +23,7 @@ const DAY_MS = 24 * 3600 * 1000;
 /** So many wrong codes are heard in so long from one address. */
 const TRIES = { limit: 10, windowMs: 15 * 60_000 };
 
-const Knock = z.object({ code: z.string().max(200) });
+const SignIn = z.object({ code: z.string().max(200) });
 const LOCAL_HOST = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 const LOCAL_ADDRESS = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
@@ -35,10 +35,10 @@ export function ownAddresses(): string[] {
 }
 
 /**
- * Opens the door with a code. Sessions that were begun with another code end.
+ * Gives other devices access with a code. Sessions that were begun with another code end.
  * @throws RangeError when the code is too short
  */
-export async function openDoor(db: Database, code: string): Promise<Door> {
+export async function prepareAccess(db: Database, code: string): Promise<Access> {
   if (code.length < LEAST_CODE) throw new RangeError(`An access code has at least ${LEAST_CODE} characters.`);
   const made = { key: 'door secret', value: randomBytes(32).toString('hex') };
   await db.insert(settings).values(made).onConflictDoNothing();
@@ -50,28 +50,28 @@ export async function openDoor(db: Database, code: string): Promise<Door> {
 }
 
 /**
- * Lets in who sits at this computer; others only where there is a door, by one of its names and after giving its code.
+ * Lets in who sits at this computer; others only where there is access, by one of its names and after giving its code.
  * Requests that come from another site's page are refused.
  */
-export function requireSession(door: Door | null): RequestHandler[] {
+export function requireSession(access: Access | null): RequestHandler[] {
   const own = (request: Request, _response: Response, next: NextFunction) => {
     const { host = '', origin } = request.headers;
-    if (!isHere(request) && !door?.hosts.includes(host.replace(/:\d+$/, ''))) {
+    if (!isHere(request) && !access?.hosts.includes(host.replace(/:\d+$/, ''))) {
       throw new Refused(403, 'Harmonie answers on this computer only.');
     }
     if (origin && origin !== `http://${host}`) throw new Refused(403, 'This request came from another site.');
     next();
   };
-  if (!door) return [own];
+  if (!access) return [own];
   const session = cookieSession({
     name: 'harmonie',
-    keys: [door.key],
+    keys: [access.key],
     httpOnly: true,
     sameSite: 'strict',
     maxAge: 30 * DAY_MS,
   });
   const known = (request: Request, _response: Response, next: NextFunction) => {
-    const free = isHere(request) || request.path === '/door' || request.path === '/health';
+    const free = isHere(request) || request.path === '/access' || request.path === '/health';
     if (!free && !request.session?.in) throw new Refused(401, 'Give the access code of this desk first.');
     next();
   };
@@ -79,7 +79,7 @@ export function requireSession(door: Door | null): RequestHandler[] {
 }
 
 /** Where the access code is given. */
-export function doorRoutes(door: Door | null): Router {
+export function accessRoutes(access: Access | null): Router {
   const router = Router();
   const limit = rateLimit({
     ...TRIES,
@@ -92,8 +92,8 @@ export function doorRoutes(door: Door | null): Router {
     '/',
     limit,
     json(async (request) => {
-      const { code } = bodyOf(Knock, request);
-      if (!door || !isSame(code, door.code)) throw new Refused(403, 'This is not the access code of this desk.');
+      const { code } = bodyOf(SignIn, request);
+      if (!access || !isSame(code, access.code)) throw new Refused(403, 'This is not the access code of this desk.');
       request.session = { in: true };
       return { in: true };
     }),

@@ -3,15 +3,15 @@ import { useSearchParams } from 'react-router';
 import { Button, Notice } from '../parts/index.ts';
 
 /** Another device stands before the desk: it gives the access code once. */
-export function Door() {
+export function AccessCode() {
   const [params] = useSearchParams();
   const [code, setCode] = useState('');
   const [fault, setFault] = useState('');
   const [asking, setAsking] = useState(false);
-  const knock = async () => {
+  const signIn = async () => {
     setAsking(true);
     setFault('');
-    const answer = await fetch('/api/door', {
+    const answer = await fetch('/api/access', {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify({ code }),
@@ -32,7 +32,7 @@ export function Door() {
         className="grid w-full max-w-md gap-3 bg-card p-6"
         onSubmit={(event) => {
           event.preventDefault();
-          void knock();
+          void signIn();
         }}
       >
         <h1 className="text-2xl">The access code of this desk</h1>

@@ -12,7 +12,7 @@ const PLACES: readonly { value: Whereabouts; label: string }[] = [
 ];
 
 /** One change to all pencils that the search and filters show, and a way to take it back. */
-export function WithThese({ trayId, pencils }: { trayId: string; pencils: readonly Pencil[] }) {
+export function EditShownPencils({ trayId, pencils }: { trayId: string; pencils: readonly Pencil[] }) {
   const [edit] = useEditPencilsMutation();
   const set = async (ids: readonly string[], whereabouts: Whereabouts): Promise<boolean> => {
     if (ids.length === 0) return true;

@@ -28,7 +28,7 @@ const FIRST_COLOUR = '#b8b2a8';
 /** What lies on the chosen regions before anything is laid, what they still take, and what to do with the artist's marks. */
 export function RegionGrounds({ regionIds }: { regionIds: readonly number[] }) {
   const { sheet, grounds } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const { plan } = sheet;
   const these = regionIds.length === 1 ? 'a region' : `${regionIds.length} regions`;
   const first = grounds.get(regionIds[0]!);

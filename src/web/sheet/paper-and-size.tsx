@@ -46,7 +46,7 @@ export function PaperAndSize({ settled, onLength }: { settled: boolean; onLength
 
 function SizeAndPaper({ onLength }: { onLength(): void }) {
   const { sheet } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const { page } = sheet.plan;
   const wide = sheet.picture.width > sheet.picture.height;
   const fitting = FORMATS.filter(({ width, height }) => {
@@ -104,7 +104,7 @@ const RESOLUTIONS = [100, 150, 200, 300, 400, 600, 1200];
 /** The real size from the resolution that the scanner was set to. */
 function FromDpi({ scannedWidth }: { scannedWidth: number }) {
   const { sheet } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const { picture } = sheet;
   const sizes = RESOLUTIONS.map((dpi) => {
     const widthMm = tenths((25.4 * scannedWidth) / dpi);
@@ -135,7 +135,7 @@ const Sides = z.object({ widthMm: Millimetres, heightMm: Millimetres });
 
 function SidesForm() {
   const { sheet } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const { page } = sheet.plan;
   const { register, handleSubmit, reset, setError, formState } = useForm({
     resolver: zodResolver(Sides),

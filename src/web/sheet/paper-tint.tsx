@@ -7,7 +7,7 @@ import { Button } from '../parts/index.ts';
 /** The paper's tint: its kind's own, as the scan shows it, or chosen. */
 export function PaperTint() {
   const { sheet, page: regions } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const { page } = sheet.plan;
   const { tint } = paperById(page.paper);
   const own = tint === paperById(paperKind(page.paper)).tint;

@@ -4,11 +4,11 @@ import { type Lab, deltaE2000 } from '../colour/index.ts';
 const CLEARLY = 18;
 
 /** How far two palettes of the same page are apart: the mean CIEDE2000 of its things, by share of the area. */
-export function apartInAll(one: readonly Lab[], other: readonly Lab[], share: ArrayLike<number>): number {
+export function paletteDifference(one: readonly Lab[], other: readonly Lab[], share: ArrayLike<number>): number {
   return one.reduce((sum, lab, i) => sum + share[i] * deltaE2000(lab, other[i]), 0);
 }
 
 /** Whether that is clearly different. */
-export function clearlyDifferent(apart: number): boolean {
+export function isClearlyDifferent(apart: number): boolean {
   return apart >= CLEARLY;
 }

@@ -23,7 +23,7 @@ const Length = z.object({
 /** The real size of the page from one length on it that was measured with a ruler. */
 export function KnownLength({ line, onLeave }: { line: readonly Point[] | null; onLeave(): void }) {
   const { sheet } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const { page } = sheet.plan;
   const [from, to] = line ?? [];
   const now = from && to ? Math.hypot(to.x - from.x, to.y - from.y) : 0;

@@ -47,7 +47,7 @@ const WISHES: readonly {
 /** How regions are found, in plain words, tried on a part of the page before the whole is found anew. */
 export function Wishes({ onLeave }: { onLeave(): void }) {
   const { sheet } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const { finding } = sheet.plan;
   const [wished, setWished] = useState(finding);
   const same = WISHES.every(({ id }) => wished[id] === finding[id]);

@@ -15,7 +15,7 @@ interface Group {
 export function KeptAside() {
   const { sheet, page } = useDesk();
   const { aside } = sheet.plan;
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   if (aside.shapes.length === 0) return null;
   const there = (shape: AsideShape) => (page ? regionAt({ labels: page.index.labels, meta: page }, shape.at) : 0);
   return (

@@ -17,7 +17,7 @@ const FIRST_NATURAL = '#b08a4a';
 /** Everything that is decided about one thing on the Sheet. */
 export function ThingDetails({ thing }: { thing: Thing }) {
   const { sheet, page } = useDesk();
-  const change = usePlanChange(sheet.id, 'page');
+  const change = usePlanChange(sheet.id, 'sheet');
   const things = thingsOf(sheet.plan);
   const set = (label: string, about: AboutThing) =>
     void change(label, (plan) => decideThing(plan, thing.id, { guessed: false, ...about }));

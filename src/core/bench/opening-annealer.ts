@@ -1,4 +1,4 @@
-import { type Opened, costOf, shuffledOnce, workThrough } from './few-open.ts';
+import { type Opened, costOf, shuffledOnce, decodeOpeningOrder } from './few-open.ts';
 import { type Problem } from './problem.ts';
 
 /** Orders of opening that are tried in one round. */
@@ -8,7 +8,7 @@ const WARMTH = 0.8;
 const COOLS_IN_ROUNDS = 60;
 
 /** A search for the order in which things are best opened, with at most so many open: by annealing. */
-export class Opening {
+export class OpeningAnnealer {
   best: Opened;
   readonly #problem: Problem;
   readonly #limit: number;
@@ -21,7 +21,7 @@ export class Opening {
     this.#limit = limit;
     this.#random = random;
     this.#opening = first;
-    this.best = this.#now = workThrough(problem, first, limit, null);
+    this.best = this.#now = decodeOpeningOrder(problem, first, limit, null);
   }
 
   /**
@@ -33,7 +33,7 @@ export class Opening {
     for (let i = 0; i < TRIES; i++) {
       await pause();
       const next = shuffledOnce(this.#opening, this.#random);
-      const tried = workThrough(this.#problem, next, this.#limit, this.#random() < 0.5 ? this.#random : null);
+      const tried = decodeOpeningOrder(this.#problem, next, this.#limit, this.#random() < 0.5 ? this.#random : null);
       const worse = costOf(tried) - costOf(this.#now);
       if (worse <= 0 || this.#random() < Math.exp(-worse / warmth)) [this.#now, this.#opening] = [tried, next];
       if (costOf(tried) < costOf(this.best)) this.best = tried;
