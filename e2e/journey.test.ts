@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import AxeBuilder from 'axe-core';
 import { expect } from 'chai';
+import isEqual from 'fast-deep-equal';
 import { type Browser, type Page } from 'playwright-core';
 import sharp from 'sharp';
 import { BenchState, type RecordEntry, RegionsMeta, SheetState } from '../src/contracts/index.ts';
@@ -276,8 +277,11 @@ describe('the way through the stages', () => {
       await page.keyboard.press('Backspace');
       await page.getByText('step 3 of').waitFor();
       expect(await page.getByTestId('step-code').innerText()).to.equal(codeOf(2));
-      const { done } = BenchState.parse(await stored('/sheets/ferry-steps/bench'));
-      expect(done.map((entry) => entry.stepId)).to.deep.equal(plan!.order.slice(0, 2));
+      await until(
+        'the two steps before it are stored as done',
+        async () => BenchState.parse(await stored('/sheets/ferry-steps/bench')).done.map(({ stepId }) => stepId),
+        (done) => isEqual(done, plan!.order.slice(0, 2)),
+      );
     });
 
     it('comes back to the same step after the browser was closed and the server killed', async () => {

@@ -4,7 +4,8 @@ import { spawn } from 'node:child_process';
 const bin = (name) => `node_modules/.bin/${name}`;
 
 export const gates = [
-  { name: 'types', command: [bin('tsc'), '-b'] },
+  // The compiler that is written in Go: the lint needs the other one's interface, and takes four times as long.
+  { name: 'types', command: ['node', 'node_modules/typescript-native/bin/tsc', '-b'] },
   {
     name: 'lint',
     command: [bin('eslint'), '--cache', '--cache-location', '.cache/eslint', '--max-warnings', '0', '.'],
