@@ -2,7 +2,6 @@ import { bodyOf, pencilsOf } from '../src/core/recipe/index.ts';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import AxeBuilder from 'axe-core';
 import { expect } from 'chai';
 import isEqual from 'fast-deep-equal';
 import { type Browser, type Page } from 'playwright-core';
@@ -47,21 +46,6 @@ describe('the way through the stages', () => {
   }
 
   /** What axe finds wrong, by all of its rules or by these alone, a line for each rule. */
-  async function accessibilityFaults(page: Page, rules: string[] = []): Promise<string> {
-    await page.evaluate(AxeBuilder.source);
-    return page.evaluate(async (only) => {
-      interface Axe {
-        run(options: object): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
-      }
-      const { axe } = window as unknown as { axe: Axe };
-      const wanted = only.length > 0 ? { runOnly: only } : {};
-      const { violations } = await axe.run({ ...wanted, resultTypes: ['violations'] });
-      return violations
-        .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)
-        .join('\n');
-    }, rules);
-  }
-
   /** The middle of a region on the screen, from what is stored of it and where the page is drawn. */
   async function clickRegion(page: Page, meta: RegionsMeta, id: number, shift = false): Promise<void> {
     const box = (await page.getByTestId('sheet').boundingBox())!;
@@ -305,27 +289,6 @@ describe('the way through the stages', () => {
       const first = await rows.nth(2).innerText();
       expect(first).to.contain(record[0].pencil.code);
       expect(first).to.contain(record[0].thing);
-    });
-
-    it('is clean to axe in every stage, and as easy to read by evening as by day', async () => {
-      await page.goto(`${desk.url}/settings`);
-      await page.getByRole('heading', { level: 1 }).waitFor();
-      expect(await accessibilityFaults(page), 'settings by day').to.equal('');
-      await page.getByRole('radio', { name: 'Evening' }).click();
-      await page.waitForFunction(() => document.documentElement.dataset.mode === 'evening');
-      expect(await accessibilityFaults(page), 'settings by evening').to.equal('');
-      const stages = ['sheet', 'wheel', 'light', 'layers', 'bench', 'bench?sitting=1', 'record'].map(
-        (stage) => `/sheets/ferry-steps/${stage}`,
-      );
-      for (const path of ['/sheets', '/tray/demo-tray', '/tray/my-pencils', ...stages]) {
-        await page.goto(desk.url + path);
-        await page.waitForLoadState('networkidle');
-        await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy="true"]'));
-        expect(await accessibilityFaults(page), `${path} by evening`).to.equal('');
-        // By day only the colours are others.
-        await page.evaluate(() => (document.documentElement.dataset.mode = 'day'));
-        expect(await accessibilityFaults(page, ['color-contrast']), `${path} by day`).to.equal('');
-      }
     });
   });
 
