@@ -12,6 +12,8 @@ export interface AtTheDesk {
   pencilId: string | null;
   /** Where each sheet is zoomed to, by sheet id: scale and offset in screen pixels. */
   views: Record<string, { k: number; x: number; y: number }>;
+  /** CSS pixels per pixel of the working picture, as the sheet is shown; null until it is. */
+  scale: number | null;
   /** How many layers of each thing the preview shows; null shows all. */
   upToLayer: number | null;
   /** Id of the lamp that pages and pencils are seen by; null: daylight. */
@@ -24,6 +26,7 @@ const initialState: AtTheDesk = {
   pointedRegionId: null,
   pencilId: null,
   views: {},
+  scale: null,
   upToLayer: null,
   lamp: null,
 };
@@ -58,6 +61,10 @@ export const atTheDesk = createSlice({
       if (payload.view) state.views[payload.sheetId] = payload.view;
       else delete state.views[payload.sheetId];
     },
+    /** Says how large the sheet is shown, or with null that it is not. */
+    showAt(state, { payload }: PayloadAction<number | null>) {
+      state.scale = payload;
+    },
     showUpTo(state, { payload }: PayloadAction<number | null>) {
       state.upToLayer = payload;
     },
@@ -77,6 +84,7 @@ export const {
   chooseThing,
   pointAtRegion,
   pointAtPencil,
+  showAt,
   zoomTo,
   showUpTo,
   seeBy,

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { looksAt, stepAt } from './preview-step.ts';
 import fc from 'fast-check';
 import { type Plan, emptyPlan, newThing } from '../../contracts/index.ts';
 import { NO_REGION, type Region } from '../../core/lineart/index.ts';
@@ -152,6 +153,27 @@ describe('what the user is doing', () => {
     const moved = after(zoomTo({ sheetId: 'one', view: { k: 2, x: 1, y: 1 } }), chooseRegions([1]), sitDownAt());
     expect(moved.regionIds).to.deep.equal([]);
     expect(moved.views).to.have.keys('one');
+  });
+});
+
+describe('how fine a preview is', () => {
+  it('is no finer than the screen has pixels for, nor than it can be scrubbed', () => {
+    expect(stepAt(0.28, 1, 2)).to.equal(3);
+    expect(stepAt(0.28, 2, 2)).to.equal(2);
+    expect(stepAt(0.19, 1, 2)).to.equal(5);
+    expect(stepAt(4, 1, 2)).to.equal(2);
+  });
+
+  it('begins with a quick look, and ends with it where the sheet is too small for a fine one to be seen', () => {
+    expect(looksAt(2, 2)).to.deep.equal([
+      { step: 4, first: true },
+      { step: 2, first: false },
+    ]);
+    expect(looksAt(5, 2)).to.deep.equal([
+      { step: 5, first: true },
+      { step: 5, first: false },
+    ]);
+    expect(looksAt(9, 2)).to.deep.equal([{ step: 9, first: true }]);
   });
 });
 

@@ -2,6 +2,7 @@ import pointInPolygon from 'point-in-polygon';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { pageJobs, pencilJobs, useIsWorking } from '../workers/index.ts';
 import { SHEET_ID } from './back-to-sheet.ts';
+import { useAppSelector } from '../app/store.ts';
 import { useDesk } from './desk-context.ts';
 import { GatherOnSheet, type Sweep } from './gather-on-sheet.tsx';
 import { HandleOnSheet } from './handle-on-sheet.tsx';
@@ -163,8 +164,13 @@ function PointedAt({
 /** What the sheet lies in: busy while a picture of it is being worked out. */
 function Holder({ ref, children }: { ref: React.Ref<HTMLDivElement>; children: React.ReactNode }) {
   const [onPages, onPencils] = [useIsWorking(pageJobs), useIsWorking(pencilJobs)];
+  const isShown = useAppSelector(({ atTheDesk: { scale } }) => scale !== null);
   return (
-    <div ref={ref} aria-busy={onPages || onPencils} className="relative h-full min-h-0 w-full overflow-hidden">
+    <div
+      ref={ref}
+      aria-busy={onPages || onPencils || !isShown}
+      className="relative h-full min-h-0 w-full overflow-hidden"
+    >
       {children}
     </div>
   );

@@ -5,7 +5,8 @@ import { type Zone } from '../../core/recipe/index.ts';
 import { lightingOf } from '../../plan/index.ts';
 import { PRIORITY, type ZoneLook, pageJobs, useAnswer } from '../workers/index.ts';
 import { useDesk } from './desk-context.ts';
-import { FIRST_LOOK, stepFor } from './looked-at.ts';
+import { useShownStep } from './looked-at.ts';
+import { FIRST_LOOK, stepFor } from './preview-step.ts';
 import { useCanvas, usePixels } from './use-canvas.ts';
 
 /** What glows is judged at so many times fewer pixels across and down. */
@@ -64,23 +65,25 @@ export function useRegionPicture(rgba: Uint8Array | null): HTMLCanvasElement | n
 
 /** A veil over all but the zone of a step; null until it is there. */
 export function useZoneVeil(step: Pick<Step, 'regionIds' | 'zone'> | undefined): HTMLCanvasElement | null {
-  return useZone(step, 'veil');
+  return useZone(step, 'veil', useShownStep());
 }
 
 /** Where a zone of some regions lies, as grey; null until it is there. */
 export function useZonePicture(regionIds: readonly number[], zone: Zone): HTMLCanvasElement | null {
-  return useZone({ regionIds, zone }, 'grey');
+  return useZone({ regionIds, zone }, 'grey', stepFor(useDesk()));
 }
 
-function useZone(of: Pick<Step, 'regionIds' | 'zone'> | undefined, look: ZoneLook): HTMLCanvasElement | null {
-  const desk = useDesk();
-  const { page, formed: things } = desk;
+function useZone(
+  of: Pick<Step, 'regionIds' | 'zone'> | undefined,
+  look: ZoneLook,
+  step: number | null,
+): HTMLCanvasElement | null {
+  const { page, formed: things } = useDesk();
   const key = page?.from ?? '';
   const lighting = useLighting();
-  const step = stepFor(desk);
   const { regionIds, zone } = of ?? {};
   const ask = () =>
-    pageJobs.start('zonePicture', { key, things, lighting, step, regionIds: regionIds!, zone: zone!, look });
-  const wanted = page !== null && of !== undefined;
+    pageJobs.start('zonePicture', { key, things, lighting, step: step!, regionIds: regionIds!, zone: zone!, look });
+  const wanted = page !== null && step !== null && of !== undefined;
   return useCanvas(usePixels(wanted ? [ask] : [], [key, things, lighting, step, regionIds, zone, look]));
 }

@@ -5,7 +5,8 @@ import { laidSheet } from '../../plan/derive/index.ts';
 import { useAppSelector } from '../app/store.ts';
 import { PRIORITY, pageJobs, useJob } from '../workers/index.ts';
 import { useDesk } from './desk-context.ts';
-import { FIRST_LOOK, stepFor } from './looked-at.ts';
+import { useShownStep } from './looked-at.ts';
+import { type Look, looksAt, stepFor } from './preview-step.ts';
 import { type Pixels, useCanvas, usePixels } from './use-canvas.ts';
 
 type UpTo = Readonly<Record<string, number>>;
@@ -20,12 +21,15 @@ export function usePreviewPixels(upTo: UpTo, fine = false, others?: ReadonlyMap<
   const desk = useDesk();
   const key = desk.page?.from ?? '';
   const { sheet, shows } = useLaidSheet(upTo, others);
-  const step = stepFor(desk);
-  const at = (every: number) => () =>
-    pageJobs.start('preview', { key, sheet, step: every, first: every > step }, { priority: PRIORITY.waitedFor });
-  const whole = usePixels(shows ? [at(step * FIRST_LOOK), at(step)] : [], [key, sheet, step]);
-  useReadAhead(!shows && others === undefined, key, sheet, step * FIRST_LOOK);
-  const close = usePixels(shows && fine && step > 1 ? [at(1)] : [], [key, sheet], { fresh: true });
+  const finest = stepFor(desk);
+  const step = useShownStep();
+  const looks = step === null ? [] : looksAt(step, finest);
+  const at = (look: Look) => () => pageJobs.start('preview', { key, sheet, ...look }, { priority: PRIORITY.waitedFor });
+  const whole = usePixels(shows ? looks.map(at) : [], [key, sheet, step]);
+  useReadAhead(!shows && others === undefined, key, sheet, looks[0]?.step ?? null);
+  const close = usePixels(shows && fine && finest > 1 ? [at({ step: 1, first: false })] : [], [key, sheet], {
+    fresh: true,
+  });
   return close ?? whole;
 }
 
@@ -35,10 +39,10 @@ export function usePreview(upTo: UpTo, fine = false): HTMLCanvasElement | null {
 }
 
 /** While nothing is laid yet, lets all be worked out that the first picture of a palette will need. */
-function useReadAhead(wanted: boolean, key: string, sheet: LaidSheet, step: number): void {
+function useReadAhead(wanted: boolean, key: string, sheet: LaidSheet, step: number | null): void {
   const { pencilById, paperModel } = useDesk();
   useEffect(() => {
-    if (!wanted || !key || sheet.things.length === 0) return;
+    if (!wanted || !key || step === null || sheet.things.length === 0) return;
     const pencils = new Map([...pencilById].map(([id, pencil]) => [id, paperModel.trayPencil(pencil)]));
     const input = { key, sheet: { ...sheet, pencils }, step, first: true };
     const ahead = pageJobs.start('readAhead', input, { priority: PRIORITY.ahead });

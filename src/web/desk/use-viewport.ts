@@ -2,7 +2,7 @@ import { select } from 'd3-selection';
 import { type D3ZoomEvent, type ZoomBehavior, zoom, zoomIdentity, zoomTransform } from 'd3-zoom';
 import { type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
-import { zoomTo } from './at-the-desk.ts';
+import { showAt, zoomTo } from './at-the-desk.ts';
 import { useDesk } from './desk-context.ts';
 
 /** Scale and offset of the sheet on the screen: CSS pixels per pixel of the picture, and CSS pixels. */
@@ -80,6 +80,7 @@ export function useViewport(
         setView({ k, x, y });
       })
       .on('end', ({ transform: { k, x, y } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => {
+        dispatch(showAt(k));
         // A click ends a gesture too; only one that moved the sheet is kept as the user's own place.
         if (!own && moved.current) dispatch(zoomTo({ sheetId: sheet.id, view: { k, x, y } }));
         moved.current = false;
@@ -91,6 +92,8 @@ export function useViewport(
     // The stored place is read once, when the sheet is laid down or the desk changes size.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [fit?.k, fit?.x, fit?.y, sheet.id, fitKey]);
+
+  useEffect(() => () => void dispatch(showAt(null)), [dispatch]);
 
   const scaleBy = (factor: number) => {
     if (!canvas.current || !behaviour.current) return;
