@@ -1,3 +1,4 @@
+import { LuDecomposition, Matrix } from 'ml-matrix';
 import { BANDS } from './observer.ts';
 import { type Lab, type Spectrum, labOfSpectrum } from './lab.ts';
 
@@ -19,7 +20,7 @@ export function spectrumOfLab(lab: Lab): Spectrum {
   let error = miss(c, target);
   let damping = 0.01;
   for (let step = 0; step < STEPS && squared(error) > GOOD_ENOUGH; step++) {
-    const next = gaussNewton(c, error, target, damping);
+    const next = dampedStep(c, error, target, damping);
     const nextError = miss(next, target);
     if (squared(nextError) < squared(error)) {
       c = next;
@@ -62,8 +63,8 @@ function squared([l, a, b]: Lab): number {
   return l * l + a * a + b * b;
 }
 
-/** One damped step: solves (J'J + damping diag) d = J'e by Cramer's rule with a Jacobian by forward differences. */
-function gaussNewton(c: Coefficients, error: Lab, target: Lab, damping: number): Coefficients {
+/** One damped step (Levenberg-Marquardt): solves (J'J + damping diag) d = J'e, with J by forward differences. */
+function dampedStep(c: Coefficients, error: Lab, target: Lab, damping: number): Coefficients {
   const h = 1e-5;
   const columns = [0, 1, 2].map((k) => {
     const moved: Coefficients = [...c];
@@ -71,26 +72,14 @@ function gaussNewton(c: Coefficients, error: Lab, target: Lab, damping: number):
     const e = miss(moved, target);
     return [(e[0] - error[0]) / h, (e[1] - error[1]) / h, (e[2] - error[2]) / h];
   });
-  const n = columns.map((ci, i) =>
-    columns.map((cj, j) => dot3(ci, cj) + (i === j ? damping * (dot3(ci, ci) + 1e-9) : 0)),
-  );
-  const right = columns.map((ci) => dot3(ci, error));
-  const det = determinant(n);
-  if (Math.abs(det) < 1e-300) return c;
-  return c.map((value, k) => {
-    const swapped = n.map((row, i) => row.map((v, j) => (j === k ? right[i] : v)));
-    return value - determinant(swapped) / det;
-  }) as Coefficients;
+  const transposed = new Matrix(columns);
+  const normal = transposed.mmul(transposed.transpose());
+  for (let k = 0; k < 3; k++) normal.set(k, k, (1 + damping) * normal.get(k, k) + damping * LEAST_DIAGONAL);
+  const decomposed = new LuDecomposition(normal);
+  if (decomposed.isSingular()) return c;
+  const step = decomposed.solve(transposed.mmul(Matrix.columnVector([...error])));
+  return [c[0] - step.get(0, 0), c[1] - step.get(1, 0), c[2] - step.get(2, 0)];
 }
 
-function dot3(p: readonly number[], q: readonly number[]): number {
-  return p[0] * q[0] + p[1] * q[1] + p[2] * q[2];
-}
-
-function determinant(m: number[][]): number {
-  return (
-    m[0][0] * (m[1][1] * m[2][2] - m[1][2] * m[2][1]) -
-    m[0][1] * (m[1][0] * m[2][2] - m[1][2] * m[2][0]) +
-    m[0][2] * (m[1][0] * m[2][1] - m[1][1] * m[2][0])
-  );
-}
+/** Keeps the damping from vanishing where a coefficient has no effect. */
+const LEAST_DIAGONAL = 1e-9;
