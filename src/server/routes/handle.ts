@@ -3,6 +3,9 @@ import { MulterError } from 'multer';
 import { ZodError, type z } from 'zod';
 import { Refused } from '../refused.ts';
 
+/** What an address names that is about one sheet. */
+export type OfSheet = { id: string };
+
 /**
  * Answers a request with what `answer` returns, as JSON. Failures go to {@link refuse}.
  *

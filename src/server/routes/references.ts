@@ -5,12 +5,10 @@ import { Id, ReferenceEdit, ReferenceName } from '../../contracts/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { Refused } from '../refused.ts';
 import { editReference, listReferences, pinReference, readReference } from '../services/references.ts';
-import { bodyOf, json } from './handle.ts';
+import { type OfSheet, bodyOf, json } from './handle.ts';
 
 const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: 60 * 1024 * 1024, files: 1 } });
 const NewReference = z.object({ id: Id, name: ReferenceName, thingId: Id.optional() });
-
-type OfSheet = { id: string };
 
 type OfReference = OfSheet & { reference: string };
 

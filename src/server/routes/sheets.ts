@@ -1,15 +1,11 @@
-import { format } from 'date-fns';
 import { Router } from 'express';
 import multer from 'multer';
 import { z } from 'zod';
-import { Command, Id, LogEntry, Millimetres, Name, NewBenchPlan, NewNote, SheetEdit } from '../../contracts/index.ts';
+import { Command, Id, Millimetres, Name, SheetEdit } from '../../contracts/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { Refused } from '../refused.ts';
-import { benchState, logSteps, ratesOf, readRecord, storeBenchPlan } from '../services/bench.ts';
-import { benchBook } from '../services/bench-book.ts';
 import { exportSheet } from '../services/export-sheet.ts';
-import { addNote, readNotebook } from '../services/notebook.ts';
 import { nameFromKey } from '../services/page-key.ts';
 import { readPackedIndex, readRegions, storeRegions } from '../services/regions.ts';
 import {
@@ -22,7 +18,8 @@ import {
   sheetState,
   undo,
 } from '../services/sheets.ts';
-import { bodyOf, json } from './handle.ts';
+import { benchRoutes } from './bench.ts';
+import { type OfSheet, bodyOf, json } from './handle.ts';
 import { referenceRoutes } from './references.ts';
 
 const MB = 1024 * 1024;
@@ -37,9 +34,7 @@ const Copy = z.object({ id: Id, title: Name });
 const Against = z.object({ baseRevision: z.int().min(0) });
 const ByKey = z.object({ id: Id });
 
-type OfSheet = { id: string };
-
-/** Everything about sheets: the shelf, the plan with its undo, regions, the bench and the record. */
+/** Everything about sheets: the shelf, the plan with its undo, regions, what is pinned, and the bench. */
 export function sheetRoutes(db: Database): Router {
   const router = Router();
   router.get(
@@ -127,38 +122,6 @@ export function sheetRoutes(db: Database): Router {
       return storeRegions(db, request.params.id, String(request.body.from ?? ''), request.file.buffer);
     }),
   );
-  router.get(
-    '/:id/bench',
-    json<OfSheet>((request) => benchState(db, request.params.id)),
-  );
-  router.post(
-    '/:id/bench',
-    json<OfSheet>((request) => storeBenchPlan(db, request.params.id, bodyOf(NewBenchPlan, request))),
-  );
-  router.post(
-    '/:id/log',
-    json<OfSheet>((request) => logSteps(db, request.params.id, [bodyOf(LogEntry, request)])),
-  );
-  router.get('/:id/bench-book.pdf', async (request, response) => {
-    const today = format(new Date(), 'yyyy-MM-dd');
-    const { fileName, bytes } = await benchBook(db, request.params.id, today);
-    response.attachment(fileName).type('application/pdf').send(Buffer.from(bytes));
-  });
-  router.get(
-    '/:id/rates',
-    json<OfSheet>((request) => ratesOf(db, request.params.id)),
-  );
-  router.get(
-    '/:id/record',
-    json<OfSheet>((request) => readRecord(db, request.params.id)),
-  );
-  router.get(
-    '/:id/notebook',
-    json<OfSheet>((request) => readNotebook(db, request.params.id)),
-  );
-  router.post(
-    '/:id/notes',
-    json<OfSheet>((request) => addNote(db, request.params.id, bodyOf(NewNote, request))),
-  );
+  router.use(benchRoutes(db));
   return router;
 }
