@@ -45,7 +45,11 @@ export function formSketch(form: Form, main: MainLight, size: number): RgbaImage
 
 function within({ leans, fades }: Form, x: number, y: number, size: number): boolean {
   const [dx, dy] = [(2 * (x + 0.5)) / size - 1, (2 * (y + 0.5)) / size - 1];
-  if (fades) return Math.max(Math.abs(dx), Math.abs(dy)) < 0.92;
-  if (leans === 'across') return Math.abs(dy) < 0.62 * Math.sqrt(Math.max(0, 1 - (dx / 0.97) ** 2));
-  return Math.hypot(dx, dy) < 0.95;
+  if (fades) return Math.max(Math.abs(dx), Math.abs(dy)) < SKETCH.square;
+  const { length, breadth } = SKETCH.tube;
+  if (leans === 'across') return Math.abs(dy) < breadth * Math.sqrt(Math.max(0, 1 - (dx / length) ** 2));
+  return Math.hypot(dx, dy) < SKETCH.disc;
 }
+
+/** Half the size of what is sketched, as shares of half the picture. */
+const SKETCH = { square: 0.92, tube: { length: 0.97, breadth: 0.62 }, disc: 0.95 };

@@ -7,6 +7,10 @@ const REFLECTED = 0.3;
 /** How much of the light that comes from all round a cast shadow takes too. */
 const SHADOW_ALL_ROUND = 0.45;
 
+/** How far soft light lifts the middle tones; how steeply light from behind falls off from the rim. Assumptions of craft. */
+const SOFT_BEND = 0.35;
+const RIM_POWER = 1.6;
+
 /** How a light shades a surface: from where that faces to its tone, 0 (deepest shadow) to 1 (highlight). */
 export type Shade = (nx: number, ny: number, nz: number, shadow: number) => number;
 
@@ -23,10 +27,10 @@ export function shadeOf(light: MainLight): Shade {
   if (light.kind === 'ambient') {
     return (nx, ny, _nz, shadow) => {
       const depth = 1 - Math.min(1, Math.hypot(nx, ny));
-      return depth * (1.35 - 0.35 * depth) * (1 - SHADOW_ALL_ROUND * shadow);
+      return depth * (1 + SOFT_BEND - SOFT_BEND * depth) * (1 - SHADOW_ALL_ROUND * shadow);
     };
   }
-  if (light.kind === 'behind') return (nx, ny) => Math.min(1, Math.hypot(nx, ny)) ** 1.6;
+  if (light.kind === 'behind') return (nx, ny) => Math.min(1, Math.hypot(nx, ny)) ** RIM_POWER;
   const azimuth = (light.azimuthDegrees * Math.PI) / 180;
   const height = (light.heightDegrees * Math.PI) / 180;
   const [lx, ly, lz] = [Math.cos(height) * Math.cos(azimuth), Math.cos(height) * Math.sin(azimuth), Math.sin(height)];

@@ -1,4 +1,4 @@
-import { type GreyImage } from './images.ts';
+import { type GreyImage, lumaOf } from './images.ts';
 import { paperSurface } from './seen/paper-surface.ts';
 
 /** An RGB picture: three bytes a pixel, row by row from the top left. */
@@ -17,6 +17,8 @@ export interface InkOfPage {
   toned: number;
 }
 
+/** Paper is taken to be brighter than this share of the pixels of each channel. */
+const PAPER_RANK = 0.8;
 /** Colour is looked for in cells of so many pixels. */
 const CELL = 4;
 /** A pixel is coloured when its channels differ by so much (of 255) once the paper is white. */
@@ -41,7 +43,7 @@ const LIFT = 1.1;
  */
 export function inkOfPage({ width, height, data }: RgbImage): InkOfPage {
   if (data.length !== 3 * width * height) throw new RangeError('The picture holds fewer pixels than its size says.');
-  const white = [0, 1, 2].map((channel) => 255 / Math.max(1, percentile(data, channel, 0.8)));
+  const white = [0, 1, 2].map((channel) => 255 / Math.max(1, percentile(data, channel, PAPER_RANK)));
   const patches = colouredPatches({ width, height, data }, white);
   const tones = tonedPatches({ width, height, data });
   const across = Math.ceil(width / CELL);
@@ -60,7 +62,7 @@ export function inkOfPage({ width, height, data }: RgbImage): InkOfPage {
         coloured++;
         continue;
       }
-      const light = 0.299 * r + 0.587 * g + 0.114 * b;
+      const light = lumaOf(r, g, b);
       if (tones[cell] > 0) {
         // The paper's own brightness there, so that lifting leaves the light of the page as it is.
         grey[i] = Math.min(255, light / tones[cell]);
@@ -107,8 +109,7 @@ function colouredPatches({ width, height, data }: RgbImage, white: readonly numb
  */
 function tonedPatches({ width, height, data }: RgbImage): Float32Array {
   const light = new Uint8Array(width * height);
-  for (let i = 0; i < light.length; i++)
-    light[i] = 0.299 * data[3 * i] + 0.587 * data[3 * i + 1] + 0.114 * data[3 * i + 2] + 0.5;
+  for (let i = 0; i < light.length; i++) light[i] = lumaOf(data[3 * i], data[3 * i + 1], data[3 * i + 2]) + 0.5;
   const surface = paperSurface(light, width, height);
   const [across, down] = [Math.ceil(width / CELL), Math.ceil(height / CELL)];
   const share = new Float32Array(across * down);

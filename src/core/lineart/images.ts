@@ -20,6 +20,11 @@ export class LineArtError extends Error {
   }
 }
 
+/** How light a pixel is, in the units of its channels, by luma. Source: ITU-R BT.601. */
+export function lumaOf(r: number, g: number, b: number): number {
+  return 0.299 * r + 0.587 * g + 0.114 * b;
+}
+
 /**
  * Grey of a colour picture by luma (ITU-R BT.601), with transparent parts taken as white paper.
  * @throws RangeError when the data does not hold width x height pixels.
@@ -28,7 +33,7 @@ export function greyOfRgba({ width, height, data }: RgbaImage): GreyImage {
   if (data.length !== 4 * width * height) throw new RangeError('The picture holds fewer pixels than its size says.');
   const grey = new Uint8Array(width * height);
   for (let i = 0, p = 0; i < grey.length; i++, p += 4) {
-    const luma = 0.299 * data[p] + 0.587 * data[p + 1] + 0.114 * data[p + 2];
+    const luma = lumaOf(data[p], data[p + 1], data[p + 2]);
     const alpha = data[p + 3];
     grey[i] = alpha === 255 ? luma + 0.5 : (luma * alpha) / 255 + 255 - alpha + 0.5;
   }

@@ -47,16 +47,22 @@ interface Outline {
   usableWidthPx: number;
 }
 
+/** What a shape must be to be called so: stretched (length by breadth), round (4 pi A / P2), filled (of its box), ends. */
+const BALL = { stretched: 1.5, round: 0.83, filled: 0.86 };
+const LEAF = { stretched: 1.25, leastFilled: 0.52, mostFilled: 0.8, ends: 0.58 };
+const TUBE = { stretched: 1.5, filled: 0.74 };
+
 function kindOf({ outer, area, inHoles, lengthPx, breadthPx, axisDegrees, usableWidthPx }: Outline): ShapeKind {
   if (inHoles > RING_HOLE * area) return 'ring';
   if ((area - inHoles) / usableWidthPx ** 2 > STRIP_SQUARES) return 'strip';
   const filled = area / (lengthPx * breadthPx);
   const stretched = lengthPx / breadthPx;
   const round = (4 * Math.PI * area) / perimeter(outer) ** 2;
-  if (stretched < 1.5 && round > 0.83 && filled < 0.86) return 'ball';
+  if (stretched < BALL.stretched && round > BALL.round && filled < BALL.filled) return 'ball';
   const ends = endBreadths(outer, axisDegrees, lengthPx).map((breadth) => breadth / breadthPx);
-  if (stretched > 1.25 && filled > 0.52 && filled < 0.8 && Math.max(...ends) < 0.58) return 'leaf';
-  if (stretched > 1.5 && filled > 0.74) return 'tube';
+  const leafy = filled > LEAF.leastFilled && filled < LEAF.mostFilled && Math.max(...ends) < LEAF.ends;
+  if (stretched > LEAF.stretched && leafy) return 'leaf';
+  if (stretched > TUBE.stretched && filled > TUBE.filled) return 'tube';
   return 'irregular';
 }
 

@@ -10,14 +10,23 @@ const FIGURE = 15;
 /** What each term weighs in the objective. */
 export const WEIGHT = Object.fromEntries(TERMS.map(({ id, weight }) => [id, weight])) as Record<TermId, number>;
 
+/** Where each axis of a mood lies in the middle, and how far it reaches to either side: L*, OKLCH chroma, share, L*. */
+const MOODS = {
+  light: { middle: 58, reach: 20 },
+  chroma: { middle: 0.075, reach: 0.055 },
+  warm: { middle: 0.5, reach: 0.45 },
+  spread: { middle: 15, reach: 9 },
+};
+
 /** What each axis of a mood asks of the page: mean L*, mean OKLCH chroma, warm share and spread of L*, all by area. */
 export function moodTargets(mood: Problem['mood']) {
-  const on = (value: number | null, middle: number, reach: number) => (value === null ? null : middle + reach * value);
+  const on = (value: number | null, { middle, reach }: { middle: number; reach: number }) =>
+    value === null ? null : middle + reach * value;
   return {
-    light: on(mood.light, 58, 20),
-    chroma: on(mood.clear, 0.075, 0.055),
-    warm: on(mood.warm, 0.5, 0.45),
-    spread: on(mood.contrast, 15, 9),
+    light: on(mood.light, MOODS.light),
+    chroma: on(mood.clear, MOODS.chroma),
+    warm: on(mood.warm, MOODS.warm),
+    spread: on(mood.contrast, MOODS.spread),
   };
 }
 
@@ -51,6 +60,9 @@ function offPlan(chroma: number, planned: number): number {
   return Math.min(1.5, Math.max(0, off) / CLEAR_ENOUGH.beyond);
 }
 
+/** A natural colour counts as if its thing had at least this share of the page. */
+const LEAST_PART = 0.02;
+
 /** Terms that a thing has by itself. */
 export function localTerms({ share, things, clearness }: Problem, i: number, option: Option): [TermId, number][] {
   const part = 0.5 * share[i] + 0.5 / things.length;
@@ -58,7 +70,7 @@ export function localTerms({ share, things, clearness }: Problem, i: number, opt
     ['scheme', part * option.off],
     ['fit', part * Math.min(1.5, option.miss / MISFIT)],
     ['blends', part * Math.min(1.5, option.rough / 20)],
-    ['natural', Math.max(part, 0.02) * Math.min(2, option.natural / MISFIT)],
+    ['natural', Math.max(part, LEAST_PART) * Math.min(2, option.natural / MISFIT)],
     ['chroma', part * offPlan(option.chroma, plannedChroma(things[i], share[i], clearness))],
   ];
 }
@@ -68,16 +80,23 @@ export function weighed(terms: readonly [TermId, number][]): number {
   return terms.reduce((sum, [id, value]) => sum + WEIGHT[id] * value, 0);
 }
 
+/** How much more a near merge counts than its share says. An assumption. */
+const MERGED_BEND = 0.6;
+
 /** How far two neighbours run into each other, 0..1. */
 export function mergedAt(away: number): number {
   const merged = Math.max(0, 1 - away / PARTED);
-  return merged * (0.4 + 0.6 * merged);
+  return merged * (1 - MERGED_BEND + MERGED_BEND * merged);
 }
+
+/** How much of sinking is the ground being clearer, and by how much OKLCH chroma that is whole. Assumptions. */
+const GROUND = { byChroma: 0.3, louder: 0.08 };
 
 /** How far a thing sinks into what lies behind it, 0..1: by value, and by what lies behind being clearer. */
 export function lossInGround(front: Look, behind: Look): number {
   const flat = Math.max(0, 1 - Math.abs(front.body[0] - behind.body[0]) / FIGURE);
-  return 0.7 * flat + 0.3 * Math.min(1, Math.max(0, behind.chroma - front.chroma) / 0.08);
+  const louder = Math.min(1, Math.max(0, behind.chroma - front.chroma) / GROUND.louder);
+  return (1 - GROUND.byChroma) * flat + GROUND.byChroma * louder;
 }
 
 type Look = Pick<Option, 'body' | 'chroma'>;

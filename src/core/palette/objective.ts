@@ -5,6 +5,15 @@ import { TERM, TERMS } from './terms.ts';
 
 /** CIEDE2000, and OKLCH chroma, at which a focus stands out, and by how much it is to lead all else. */
 const FOCUS = { apart: 34, chroma: 0.13, lead: 4 };
+/** What a focus lacks, by contrast, by not leading and by not being clear. Assumptions. */
+const FOCUS_LACK = { contrast: 0.4, lead: 0.3, clearness: 0.3 };
+/**
+ * What accents lack: where there are none; all in one place, or in more places than `most` by `each`; and how that and
+ * leaning to one side count. Assumptions.
+ */
+const ACCENTS_LACK = { none: 0.6, one: 0.6, most: 4, each: 0.15, spread: 0.6, tilt: 0.4 };
+/** A page is off its mood by one unit at so much L*, OKLCH chroma, warm share and spread of L*. */
+const MOOD_UNIT = { light: 25, chroma: 0.06, warm: 0.5, spread: 12 };
 /** Things smaller than this share of the area do not compete with the focus. */
 const SEEN_SHARE = 0.002;
 /** Accents are looked for in thirds of the page, across and down. */
@@ -348,9 +357,9 @@ export class Objective {
       const own = clear[i === thing ? at : first[i] + this.chosen[i]];
       const out = this.#perLength[i] > 0 ? this.#contrastOf(i) * this.#perLength[i] : FOCUS.apart;
       lack +=
-        0.4 * Math.max(0, 1 - out / FOCUS.apart) +
-        0.3 * Math.min(1, (3 * Math.max(0, most + FOCUS.lead - out)) / FOCUS.apart) +
-        0.3 * Math.max(0, 1 - own / FOCUS.chroma);
+        FOCUS_LACK.contrast * Math.max(0, 1 - out / FOCUS.apart) +
+        FOCUS_LACK.lead * Math.min(1, (3 * Math.max(0, most + FOCUS.lead - out)) / FOCUS.apart) +
+        FOCUS_LACK.clearness * Math.max(0, 1 - own / FOCUS.chroma);
     }
     return lack / focus.length;
   }
@@ -372,9 +381,11 @@ export class Objective {
   #accentsLack(sums: Float64Array): number {
     if (this.#problem.things.length < 3) return 0;
     const places = sums[SUM.cells];
-    if (places === 0) return 0.6;
-    const spread = places === 1 ? 0.6 : Math.min(1, 0.15 * Math.max(0, places - 4));
-    return 0.6 * spread + (0.4 * Math.abs(sums[SUM.tilt])) / Math.max(1e-9, sums[SUM.accents]);
+    if (places === 0) return ACCENTS_LACK.none;
+    const { most, each, one } = ACCENTS_LACK;
+    const spread = places === 1 ? one : Math.min(1, each * Math.max(0, places - most));
+    const tilt = Math.abs(sums[SUM.tilt]) / Math.max(1e-9, sums[SUM.accents]);
+    return ACCENTS_LACK.spread * spread + ACCENTS_LACK.tilt * tilt;
   }
 
   #huesLack(sums: Float64Array): number {
@@ -394,10 +405,10 @@ export class Objective {
     const light = sums[SUM.light];
     const spread = Math.sqrt(Math.max(0, sums[SUM.square] - light * light));
     return (
-      shortfall(light, wanted.light, 25) +
-      shortfall(sums[SUM.chroma], wanted.chroma, 0.06) +
-      shortfall(sums[SUM.warm], wanted.warm, 0.5) +
-      shortfall(spread, wanted.spread, 12)
+      shortfall(light, wanted.light, MOOD_UNIT.light) +
+      shortfall(sums[SUM.chroma], wanted.chroma, MOOD_UNIT.chroma) +
+      shortfall(sums[SUM.warm], wanted.warm, MOOD_UNIT.warm) +
+      shortfall(spread, wanted.spread, MOOD_UNIT.spread)
     );
   }
 }

@@ -17,8 +17,17 @@ export interface Part {
 
 const CHROMA: Record<Clarity, number> = { clear: 0.13, quiet: 0.08, grey: 0.03 };
 const SHIFT: Record<Key, number> = { deep: -0.13, middle: 0, pale: 0.13 };
-/** OKLCH lightness from the middle of a family to each of its ends. */
+/** OKLCH lightness from the middle of a family to each of its ends, and the darkest and palest of all. Assumptions. */
 const REACH = 0.22;
+const DARKEST = 0.24;
+const PALEST = 0.95;
+/** OKLCH lightness that hues have by nature: the mean, and by how much yellow is above and violet below it. */
+const NATURE = { mean: 0.6, swing: 0.09 };
+/** By how many degrees the ends of a family lean, and how much of their chroma the dark and the light end lose. */
+const LEAN = 10;
+const FADES = { dark: 0.25, light: 0.3 };
+/** OKLCH chroma below which a colour plays a grey and a quiet part; lightness off its hue's nature that makes it deep or pale. */
+const PLAYS = { grey: 0.045, quiet: 0.11, offNature: 0.08 };
 
 /**
  * The colours that a part asks for, from dark to light. A hue is dark or light by nature (yellow is pale, violet
@@ -29,13 +38,13 @@ const REACH = 0.22;
 export function targetsOf({ angle, clarity, key }: Part, wheel: ColourWheel, count: number): Lab[] {
   const hue = wheel.hueOf(angle);
   const round = (wheelOfHue(hue) * Math.PI) / 180;
-  const l = 0.6 + 0.09 * Math.cos(round) + SHIFT[key];
-  const lean = 10 * Math.sin(round);
+  const l = natureOf(hue) + SHIFT[key];
+  const lean = LEAN * Math.sin(round);
   return Array.from({ length: count }, (_, i) => {
     const out = placeFromBody(i, count);
-    const chroma = CHROMA[clarity] * (out < 0 ? 1 + 0.25 * out : 1 - 0.3 * out);
+    const chroma = CHROMA[clarity] * (out < 0 ? 1 + FADES.dark * out : 1 - FADES.light * out);
     return labOfOklch({
-      l: Math.min(0.95, Math.max(0.24, l + REACH * out)),
+      l: Math.min(PALEST, Math.max(DARKEST, l + REACH * out)),
       c: chroma,
       h: wheel.hueOf(angle - lean * out),
     });
@@ -54,10 +63,15 @@ export function placeFromBody(place: number, count: number): number {
 
 /** The part that a colour plays by nature. */
 export function partOf({ l, c, h }: { l: number; c: number; h: number }, wheel: ColourWheel): Part {
-  const nature = 0.6 + 0.09 * Math.cos((wheelOfHue(h) * Math.PI) / 180);
+  const nature = natureOf(h);
   return {
     angle: Math.round(wheel.angleOf(h)) % 360,
-    clarity: c < 0.045 ? 'grey' : c < 0.11 ? 'quiet' : 'clear',
-    key: l < nature - 0.08 ? 'deep' : l > nature + 0.08 ? 'pale' : 'middle',
+    clarity: c < PLAYS.grey ? 'grey' : c < PLAYS.quiet ? 'quiet' : 'clear',
+    key: l < nature - PLAYS.offNature ? 'deep' : l > nature + PLAYS.offNature ? 'pale' : 'middle',
   };
+}
+
+/** OKLCH lightness of a hue where it is clearest: yellow is pale, violet deep. */
+function natureOf(hue: number): number {
+  return NATURE.mean + NATURE.swing * Math.cos((wheelOfHue(hue) * Math.PI) / 180);
 }

@@ -12,6 +12,17 @@ export const HUB = 0.14;
 const PIXELS_PER_MM = 6;
 const SECTORS = 72;
 const STEPS = 24;
+/** The notional pencils of the wheel: chroma and opacity, lightness of the mean hue and how far yellow is above it. */
+const PENCIL = { chroma: 0.19, opacity: 0.35, lightness: 0.62, swing: 0.2 };
+/** OKLCH lightness of the grey for tones and the black for shades. */
+const GREY = 0.62;
+const BLACK = 0.16;
+/** From the middle to the rim pressure grows from the lightest by this power. */
+const PRESSED = { lightest: 0.06, power: 1.3 };
+/** How hard each ring is pressed, and what goes over or under it. */
+const RING_PRESSURE = { tint: 0.28, full: 0.9, tone: 0.55, greyOver: 0.6, blackUnder: 0.8 };
+/** The rim is ragged from this share of the radius on, by so many of the 255 heights of the tooth for each of it. */
+const RAGGED = { from: 0.975, by: 10_000 };
 
 /** How much of each ring's width is left bare between it and the next. */
 const BETWEEN = 0.06;
@@ -42,26 +53,28 @@ export function wheelDisc(
   { wheel = wheelById('painters'), rings = false }: DiscOptions = {},
 ): RgbaImage {
   const ground = bareGround(paper);
-  const [grey, black] = [0.62, 0.16].map((l) =>
-    pencilOptics({ masstone: labOfOklch({ l, c: 0, h: 0 }), type: 'wax', opacity: 0.35 }),
-  );
+  const notional = (l: number, c: number, h: number) =>
+    pencilOptics({ masstone: labOfOklch({ l, c, h }), type: 'wax', opacity: PENCIL.opacity });
+  const [grey, black] = [notional(GREY, 0, 0), notional(BLACK, 0, 0)];
   const laid = (passes: Pass[]) => shadeOf(layPasses(ground, passes).ground);
   const shades: Shade[][] = Array.from({ length: SECTORS }, (_, sector) => {
     const hue = wheel.hueOf((360 / SECTORS) * sector);
-    const l = 0.62 + 0.2 * Math.cos((wheelOfHue(hue) * Math.PI) / 180);
-    const pencil = pencilOptics({ masstone: labOfOklch({ l, c: 0.19, h: hue }), type: 'wax', opacity: 0.35 });
+    const l = PENCIL.lightness + PENCIL.swing * Math.cos((wheelOfHue(hue) * Math.PI) / 180);
+    const pencil = notional(l, PENCIL.chroma, hue);
     const twice = (pressure: number): Pass[] => [
       { pencil, pressure },
       { pencil, pressure },
     ];
     if (!rings) {
-      return Array.from({ length: STEPS }, (__, step) => laid(twice(0.06 + 0.94 * (step / (STEPS - 1)) ** 1.3)));
+      const { lightest, power } = PRESSED;
+      const pressureAt = (step: number) => lightest + (1 - lightest) * (step / (STEPS - 1)) ** power;
+      return Array.from({ length: STEPS }, (__, step) => laid(twice(pressureAt(step))));
     }
     const made: Record<Ring, Pass[]> = {
-      tint: twice(0.28),
-      full: twice(0.9),
-      tone: [...twice(0.55), { pencil: grey, pressure: 0.6 }],
-      shade: [{ pencil: black, pressure: 0.8 }, ...twice(0.9)],
+      tint: twice(RING_PRESSURE.tint),
+      full: twice(RING_PRESSURE.full),
+      tone: [...twice(RING_PRESSURE.tone), { pencil: grey, pressure: RING_PRESSURE.greyOver }],
+      shade: [{ pencil: black, pressure: RING_PRESSURE.blackUnder }, ...twice(RING_PRESSURE.full)],
     };
     return RINGS.map((ring) => laid(made[ring]));
   });
@@ -81,7 +94,7 @@ export function wheelDisc(
       const value = tooth[((stride * y) & mask) * TILE + ((stride * x) & mask)];
       const out = (radius - HUB) / (1 - HUB);
       // The rim is ragged as a hand leaves it: what the last strokes miss there is not paper but nothing.
-      if (out > 0.975 && value < (out - 0.975) * 10000) continue;
+      if (out > RAGGED.from && value < (out - RAGGED.from) * RAGGED.by) continue;
       const step = rings
         ? edges.findIndex(({ from, to }) => radius >= from && radius <= to)
         : Math.min(STEPS - 1, Math.max(0, Math.floor(out * STEPS)));

@@ -28,13 +28,19 @@ function spanWords(span: Span): string {
   return WORDS[span.field](span);
 }
 
+/** Tones up to which it is deepest shadow, and shadow; from which it is beside the highlight; and a narrow band's width. */
+const TONES = { deepest: 0.25, shadow: 0.5, nearHighlight: 0.6, pastDeepest: 0.2, narrow: 0.2 };
+/** Turnings up to which a surface faces away from the light, and from which it faces it. */
+const TURNED = { away: 0.3, towards: 0.65 };
+
 const WORDS: Record<Field, (span: Span) => string> = {
   tone: ({ from, to }) => {
-    if (from > 0.2 && to - from <= 0.2) return from > 0.6 ? 'a narrow band beside the highlight' : 'a narrow band';
-    if (from <= 0)
-      return to < 0.25 ? 'only the deepest shadow' : to < 0.5 ? 'the shadow' : 'shadow and middle, not the light';
+    if (from > TONES.pastDeepest && to - from <= TONES.narrow)
+      return from > TONES.nearHighlight ? 'a narrow band beside the highlight' : 'a narrow band';
+    if (from <= 0 && to < TONES.deepest) return 'only the deepest shadow';
+    if (from <= 0) return to < TONES.shadow ? 'the shadow' : 'shadow and middle, not the light';
     const light = to >= 1 ? '' : ', up to the highlight';
-    return from < 0.2 ? `all but the deepest shadow${light}` : `from the middle into the light${light}`;
+    return from < TONES.pastDeepest ? `all but the deepest shadow${light}` : `from the middle into the light${light}`;
   },
   glow: ({ from, to, overMm }) => {
     const away = (share: number) => mm((1 - share) * overMm);
@@ -57,8 +63,8 @@ const WORDS: Record<Field, (span: Span) => string> = {
       : `from ${mm(from * overMm)} to ${mm(to * overMm)} out`;
   },
   turn: ({ from, to }) => {
-    if (to <= 0.3) return 'where it faces away from the light';
-    return from >= 0.65 ? 'where it faces the light' : 'where it faces neither to the light nor away';
+    if (to <= TURNED.away) return 'where it faces away from the light';
+    return from >= TURNED.towards ? 'where it faces the light' : 'where it faces neither to the light nor away';
   },
   reflect: () => 'where the neighbour’s colour arrives',
 };

@@ -53,6 +53,9 @@ const DARK = 0.04;
 /** A picture's tones are bent back by so much at most: printed greys are only as good as the printer. */
 const BENT = { least: 0.8, most: 1.25 };
 
+/** A box of the code is looked at so far inside its edge, mm, and is filled when it is darker than this share of the paper. */
+const CODE = { inset: 0.5, filled: 0.45 };
+
 /**
  * Which card and page a straightened picture of one shows, by its row of boxes.
  * @param image the card from the middle of its first mark to that of its third, at any scale
@@ -61,7 +64,7 @@ const BENT = { least: 0.8, most: 1.25 };
 export function cardNameIn(image: RgbaImage): CardName | null {
   const { code } = layOutCard(1, { card: 0, page: 0 });
   const paper = greenOf(meanLight(image, { x: 60, y: 5, width: 30, height: 6 }));
-  return nameOfCode(code.map(({ box }) => greenOf(meanLight(image, inner(box, 0.5))) < 0.45 * paper));
+  return nameOfCode(code.map(({ box }) => greenOf(meanLight(image, inner(box, CODE.inset))) < CODE.filled * paper));
 }
 
 /**
@@ -122,34 +125,47 @@ function doubtOf({ spread, astray }: { spread: number; astray: number }, fromBar
   return spread > UNEVEN ? 'uneven' : null;
 }
 
+/** Strips of what a patch lies on, under it and over it, mm: from its ends, from its edges, how high, and inside the bar. */
+const STRIP = { inset: 2, below: 0.6, above: 1.4, height: 0.8, inBar: 0.2 };
+/** The margin beside the bar is looked at so far from the bar and from the edge, mm; narrower than this it is not. */
+const MARGIN = { beside: 0.8, outside: 0.4, least: 0.3 };
+/** Printed greys are looked at so far inside their edge, mm. */
+const GREY_INSET = 0.6;
+
 /** Bare paper on a card: strips between the rows left of the bar, and the margins beside and below. */
 function barePlaces({ cells, labels, bar, width, greys }: CardLayout): CardBox[] {
   const places: CardBox[] = [];
   for (const { on, box } of cells) {
     if (on === 'paper' && box.width > 10)
-      places.push({ x: box.x + 2, y: box.y + box.height + 0.6, width: box.width - 4, height: 0.8 });
+      places.push({
+        x: box.x + STRIP.inset,
+        y: box.y + box.height + STRIP.below,
+        width: box.width - 2 * STRIP.inset,
+        height: STRIP.height,
+      });
   }
   for (const { y, height: down } of labels) places.push({ x: cells[0].box.x - 5, y, width: 3, height: down });
   const right = bar.x + bar.width;
   for (let y = bar.y; y < bar.y + bar.height; y += 20)
-    places.push({ x: right + 0.8, y, width: width - right - 1.2, height: 8 });
+    places.push({ x: right + MARGIN.beside, y, width: width - right - MARGIN.beside - MARGIN.outside, height: 8 });
   places.push({ x: 58, y: 3, width: 30, height: 4 }, { x: 150, y: 16, width: 30, height: 4 });
   const greyTop = greys[0].box.y;
   for (let y = bar.y + bar.height + 4; y < greyTop - 8; y += 16) {
     for (let x = 4; x < width - 10; x += 18) places.push({ x, y, width: 8, height: 4 });
   }
-  return places.filter(({ width: across }) => across > 0.3);
+  return places.filter(({ width: across }) => across > MARGIN.least);
 }
 
 /** The strip of bar over a patch. */
 function barBeside({ bar }: CardLayout, { box }: CardCell): CardBox {
-  return { x: box.x + 2, y: Math.max(bar.y + 0.2, box.y - 1.4), width: box.width - 4, height: 0.8 };
+  const y = Math.max(bar.y + STRIP.inBar, box.y - STRIP.above);
+  return { x: box.x + STRIP.inset, y, width: box.width - 2 * STRIP.inset, height: STRIP.height };
 }
 
 /** How the picture bends tones in each channel beside what greys of their lightness reflect. */
 function bendOf(image: RgbaImage, { greys }: CardLayout, white: (x: number, y: number) => Light): Light {
   const seen = greys.map(({ box, lightness }) => {
-    const light = meanLight(image, inner(box, 0.6));
+    const light = meanLight(image, inner(box, GREY_INSET));
     const around = white(box.x + box.width / 2, box.y + box.height / 2);
     return { meant: linearise(rgbOfLab([lightness, 0, 0])[1]), light, around };
   });

@@ -141,18 +141,25 @@ export function likenessAffinities(page: PageEvidence, alike: readonly (readonly
   return [...bonds.values()];
 }
 
-/** How strongly likeness binds two regions; 0 where it says nothing. Rounded log odds, counted on drawn pages. */
+/**
+ * Log odds of one thing by likeness, rounded, counted on drawn pages: within one region of one size, or as its only
+ * islands; within regions that are alike; near each other; and far apart with a telling shape.
+ */
+const LIKE = { within: 3, islands: 2, inLike: 2.5, near: 2.5, far: 1.2 };
+
+/** How strongly likeness binds two regions; 0 where it says nothing. */
 function likenessStrength({ encloser, alikeSet, neighbours }: PageEvidence, a: Region, b: Region): number {
   const oneSize = Math.exp(-sizesApart(a, b)) > ONE_SIZE;
   const [p, q] = [encloser[a.id], encloser[b.id]];
-  if (p > 0 && p === q) return oneSize ? 3 : neighbours[a.id] === 1 && neighbours[b.id] === 1 ? 2 : 0;
+  if (p > 0 && p === q)
+    return oneSize ? LIKE.within : neighbours[a.id] === 1 && neighbours[b.id] === 1 ? LIKE.islands : 0;
   if (!oneSize) return 0;
-  if (p > 0 && q > 0) return alikeSet[p] >= 0 && alikeSet[p] === alikeSet[q] ? 2.5 : 0;
+  if (p > 0 && q > 0) return alikeSet[p] >= 0 && alikeSet[p] === alikeSet[q] ? LIKE.inLike : 0;
   if (p > 0 || q > 0) return 0;
   const telling = TELLING.includes(a.shape);
   const widths = apart(a, b) / Math.sqrt(Math.max(a.areaMm2, b.areaMm2));
-  if (widths < (telling ? NEAR_TELLING : NEAR)) return 2.5;
-  return telling && Math.min(a.areaMm2, b.areaMm2) > TELLING_MM2 ? 1.2 : 0;
+  if (widths < (telling ? NEAR_TELLING : NEAR)) return LIKE.near;
+  return telling && Math.min(a.areaMm2, b.areaMm2) > TELLING_MM2 ? LIKE.far : 0;
 }
 
 function stopsAll({ ends, stops }: SharedBorder): boolean {

@@ -1,6 +1,7 @@
 import { median } from 'd3-array';
 import { LINEAR_LIGHTS, type Lab, gammaEncode, labOfRgb, linearise } from '../../colour/index.ts';
 import { type RgbImage } from '../coloured.ts';
+import { lumaOf } from '../images.ts';
 import { type RegionMap } from '../region-map.ts';
 import { paperSurface } from './paper-surface.ts';
 
@@ -42,8 +43,7 @@ export function readSeen(
 ): SeenPage {
   if (data.length !== 3 * width * height) throw new RangeError('The picture holds fewer pixels than its size says.');
   const light = new Float32Array(width * height);
-  for (let i = 0; i < light.length; i++)
-    light[i] = 0.299 * data[3 * i] + 0.587 * data[3 * i + 1] + 0.114 * data[3 * i + 2];
+  for (let i = 0; i < light.length; i++) light[i] = lumaOf(data[3 * i], data[3 * i + 1], data[3 * i + 2]);
   const surface = paperSurface(light, width, height);
   const [sx, sy] = [map.width / width, map.height / height];
   const inset = Math.max(1, Math.round(INSET_MM * map.pixelsPerMm));
@@ -67,7 +67,7 @@ export function readSeen(
     }
   }
   const white = bare.map((channel) => median(channel) ?? 255);
-  const paperLight = 0.299 * white[0] + 0.587 * white[1] + 0.114 * white[2];
+  const paperLight = lumaOf(white[0], white[1], white[2]);
   const paper = labOfRgb([white[0], white[1], white[2]]);
   const grounds: SeenGround[] = [];
   for (let region = 1; region <= count; region++) {

@@ -95,12 +95,15 @@ export function viewOf(
   return { wheel, scheme, tray, seen, borders, open: page.things.filter(({ id }) => !colours.has(id)) };
 }
 
+/** A hue rules no more for being clearer than this, OKLCH chroma. */
+const RULING_CHROMA = 0.15;
+
 /** The hue that rules a page: the mean direction of its hues, by area and chroma, and how much they agree, 0..1. */
 export function rulingHue(seen: readonly SeenThing[]): { angle: number; agree: number } {
   let [x, y, all] = [0, 0, 0];
   for (const { angle, chroma, share } of seen) {
     if (chroma < GREY) continue;
-    const weight = share * Math.min(chroma, 0.15);
+    const weight = share * Math.min(chroma, RULING_CHROMA);
     x += weight * Math.cos((angle * Math.PI) / 180);
     y += weight * Math.sin((angle * Math.PI) / 180);
     all += weight;
@@ -113,16 +116,23 @@ export function warmth({ lab, chroma }: Pick<SeenThing, 'lab' | 'chroma'>): bool
   return chroma < GREY ? null : isWarm(wheelOfHue(oklchOfLab(lab).h));
 }
 
+/** An accent: its least OKLCH chroma, its most share of the area, and degrees away from the ruling hue. */
+const ACCENT = { clear: 0.8 * CLEAR, share: 0.12, away: 75 };
+
 /** Things that stand out by hue: clear, small in all, and away from the ruling hue. */
 export function accentsOf({ seen }: View): SeenThing[] {
   const { angle } = rulingHue(seen);
-  return seen.filter((thing) => thing.chroma >= CLEAR * 0.8 && thing.share < 0.12 && off(thing.angle, angle) > 75);
+  const { clear, share, away } = ACCENT;
+  return seen.filter((thing) => thing.chroma >= clear && thing.share < share && off(thing.angle, angle) > away);
 }
 
 /** How far two angles are apart, 0..180 degrees. */
 export function off(a: number, b: number): number {
   return Math.abs(turnBetween(a, b));
 }
+
+/** A pencil is no better for being clearer than this, OKLCH chroma. */
+const SCORED_CHROMA = 0.14;
 
 /**
  * Pencils nearest to one of several angles that also stand apart from every neighbour, best first.
@@ -139,7 +149,11 @@ export function pencilsAt(
     .map((pencil) => {
       const turned = Math.min(...angles.map((angle) => off(wheel.angleOf(pencil.hue), angle)));
       const apart = Math.min(Infinity, ...apartFrom.map((lab) => deltaE2000(pencil.body, lab)));
-      return { pencil, apart, score: turned + 2 * Math.max(0, least - apart) - 40 * Math.min(pencil.chroma, 0.14) };
+      return {
+        pencil,
+        apart,
+        score: turned + 2 * Math.max(0, least - apart) - 40 * Math.min(pencil.chroma, SCORED_CHROMA),
+      };
     });
   return scored
     .filter(({ apart }) => apart >= least)
@@ -147,6 +161,9 @@ export function pencilsAt(
     .slice(0, limit)
     .map(({ pencil }) => pencil);
 }
+
+/** What a difference in hue counts beside one in value, of pencils sought by their value. */
+const BY_HUE = 0.7;
 
 /** Pencils nearest to a value in about the hue that a thing has, those first that part from its neighbours. */
 export function pencilsOfValue(
@@ -157,7 +174,7 @@ export function pencilsOfValue(
 ): PencilOnPaper[] {
   const off = ({ body }: PencilOnPaper) => {
     const apart = Math.min(16, ...apartFrom.map((other) => deltaE2000(body, other)));
-    return Math.abs(body[0] - wanted) + 0.7 * Math.hypot(body[1] - lab[1], body[2] - lab[2]) + 2 * (16 - apart);
+    return Math.abs(body[0] - wanted) + BY_HUE * Math.hypot(body[1] - lab[1], body[2] - lab[2]) + 2 * (16 - apart);
   };
   return [...tray].sort((p, q) => off(p) - off(q)).slice(0, 3);
 }
