@@ -2,6 +2,8 @@ import { type Desk } from './desk-context.ts';
 
 /** Longest side of a preview, pixels: fine enough for the desk, quick enough to scrub. */
 const PREVIEW_SIDE = 1300;
+/** A preview has so many pixels across each of the screen's: with fewer, lines and edges of regions fray. */
+const OVERSAMPLED = 2;
 /** A first look is worked out at so many times fewer pixels across and down, so that it comes at once. */
 export const FIRST_LOOK = 2;
 
@@ -11,12 +13,12 @@ export function stepFor({ picture }: Pick<Desk, 'picture'>): number {
 }
 
 /**
- * How many it steps over where the sheet is shown at a scale: no more is worked out than the screen has pixels for.
+ * How many it steps over where the sheet is shown at a scale: no more is worked out than can be told apart there.
  * @param scale CSS pixels per pixel of the working picture
  * @param devicePixels per CSS pixel
  */
 export function stepAt(scale: number, devicePixels: number, finest: number): number {
-  return Math.max(finest, Math.floor(1 / (scale * devicePixels)));
+  return Math.max(finest, Math.floor(1 / (OVERSAMPLED * scale * devicePixels)));
 }
 
 /** One look of a preview: what it steps over, and whether it is a first one, which tells fewer tones apart. */
@@ -25,12 +27,8 @@ export interface Look {
   first: boolean;
 }
 
-/** Where a sheet is shown so many times smaller than at its finest, a first look is all that can be seen. */
-const SMALL = 4;
-
-/** The looks of a preview, one after the other: a first one that comes at once, and a fine one where that can be seen. */
+/** The looks of a preview, one after the other: a first one that comes at once, and a fine one. */
 export function looksAt(step: number, finest: number): Look[] {
-  if (step >= SMALL * finest) return [{ step, first: true }];
   const quick = step >= FIRST_LOOK * finest ? step : step * FIRST_LOOK;
   return [
     { step: quick, first: true },
