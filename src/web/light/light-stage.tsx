@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { useMemo, useState } from 'react';
 import type { Horizon } from '../../contracts/index.ts';
 import { type MainLight } from '../../core/light/index.ts';
@@ -44,15 +45,15 @@ export function LightStage() {
   const [heldLight, holdLight] = useState<MainLight | null>(null);
   const [heldGlow, holdGlow] = useState<{ of: readonly PlacedGlow[]; glow: PlacedGlow } | null>(null);
   const light = heldLight ?? sheet.plan.light;
-  // What is held counts as long as it is a change of what stands.
+  // What is held counts as long as it is a change of what stands, however often the server says that again.
   const kept = useMemo(
     () => glowsOf({ things: sheet.plan.things, lamps: sheet.plan.lamps }),
     [sheet.plan.things, sheet.plan.lamps],
   );
-  const held = heldGlow?.of === kept ? heldGlow.glow : null;
+  const held = heldGlow && isEqual(heldGlow.of, kept) ? heldGlow.glow : null;
   const glows = useMemo(() => (held ? kept.map((glow) => (glow.id === held.id ? held : glow)) : kept), [kept, held]);
   const [heldHorizon, holdHorizon] = useState<{ of: Horizon; horizon: Horizon } | null>(null);
-  const horizon = heldHorizon?.of === sheet.plan.horizon ? heldHorizon.horizon : sheet.plan.horizon;
+  const horizon = heldHorizon && isEqual(heldHorizon.of, sheet.plan.horizon) ? heldHorizon.horizon : sheet.plan.horizon;
   const tone = useTonePicture({ main: light, glows }, heldLight !== null || held !== null);
   const set = (next: MainLight) => {
     holdLight(null);
