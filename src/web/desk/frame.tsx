@@ -24,13 +24,13 @@ export function Frame({ centre, side, title, topOn, wholeRest = false }: Props) 
   return (
     <div className="flex h-dvh min-h-130 flex-col">
       <Header sheetId={sheet.id} />
-      <main className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
+      <main className="relative flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
         <h1 className="sr-only">{`${title}: ${sheet.title}`}</h1>
         <div className="min-w-0 flex-1 max-md:h-[66dvh] max-md:flex-none">{centre}</div>
         <aside
           ref={table}
           aria-label={title}
-          className="flex w-92 shrink-0 flex-col overflow-y-auto border-l border-rule bg-card px-5 py-4 max-md:w-full max-md:overflow-visible max-md:border-t max-md:border-l-0"
+          className="relative flex w-92 shrink-0 flex-col overflow-y-auto border-l border-rule bg-card px-5 py-4 max-md:w-full max-md:overflow-visible max-md:border-t max-md:border-l-0"
           tabIndex={0}
         >
           {side}

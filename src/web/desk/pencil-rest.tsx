@@ -22,7 +22,10 @@ export function PencilRest({ whole }: { whole: boolean }) {
   const pencils = ids.flatMap((id) => pencilById.get(id) ?? []);
   const thing = thingsOf(sheet.plan).find((each) => each.id === thingId);
   return (
-    <section aria-label="Pencil rest" className="h-28 shrink-0 border-t border-rule bg-rest px-4 pt-1.5 max-md:h-34">
+    <section
+      aria-label="Pencil rest"
+      className="min-h-28 shrink-0 border-t border-rule bg-rest px-4 pt-1.5 max-md:min-h-34"
+    >
       <p className="mb-1 flex justify-between text-[0.82rem] leading-tight">
         <span>
           <strong className="font-head">Pencil rest</strong>

@@ -11,7 +11,6 @@ import { useLitRegions } from '../desk/use-lit.ts';
 import { usePickThing } from '../desk/use-pick-thing.ts';
 import { useGlowContrasts, useTonePicture } from '../desk/use-light-pictures.ts';
 import { Choice, Notice, Section } from '../parts/index.ts';
-
 import { Glows } from './glows.tsx';
 import { HorizonOfPage } from './horizon.tsx';
 import { LightDial, compassWords } from './light-dial.tsx';
