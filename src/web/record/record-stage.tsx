@@ -56,13 +56,13 @@ function RecordOf({
       title="Record"
       wholeRest
       centre={
-        <div className="flex h-full">
-          <div className="min-w-0 flex-1">
+        <div className="flex h-full max-md:flex-col">
+          <div className="min-h-0 min-w-0 flex-1">
             <SheetView predicted={preview} paperTint={paperById(sheet.plan.page.paper).tint} fitKey="the record" />
           </div>
           <section
             aria-label="Finished steps"
-            className="w-[27rem] shrink-0 overflow-y-auto border-l border-rule bg-leaf px-4 py-3"
+            className="relative w-[27rem] shrink-0 overflow-y-auto border-l border-rule bg-leaf px-4 py-3 max-md:h-1/2 max-md:w-full max-md:border-t max-md:border-l-0"
             tabIndex={0}
           >
             {entries.length === 0 && <NothingYet sheetId={sheet.id} />}

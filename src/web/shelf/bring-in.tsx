@@ -14,7 +14,7 @@ export function BringIn({
 }) {
   const input = useRef<HTMLInputElement>(null);
   return (
-    <div className="flex w-76 shrink-0 flex-col items-start gap-4 border border-dashed border-edge p-5">
+    <div className="flex w-76 shrink-0 flex-col max-md:order-first max-md:w-full items-start gap-4 border border-dashed border-edge p-5">
       <FilePlus2 size={34} strokeWidth={1.4} aria-hidden />
       <div>
         <h2 className="text-xl">A page of your own</h2>

@@ -24,7 +24,7 @@ export function SheetsHere({
   const shown = arranged(here, order, sought);
   return (
     <div className="min-w-0 flex-1">
-      <div className="mb-5 flex min-h-10 items-center gap-3">
+      <div className="mb-5 flex min-h-10 flex-wrap items-center gap-3">
         {here.length >= MANY && (
           <>
             <input

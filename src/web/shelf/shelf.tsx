@@ -51,7 +51,7 @@ export function Shelf() {
             </Notice>
           </div>
         )}
-        <div className="mt-6 flex items-start gap-10">
+        <div className="mt-6 flex items-start gap-10 max-md:flex-col max-md:items-stretch max-md:gap-6">
           {sheets ? <SheetsHere cards={sheets} place={place} onPlace={setPlace} /> : <div className="flex-1" />}
           <BringIn busy={busy} onFile={(file) => void bringIn(file)} onDevice={setDevice} />
         </div>
