@@ -31,8 +31,44 @@ export function moodTargets(mood: Problem['mood']) {
 }
 
 /** How far something is from what is wanted, in units of `by`, at most 1.5; 0 where nothing is wanted. */
-export function shortfall(is: number, want: number | null, by: number): number {
+function shortfall(is: number, want: number | null, by: number): number {
   return want === null ? 0 : Math.min(1.5, Math.abs(is - want) / by);
+}
+
+/** A page is off its mood by one unit at so much L*, OKLCH chroma, warm share and spread of L*. */
+const MOOD_UNIT = { light: 25, chroma: 0.06, warm: 0.5, spread: 12 };
+
+/** How far a page is off what its mood asks: the sum over its axes, each at most 1.5. */
+export function moodLack(is: Readonly<Record<MoodAxis, number>>, wanted: ReturnType<typeof moodTargets>): number {
+  return MOOD_AXES.reduce((sum, axis) => sum + shortfall(is[axis], wanted[axis], MOOD_UNIT[axis]), 0);
+}
+
+type MoodAxis = keyof typeof MOOD_UNIT;
+const MOOD_AXES = Object.keys(MOOD_UNIT) as MoodAxis[];
+
+/** How much of the whole three shares put elsewhere than is wanted, 0..1. @param from where they begin among the sums */
+export function sharesApart(sums: Float64Array, from: number, wanted: ArrayLike<number>): number {
+  let off = 0;
+  for (let k = 0; k < wanted.length; k++) off += Math.abs(sums[from + k] - wanted[k]);
+  return off / 2;
+}
+
+/**
+ * What accents lack: where there are none; all in one place, or in more places than `most` by `each`; and how that and
+ * leaning to one side count. Assumptions.
+ */
+const ACCENTS_LACK = { none: 0.6, one: 0.6, most: 4, each: 0.15, spread: 0.6, tilt: 0.4 };
+
+/**
+ * How badly accents lie on a page, 0..1.
+ * @param places thirds of the page across and down in which there are accents
+ * @param tilt how far they lie to one side, -1..1
+ */
+export function accentsLack(places: number, tilt: number): number {
+  if (places === 0) return ACCENTS_LACK.none;
+  const { most, each, one } = ACCENTS_LACK;
+  const spread = places === 1 ? one : Math.min(1, each * Math.max(0, places - most));
+  return ACCENTS_LACK.spread * spread + ACCENTS_LACK.tilt * Math.abs(tilt);
 }
 
 /** OKLCH chroma of things by their share of the area, below which each begins: the larger, the quieter. */

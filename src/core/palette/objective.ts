@@ -1,4 +1,15 @@
-import { WEIGHT, shortfall, localTerms, mergedAt, moodTargets, pairCosts, lossInGround, weighed } from './measures.ts';
+import {
+  WEIGHT,
+  accentsLack,
+  localTerms,
+  mergedAt,
+  moodLack,
+  moodTargets,
+  pairCosts,
+  sharesApart,
+  lossInGround,
+  weighed,
+} from './measures.ts';
 import { HUES, LARGE, type Packed, pack } from './packed.ts';
 import { type Problem } from './problem.ts';
 import { TERM, TERMS } from './terms.ts';
@@ -7,13 +18,6 @@ import { TERM, TERMS } from './terms.ts';
 const FOCUS = { apart: 34, chroma: 0.13, lead: 4 };
 /** What a focus lacks, by contrast, by not leading and by not being clear. Assumptions. */
 const FOCUS_LACK = { contrast: 0.4, lead: 0.3, clearness: 0.3 };
-/**
- * What accents lack: where there are none; all in one place, or in more places than `most` by `each`; and how that and
- * leaning to one side count. Assumptions.
- */
-const ACCENTS_LACK = { none: 0.6, one: 0.6, most: 4, each: 0.15, spread: 0.6, tilt: 0.4 };
-/** A page is off its mood by one unit at so much L*, OKLCH chroma, warm share and spread of L*. */
-const MOOD_UNIT = { light: 25, chroma: 0.06, warm: 0.5, spread: 12 };
 /** Things smaller than this share of the area do not compete with the focus. */
 const SEEN_SHARE = 0.002;
 /** Accents are looked for in thirds of the page, across and down. */
@@ -365,27 +369,16 @@ export class Objective {
   }
 
   #sharesLack(sums: Float64Array): number {
-    const { shares } = this.#problem;
-    let off = 0;
-    for (let voice = 0; voice < 3; voice++) off += Math.abs(sums[SUM.voices + voice] - shares[voice]);
-    return off / 2;
+    return sharesApart(sums, SUM.voices, this.#problem.shares);
   }
 
   #valuesLack(sums: Float64Array): number {
-    const { values } = this.#problem;
-    let off = 0;
-    for (let k = 0; k < 3; k++) off += Math.abs(sums[SUM.values + k] - values[k]);
-    return off / 2;
+    return sharesApart(sums, SUM.values, this.#problem.values);
   }
 
   #accentsLack(sums: Float64Array): number {
     if (this.#problem.things.length < 3) return 0;
-    const places = sums[SUM.cells];
-    if (places === 0) return ACCENTS_LACK.none;
-    const { most, each, one } = ACCENTS_LACK;
-    const spread = places === 1 ? one : Math.min(1, each * Math.max(0, places - most));
-    const tilt = Math.abs(sums[SUM.tilt]) / Math.max(1e-9, sums[SUM.accents]);
-    return ACCENTS_LACK.spread * spread + ACCENTS_LACK.tilt * tilt;
+    return accentsLack(sums[SUM.cells], sums[SUM.tilt] / Math.max(1e-9, sums[SUM.accents]));
   }
 
   #huesLack(sums: Float64Array): number {
@@ -401,14 +394,8 @@ export class Objective {
   }
 
   #moodLack(sums: Float64Array): number {
-    const wanted = this.#wanted;
     const light = sums[SUM.light];
     const spread = Math.sqrt(Math.max(0, sums[SUM.square] - light * light));
-    return (
-      shortfall(light, wanted.light, MOOD_UNIT.light) +
-      shortfall(sums[SUM.chroma], wanted.chroma, MOOD_UNIT.chroma) +
-      shortfall(sums[SUM.warm], wanted.warm, MOOD_UNIT.warm) +
-      shortfall(spread, wanted.spread, MOOD_UNIT.spread)
-    );
+    return moodLack({ light, chroma: sums[SUM.chroma], warm: sums[SUM.warm], spread }, this.#wanted);
   }
 }
