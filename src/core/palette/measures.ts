@@ -39,12 +39,14 @@ function shortfall(is: number, want: number | null, by: number): number {
 const MOOD_UNIT = { light: 25, chroma: 0.06, warm: 0.5, spread: 12 };
 
 /** How far a page is off what its mood asks: the sum over its axes, each at most 1.5. */
-export function moodLack(is: Readonly<Record<MoodAxis, number>>, wanted: ReturnType<typeof moodTargets>): number {
-  return MOOD_AXES.reduce((sum, axis) => sum + shortfall(is[axis], wanted[axis], MOOD_UNIT[axis]), 0);
+export function moodLack(is: Readonly<typeof MOOD_UNIT>, wanted: ReturnType<typeof moodTargets>): number {
+  return (
+    shortfall(is.light, wanted.light, MOOD_UNIT.light) +
+    shortfall(is.chroma, wanted.chroma, MOOD_UNIT.chroma) +
+    shortfall(is.warm, wanted.warm, MOOD_UNIT.warm) +
+    shortfall(is.spread, wanted.spread, MOOD_UNIT.spread)
+  );
 }
-
-type MoodAxis = keyof typeof MOOD_UNIT;
-const MOOD_AXES = Object.keys(MOOD_UNIT) as MoodAxis[];
 
 /** How much of the whole three shares put elsewhere than is wanted, 0..1. @param from where they begin among the sums */
 export function sharesApart(sums: Float64Array, from: number, wanted: ArrayLike<number>): number {
