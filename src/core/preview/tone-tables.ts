@@ -1,7 +1,7 @@
 import { type Lamp } from '../colour/index.ts';
-import { type Ground, type PencilOptics, groundAfterPasses } from '../laydown/index.ts';
+import { type Ground, type PencilOptics } from '../laydown/index.ts';
 import { type Field, valueAtStep } from '../light/index.ts';
-import { type Direction, type Layer, fieldsOf, passesOf, shareInSpan } from '../recipe/index.ts';
+import { type Direction, type Layer, fieldsOf, layAtPlaces, shareInSpan } from '../recipe/index.ts';
 import { type Shade, shadeOf } from './shade.ts';
 import { type Drawn } from './strokes.ts';
 
@@ -53,8 +53,7 @@ export interface ToneStack {
 }
 
 /**
- * Lays a stack of layers at every value of the fields that it looks at. Places where the same is laid are worked out
- * once.
+ * Lays a stack of layers at every value of the fields that it looks at.
  * @param layers in the order in which they are laid
  * @param optics the pencils by id
  * @throws RangeError when a pencil has no optics, or for layers that look at more than two fields
@@ -67,28 +66,8 @@ export function toneStack(
 ): ToneStack {
   const fields = fieldsOf(layers);
   const size = TONE_STEPS * (fields.length > 1 ? SECOND_STEPS : 1);
-  const grounds: Ground[] = [ground];
-  /** Which of the grounds lies at each step, after each number of layers. */
-  const states = [new Uint32Array(size)];
-  const known = new Map<number, number>();
-  for (const layer of layers) {
-    known.clear();
-    const shares = sharesOf(layer, fields, every);
-    const before = states.at(-1)!;
-    const now = before.slice();
-    for (let step = 0; step < size; step++) {
-      if (shares[step] === 0) continue;
-      const key = before[step] * (SHARES + 1) + shares[step];
-      let next = known.get(key);
-      if (next === undefined) {
-        const passes = passesOf(layer, optics, shares[step] / SHARES);
-        next = grounds.push(groundAfterPasses(grounds[before[step]], passes)) - 1;
-        known.set(key, next);
-      }
-      now[step] = next;
-    }
-    states.push(now);
-  }
+  const shares = layers.map((layer) => sharesOf(layer, fields, every));
+  const { grounds, states } = layAtPlaces(layers, size, shares, SHARES, optics, ground);
   const looks = new Array<Shade | undefined>(grounds.length);
   const tables = new Array<ToneTable | undefined>(states.length);
   return { every, after: (laid) => (tables[laid] ??= tableOf(states[laid], layers[laid - 1])) };

@@ -33,6 +33,7 @@ export { type LayerEdit, type RecipeEdits, mergedEdits, withEdits } from './edit
 export { type Card, cardOf, editsFromCard } from './card.ts';
 export { cautionsOf } from './cautions.ts';
 export { type Consequences, consequencesOf } from './consequences.ts';
+export { layAtPlaces } from './lay-at-places.ts';
 export { passesOf } from './passes.ts';
 export { type LostLayer, type TrimmedThing, gentleRecipe, trimToMinutes } from './trim.ts';
 export { toothAfter } from './tooth-after.ts';

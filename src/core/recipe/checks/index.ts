@@ -1,4 +1,5 @@
 /** checks: what can be wrong with a recipe, one file each; to add one, write its file and list it here. */
+import { type Lab } from '../../colour/index.ts';
 import { type Ground, type Pass, type PencilOptics, layPasses, toothMarks } from '../../laydown/index.ts';
 import { type RegionContext, effectById, usualWidth } from '../effects/index.ts';
 import { type Recipe } from '../layer.ts';
@@ -78,12 +79,23 @@ export function checkRecipe(
     groundValue: layPasses(ground, []).lab[0],
     toothFull: toothMarks(ground).full,
     row: rowOf(fieldsOf(recipe.layers)),
-    labOf: (id: string) => layPasses(ground, [{ pencil: optics.get(id)!, pressure: 'medium' }]).lab,
-    thickOf: (id: string) =>
-      layPasses(ground, new Array<Pass>(THICK_PASSES).fill({ pencil: optics.get(id)!, pressure: 'firm' })).lab,
+    labOf: oncePerPencil((pencil) => layPasses(ground, [{ pencil, pressure: 'medium' }]).lab),
+    thickOf: oncePerPencil(
+      (pencil) => layPasses(ground, new Array<Pass>(THICK_PASSES).fill({ pencil, pressure: 'firm' })).lab,
+    ),
   };
   return CHECKS.flatMap(({ id, title, about = 'layers', find }) => {
     const found = find(look);
     return found ? [{ kind: id, title, about, ...found }] : [];
   });
+
+  /** Checks ask for the same pencils at every place. */
+  function oncePerPencil(lay: (pencil: PencilOptics) => Lab): (id: string) => Lab {
+    const known = new Map<string, Lab>();
+    return (id) => {
+      const lab = known.get(id) ?? lay(optics.get(id)!);
+      known.set(id, lab);
+      return lab;
+    };
+  }
 }

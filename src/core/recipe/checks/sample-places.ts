@@ -1,18 +1,15 @@
-import { type Lab } from '../../colour/index.ts';
-import { type Ground, type PencilOptics, layPasses } from '../../laydown/index.ts';
+import { type Ground, type Laid, type PencilOptics, layPasses } from '../../laydown/index.ts';
+import { layAtPlaces } from '../lay-at-places.ts';
 import { type Recipe } from '../layer.ts';
-import { passesOf } from '../passes.ts';
 import { placesOf } from '../places.ts';
 import { type FieldValues, fieldsOf, shareInZone } from '../zone.ts';
 import { type SampledPlace } from './check.ts';
 
 /** Shares of pressure are told apart by so much of the whole. */
 const SHARES = 64;
-const LEAST_SHARE = 1 / SHARES;
 
 /**
- * Lays a recipe at every kind of place that it can meet, or at those given; places where the same is laid are worked out
- * once.
+ * Lays a recipe at every kind of place that it can meet, or at those given.
  * @param widthMm of the regions: layers that have no room there are left out; default all are laid
  */
 export function samplePlaces(
@@ -24,31 +21,23 @@ export function samplePlaces(
     widthMm = Infinity,
   }: { places?: readonly FieldValues[]; widthMm?: number } = {},
 ): SampledPlace[] {
-  const known = new Map<string, Omit<SampledPlace, 'place'>>();
-  return places.map((place) => {
-    const shares = layers.map(({ zone, fromWidthMm }) =>
-      fromWidthMm > widthMm ? 0 : Math.round(SHARES * shareInZone(zone, place)) / SHARES,
-    );
-    const key = shares.join();
-    const laid = known.get(key) ?? laidWith(shares);
-    known.set(key, laid);
-    return { place, ...laid };
+  const shares = layers.map(({ zone, fromWidthMm }) =>
+    Uint16Array.from(places, (place) => (fromWidthMm > widthMm ? 0 : Math.round(SHARES * shareInZone(zone, place)))),
+  );
+  const { grounds, states } = layAtPlaces(layers, places.length, shares, SHARES, optics, ground);
+  const looks: Laid[] = [];
+  const lookAt = (k: number) => (looks[k] ??= layPasses(grounds[k], []));
+  return places.map((place, at) => {
+    const there = [...layers.keys()].filter((i) => shares[i][at] > SHARES / 2);
+    const before = there.map((i) => lookAt(states[i][at]));
+    const { lab, specks } = lookAt(states[layers.length][at]);
+    return {
+      place,
+      layers: there,
+      toothBefore: before.map(({ toothLeft }) => toothLeft),
+      labBefore: before.map((look) => look.lab),
+      lab,
+      specks,
+    };
   });
-
-  function laidWith(shares: readonly number[]): Omit<SampledPlace, 'place'> {
-    const there: number[] = [];
-    const toothBefore: number[] = [];
-    const labBefore: Lab[] = [];
-    let now = layPasses(ground, []);
-    layers.forEach((layer, i) => {
-      if (shares[i] < LEAST_SHARE) return;
-      if (shares[i] > 0.5) {
-        there.push(i);
-        toothBefore.push(now.toothLeft);
-        labBefore.push(now.lab);
-      }
-      now = layPasses(now.ground, passesOf(layer, optics, shares[i]));
-    });
-    return { layers: there, toothBefore, labBefore, lab: now.lab, specks: now.specks };
-  }
 }
