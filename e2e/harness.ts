@@ -126,7 +126,8 @@ export async function until<T>(
   for (;;) {
     const seen = await look();
     if (isSo(seen)) return seen;
-    if (Date.now() - began > PATIENCE) throw new Error(`${what}: not so in ${PATIENCE / 1000} s, but ${String(seen)}.`);
+    if (Date.now() - began > PATIENCE)
+      throw new Error(`${what}: not so in ${PATIENCE / 1000} s, but ${JSON.stringify(seen)}.`);
     await new Promise((resolve) => setTimeout(resolve, againMs));
   }
 }

@@ -9,6 +9,9 @@ export const Settings = z.object({
   ground: z.enum(['light', 'mid grey', 'paper']),
 });
 export type Settings = z.infer<typeof Settings>;
+/** What is changed of it; the rest stays as it is. */
+export const SettingsEdit = Settings.partial();
+export type SettingsEdit = z.infer<typeof SettingsEdit>;
 export const defaultSettings: Settings = { mode: 'day', text: 100, ground: 'mid grey' };
 
 /** Undo remembers so much of a sheet, bytes; the oldest changes beyond that are forgotten. */

@@ -5,7 +5,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { NewPalette, NewRecipeCard, Settings } from '../contracts/index.ts';
+import { NewPalette, NewRecipeCard, SettingsEdit } from '../contracts/index.ts';
 import { type Database } from './db/open-database.ts';
 import { type Access, accessRoutes, requireSession } from './access.ts';
 import { Refused } from './refused.ts';
@@ -18,7 +18,7 @@ import { simulatedDevices } from './services/devices.ts';
 import { demoState, putDemoBack, removeDemo } from './services/demo-desk.ts';
 import { readPractice } from './services/notebook.ts';
 import { keptPalettes, keptRecipes } from './services/kept.ts';
-import { readSettings, storeSettings } from './services/settings.ts';
+import { editSettings, readSettings } from './services/settings.ts';
 
 export interface AppOptions {
   db: Database;
@@ -68,9 +68,9 @@ export function createApp({ db, log, demoSheets, web, access = null, onRequest }
     '/api/settings',
     json(() => readSettings(db)),
   );
-  app.put(
+  app.patch(
     '/api/settings',
-    json((request) => storeSettings(db, bodyOf(Settings, request))),
+    json((request) => editSettings(db, bodyOf(SettingsEdit, request))),
   );
   app.get(
     '/api/demo',

@@ -30,6 +30,7 @@ import type {
   Reference,
   ReferenceEdit,
   Settings,
+  SettingsEdit,
   SheetCard,
   SheetEdit,
   SheetState,
@@ -313,13 +314,19 @@ export const deskApi = createApi({
         providesTags: ['record'],
       }),
       settings: build.query<Settings, void>({ query: () => '/settings' }),
-      storeSettings: build.mutation<Settings, Settings>({
-        query: (body) => ({ url: '/settings', method: 'PUT', body }),
-        async onQueryStarted(body, { dispatch, queryFulfilled }) {
-          void dispatch(deskApi.util.upsertQueryData('settings', undefined, body));
-          await queryFulfilled.catch(() =>
-            dispatch(deskApi.endpoints.settings.initiate(undefined, { forceRefetch: true })),
-          );
+      editSettings: build.mutation<Settings, SettingsEdit>({
+        query: (body) => ({ url: '/settings', method: 'PATCH', body }),
+        async onQueryStarted(edit, { dispatch, queryFulfilled }) {
+          const show = () =>
+            dispatch(deskApi.util.updateQueryData('settings', undefined, (shown) => void Object.assign(shown, edit)));
+          show();
+          try {
+            await queryFulfilled;
+            // What was asked for before this change may have come after it.
+            show();
+          } catch {
+            void dispatch(deskApi.endpoints.settings.initiate(undefined, { forceRefetch: true }));
+          }
         },
       }),
     };
@@ -379,5 +386,5 @@ export const {
   useLogStepMutation,
   useRecordQuery,
   useSettingsQuery,
-  useStoreSettingsMutation,
+  useEditSettingsMutation,
 } = deskApi;

@@ -1,6 +1,6 @@
 import { toast } from 'sonner';
-import { type Settings, MOST_UNDO_BYTES, defaultSettings } from '../../contracts/index.ts';
-import { useSettingsQuery, useStoreSettingsMutation } from '../api/desk-api.ts';
+import { type Settings, type SettingsEdit, MOST_UNDO_BYTES, defaultSettings } from '../../contracts/index.ts';
+import { useSettingsQuery, useEditSettingsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { Header } from '../desk/header.tsx';
 import { DemoSection } from './demo-section.tsx';
@@ -9,9 +9,9 @@ import { Choice } from '../parts/index.ts';
 /** How the desk looks to this person. */
 export function SettingsScreen() {
   const { data: settings = defaultSettings } = useSettingsQuery();
-  const [store] = useStoreSettingsMutation();
-  const set = (change: Partial<Settings>) =>
-    void store({ ...settings, ...change }).then(({ error }) => {
+  const [edit] = useEditSettingsMutation();
+  const set = (change: SettingsEdit) =>
+    void edit(change).then(({ error }) => {
       if (error) toast.error(sentenceOf(error));
     });
   return (
