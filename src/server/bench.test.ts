@@ -1,8 +1,8 @@
 import { expect } from 'chai';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { BenchState, type NewBenchPlan, RecordEntry, SheetCard } from '../contracts/index.ts';
 import { stepLog } from './db/schema.ts';
 import { SHEET, emptyDesk, oil as pencil, withRegions } from './test/desk.ts';
+import { textsOfPdf } from './test/read-pdf.ts';
 
 describe('the bench', () => {
   const step = (layerId: string, after: string[]) => ({
@@ -45,16 +45,6 @@ describe('the bench', () => {
     startedAt: '2026-05-01T19:00:00.000Z',
     finishedAt: '2026-05-01T19:04:00.000Z',
   });
-
-  async function textsOf(book: Uint8Array): Promise<string[]> {
-    const pdf = await getDocument({ data: book }).promise;
-    return Promise.all(
-      Array.from({ length: pdf.numPages }, async (_, i) => {
-        const { items } = await (await pdf.getPage(i + 1)).getTextContent();
-        return items.map((item) => ('str' in item ? item.str : '')).join(' ');
-      }),
-    );
-  }
 
   async function planned() {
     const desk = await emptyDesk();
@@ -152,7 +142,7 @@ describe('the bench', () => {
     const book = await api.get(`/api/sheets/${SHEET}/bench-book.pdf`);
     expect(book.status).to.equal(200);
     expect(book.headers['content-type']).to.equal('application/pdf');
-    const pages = await textsOf(new Uint8Array(book.body as Buffer));
+    const pages = await textsOfPdf(new Uint8Array(book.body as Buffer));
     expect(pages[0]).to.contain('2 steps in 1 sittings').and.to.contain('Roof');
     expect(pages[1]).to.contain('Sitting 1').and.to.contain('kelp').and.to.contain('Base coat.');
     const desk = await emptyDesk();

@@ -37,30 +37,37 @@ export async function resample(
   const at = { x: 0, y: 0 };
   const light: [number, number, number] = [1, 1, 1];
   const row = 3 * from.width;
-  for (let y = 0, o = 0; y < height; y++) {
+  for (let y = 0; y < height; y++) {
     if (y % ROWS === 0) await checkpoint(y / height, doing);
+    lookUpRow(y);
+  }
+  return { width, height, data };
+
+  function lookUpRow(y: number): void {
+    const { beside, shade, noise } = look;
     let g = Math.floor(look.random() * grain.length);
+    let o = 3 * y * width;
     for (let x = 0; x < width; x++) {
       inverse(x + 0.5, y + 0.5, at);
-      look.shade(x, y, light);
-      const [u, v] = [at.x - 0.5, at.y - 0.5];
-      const [i, j] = [Math.floor(u), Math.floor(v)];
+      shade(x, y, light);
+      const i = Math.floor(at.x - 0.5);
+      const j = Math.floor(at.y - 0.5);
       const inside = i >= 0 && j >= 0 && i < from.width - 1 && j < from.height - 1;
-      const [s, t] = [u - i, v - j];
+      const s = at.x - 0.5 - i;
+      const t = at.y - 0.5 - j;
       const p = j * row + 3 * i;
-      const level = look.noise * grain[g];
+      const level = noise * grain[g];
       g = g + 1 === grain.length ? 0 : g + 1;
       for (let c = 0; c < 3; c++, o++) {
         const value = inside
           ? (from.data[p + c] * (1 - s) + from.data[p + 3 + c] * s) * (1 - t) +
             (from.data[p + row + c] * (1 - s) + from.data[p + row + 3 + c] * s) * t
-          : look.beside[c];
+          : beside[c];
         const lit = value * light[c] + level;
         data[o] = lit < 0 ? 0 : lit > 255 ? 255 : lit;
       }
     }
   }
-  return { width, height, data };
 }
 
 /** Normal numbers to draw noise from. */

@@ -125,14 +125,15 @@ export function groundAfter(
 ): Ground {
   if (pass.newly + pass.again <= 0) return ground;
   const { loose, soluble } = type;
+  const { newly, again, thick } = pass;
   const covered = new Float64Array(BANDS);
   const untouched = 1 - ground.specks - pass.again;
   const share = 1 / (1 - pass.specksLaid);
   for (let i = 0; i < BANDS; i++) {
-    const over = throughFilm(a[i], bCothOf(b[i], s[i] * pass.thick.again), ground.covered[i]);
-    const fresh = throughFilm(a[i], bCothOf(b[i], s[i] * pass.thick.newly), ground.bare[i]);
-    const root =
-      untouched * Math.sqrt(ground.covered[i]) + pass.again * Math.sqrt(over) + pass.newly * Math.sqrt(fresh);
+    let root = 0;
+    if (untouched > 0) root += untouched * Math.sqrt(ground.covered[i]);
+    if (again > 0) root += again * Math.sqrt(throughFilm(a[i], bCothOf(b[i], s[i] * thick.again), ground.covered[i]));
+    if (newly > 0) root += newly * Math.sqrt(throughFilm(a[i], bCothOf(b[i], s[i] * thick.newly), ground.bare[i]));
     covered[i] = (root * share) ** 2;
   }
   const deposits = [...ground.deposits, { k, s, mass: pass.mass - ground.mass, loose, soluble }];

@@ -23,7 +23,9 @@ export function shadeOf(ground: Ground, lamp?: Lamp): Shade {
   const n = ground.yuleNielsen;
   const between = (part: Float64Array) => {
     const mixed = new Float64Array(part.length);
-    for (let i = 0; i < mixed.length; i++) mixed[i] = part[i] ** (1 / n) * whole[i] ** (1 - 1 / n);
+    for (let i = 0; i < mixed.length; i++) {
+      mixed[i] = n === 2 ? Math.sqrt(part[i] * whole[i]) : part[i] ** (1 / n) * whole[i] ** (1 - 1 / n);
+    }
     return stepsOf(mixed, lamp);
   };
   return {

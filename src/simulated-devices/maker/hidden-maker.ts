@@ -118,7 +118,8 @@ export function layOverlay(layers: readonly MadeLayer[], paper: MadePaper, groun
     }
     const shown = places.flatMap(({ touched }) => touched.filter(({ share }) => share > 0));
     for (let band = 0; band < BANDS; band++) {
-      const root = shown.reduce((whole, { share, reflects }) => whole + share * reflects[band] ** (1 / SPECK_N), 0);
+      let root = 0;
+      for (const { share, reflects } of shown) root += share * reflects[band] ** (1 / SPECK_N);
       sum[band] += root ** SPECK_N / SPOTS;
     }
   }
@@ -154,14 +155,16 @@ function passOver(places: Place[], pencil: MadePencil, press: number): void {
       const moved = from.share * contact;
       if (moved <= 0) continue;
       const film = leaves * Math.max(0.04, 1 - from.film / HOLDS);
-      const laid = from.reflects.map((value, band) =>
-        filmOver(pencil.absorbs[band], pencil.scatters[band], film, value),
-      );
       const to = touched[times + 1];
       const whole = to.share + moved;
+      const reflects = new Float64Array(BANDS);
+      for (let band = 0; band < BANDS; band++) {
+        const laid = filmOver(pencil.absorbs[band], pencil.scatters[band], film, from.reflects[band]);
+        reflects[band] = (laid * moved + to.reflects[band] * to.share) / whole;
+      }
       touched[times + 1] = {
         share: whole,
-        reflects: laid.map((value, band) => (value * moved + to.reflects[band] * to.share) / whole),
+        reflects,
         film: ((from.film + film) * moved + to.film * to.share) / whole,
       };
       touched[times] = { ...from, share: from.share - moved };
