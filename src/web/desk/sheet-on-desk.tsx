@@ -115,7 +115,7 @@ function useLoaded<T>(key: string | null, load: () => Promise<T>): { value: T | 
       (error: Error) => wanted && setState({ key, value: null, failed: error.message }),
     );
     return () => void (wanted = false);
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [key]);
   return state.key === key ? state : { value: null, failed: null };
 }

@@ -90,7 +90,7 @@ export function useViewport(
     const start = (!own && stored) || fit;
     target.call(behaviour.current.transform, zoomIdentity.translate(start.x, start.y).scale(start.k));
     // The stored place is read once, when the sheet is laid down or the desk changes size.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [fit?.k, fit?.x, fit?.y, sheet.id, fitKey]);
 
   useEffect(() => () => void dispatch(showAt(null)), [dispatch]);

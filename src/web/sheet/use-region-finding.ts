@@ -49,12 +49,14 @@ export function useRegionFinding() {
     const result = await store({ sheetId, form });
     setFinding(result.error ? { state: 'refused', sentence: sentenceOf(result.error) } : IDLE);
     // The key stands for the wishes.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [picture, colours, pixelsPerMm, from, sheetId, store]);
 
   const missing = sheet.plan.regionsFrom !== from;
   useEffect(() => {
     if (!missing) return;
+    // It says how far it is only once the worker answers.
+    // oxlint-disable-next-line react/set-state-in-effect
     void start();
     return () => {
       job.current?.cancel();

@@ -60,7 +60,7 @@ export function ReadPatch({ pencil, paper }: { pencil: Pencil; paper: string }) 
     const soon = setTimeout(() => void ask(seed), 1000);
     return () => clearTimeout(soon);
     // `ask` stands for the inputs named here.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [answer, warming, seed]);
 
   if (!open) {

@@ -26,7 +26,7 @@ export interface SeenRows {
 export function useSeenRows(count: number, scroller: HTMLElement | null, height: number, lanes = 1): SeenRows {
   const [begins, setBegins] = useState(0);
   // What it gives is used here only, in the same render.
-  // eslint-disable-next-line react-hooks/incompatible-library
+  // oxlint-disable-next-line react/incompatible-library
   const virtual = useVirtualizer({
     count,
     getScrollElement: () => scroller,

@@ -56,7 +56,7 @@ export function useAnswer<T>(
     if (wanted) newest.current!.ask(asks, inputs);
     else newest.current!.leave();
     // The inputs stand for what is asked.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [wanted, ...inputs]);
   if (!wanted || !held) return NONE;
   const isNewest = isEqual(held.of, inputs);
