@@ -2,7 +2,7 @@
 export { type Form, FORMS, formById } from './forms/index.ts';
 export { type Glow, type Lighting, type MainLight, checkLighting } from './lighting.ts';
 export { type Field, type FieldValue, FIELDS, MOST_SOURCES, valueAtStep } from './fields.ts';
-export { type FormedThing, type PageGeometry, type Source, coarsePage } from './page.ts';
+export { type FormedThing, type PageGeometry, type Source, coarsePage, coarsePageOf } from './page.ts';
 export { type DrawnReflection, drawnReflections } from './drawn-reflections.ts';
 export { mirroredAt, reflectivity, sourcesOf } from './reflections.ts';
 export { type Highlight } from './highlights.ts';

@@ -1,4 +1,4 @@
-import { type Region, LINE_REACH_MM } from '../lineart/index.ts';
+import { type PageIndex, type Region, LINE_REACH_MM } from '../lineart/index.ts';
 
 /** What the light of a page is computed from. Arrays are row by row. */
 export interface PageGeometry {
@@ -83,16 +83,37 @@ export function coarseness({ pixelsPerMm }: PageGeometry): number {
 /** A page at every so many pixels across and down, for a first look while a light is moved. */
 export function coarsePage(page: PageGeometry, step: number): PageGeometry {
   if (step <= 1) return page;
+  const distance = new Float32Array(Math.ceil(page.width / step) * Math.ceil(page.height / step));
+  return atEvery(page, step, sampled(page.distance, page.width, step, distance));
+}
+
+/** The same from the index of a page, which need not know how far each pixel lies from a line. */
+export function coarsePageOf(index: PageIndex, step: number): PageGeometry {
+  return atEvery(index, step, index.distanceEvery(step));
+}
+
+/** @param distance at every so many pixels already, in pixels of the page */
+function atEvery(page: Omit<PageGeometry, 'distance'>, step: number, distance: Float32Array): PageGeometry {
   const width = Math.ceil(page.width / step);
   const height = Math.ceil(page.height / step);
-  const grown = new Uint16Array(width * height);
-  const distance = new Float32Array(width * height);
-  for (let y = 0, o = 0; y < height; y++) {
-    for (let x = 0; x < width; x++, o++) {
-      const i = y * step * page.width + x * step;
-      grown[o] = page.grown[i];
-      distance[o] = page.distance[i] / step;
-    }
-  }
-  return { width, height, grown, distance, pixelsPerMm: page.pixelsPerMm / step, regions: page.regions };
+  return {
+    width,
+    height,
+    grown: step === 1 ? page.grown : sampled(page.grown, page.width, step, new Uint16Array(width * height)),
+    distance: step === 1 ? distance : distance.map((pixels) => pixels / step),
+    pixelsPerMm: page.pixelsPerMm / step,
+    regions: page.regions,
+  };
+}
+
+/** Every so manieth pixel of a raster, across and down, written into another. */
+function sampled<Raster extends Uint16Array | Float32Array>(
+  raster: Raster,
+  width: number,
+  step: number,
+  into: Raster,
+): Raster {
+  const across = Math.ceil(width / step);
+  for (let o = 0; o < into.length; o++) into[o] = raster[Math.floor(o / across) * step * width + (o % across) * step];
+  return into;
 }

@@ -13,11 +13,13 @@ export function distanceTo(stops: Uint8Array, width: number, height: number): Fl
 /**
  * The same distance, from the runs of pixels that are no stops: along each run the lower envelope of the parabolas
  * over it and over the stop on either side of it.
+ * @param every look at every so many rows and columns alone
  * @returns 0 outside the runs
  */
-export function distanceOnRuns(runs: Runs, width: number): Float32Array {
+export function distanceOnRuns(runs: Runs, width: number, every = 1): Float32Array {
   const height = runs.rowStart.length - 1;
-  const out = new Float32Array(width * height);
+  const across = Math.ceil(width / every);
+  const out = new Float32Array(across * Math.ceil(height / every));
   if (runs.from.length === height && runs.from.every((from, r) => from === 0 && runs.to[r] === width - 1)) {
     return out.fill(width + height);
   }
@@ -27,10 +29,11 @@ export function distanceOnRuns(runs: Runs, width: number): Float32Array {
   const sites = new Int32Array(width + 2);
   const starts = new Int32Array(width + 2);
   const heights = new Int32Array(width + 2);
-  for (let y = 0; y < height; y++) {
+  for (let y = 0; y < height; y += every) {
     const row = y * width;
     for (let r = runs.rowStart[y]; r < runs.rowStart[y + 1]; r++) {
-      const first = row + Math.max(0, runs.from[r] - 1);
+      const left = Math.max(0, runs.from[r] - 1);
+      const first = row + left;
       const last = row + Math.min(width - 1, runs.to[r] + 1) - first;
       let top = 0;
       let site = (sites[0] = 0);
@@ -60,11 +63,13 @@ export function distanceOnRuns(runs: Runs, width: number): Float32Array {
         start = starts[top] = begins;
         high = heights[top] = up;
       }
-      for (let x = last; top >= 0; top--) {
+      let x = last - ((left + last) % every);
+      let o = (y / every) * across + (left + x) / every;
+      for (; top >= 0; top--) {
         const [begins, site, high] = [starts[top], sites[top], heights[top]];
-        for (; x >= begins; x--) {
+        for (; x >= begins; x -= every) {
           const off = x - site;
-          out[first + x] = Math.sqrt(off * off + high);
+          out[o--] = Math.sqrt(off * off + high);
         }
       }
     }
@@ -77,11 +82,14 @@ function squareAt(vertical: Uint16Array, i: number): number {
   return rows * rows;
 }
 
-/** Pixels from each pixel of a labelled page to the nearest line; 0 on lines, which have label 0. */
-export function distanceToLines(labels: Uint16Array, width: number, height: number): Float32Array {
+/**
+ * Pixels from each pixel of a labelled page to the nearest line; 0 on lines, which have label 0.
+ * @param every look from every so many rows and columns alone
+ */
+export function distanceToLines(labels: Uint16Array, width: number, height: number, every = 1): Float32Array {
   const lines = new Uint8Array(labels.length);
   for (let i = 0; i < labels.length; i++) lines[i] = labels[i] === 0 ? 1 : 0;
-  return distanceTo(lines, width, height);
+  return distanceOnRuns(findRuns(lines, width, height, 0), width, every);
 }
 
 /**

@@ -89,7 +89,7 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
   run.progress(1, 'done');
   const neighbours = neighboursOf(arcs, pixelsPerMm);
   const doubts = [...gaps, ...flecks];
-  return PageIndex.of({ ...size, labels, grown, arcs, regions, neighbours, alike, doubts, seen: null });
+  return PageIndex.of({ ...size, labels, grown, arcs, regions, neighbours, alike, doubts, seen: null, ink: null });
 }
 
 /**

@@ -1,5 +1,5 @@
 import { type FormedThing, type Highlight, type Lighting, type PageFields, type PageGeometry } from '../light/index.ts';
-import { coarsePage, lightOfPage } from '../light/index.ts';
+import { coarsePageOf, lightOfPage } from '../light/index.ts';
 import { type InkShare, type PageIndex, coarseInkShare } from '../lineart/index.ts';
 import { type ToneStack } from '../preview/index.ts';
 import { OpticsStore } from './optics-store.ts';
@@ -79,8 +79,7 @@ export class OpenPage {
   #at(step: number): Sized {
     let sized = this.#sizes.get(step);
     if (!sized) {
-      const { width, height, pixelsPerMm, grown, distance, regions } = this.index;
-      const geometry = coarsePage({ width, height, pixelsPerMm, grown, distance, regions }, step);
+      const geometry = coarsePageOf(this.index, step);
       this.#sizes.set(step, (sized = { geometry, ink: null, key: '', lit: null }));
     }
     return sized;

@@ -68,5 +68,6 @@ async function laidColour(
     paper: paperById(plan.page.paper),
     pencils: new Map([...stored].map(([id, pencil]) => [id, asTrayPencil(pencil)])),
   };
-  return renderSheet(new OpenPage(index), inkShareOf(print), laidSheet(plan, derived, upTo), { step: 1 }).data;
+  return renderSheet(new OpenPage(index), index.ink ?? inkShareOf(print), laidSheet(plan, derived, upTo), { step: 1 })
+    .data;
 }

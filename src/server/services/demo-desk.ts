@@ -3,7 +3,7 @@ import { and, eq, ne, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import sharp from 'sharp';
 import { type DemoState, USUAL_FINDING, emptyPlan } from '../../contracts/index.ts';
-import { findRegions } from '../../core/lineart/index.ts';
+import { findRegions, inkShareOf } from '../../core/lineart/index.ts';
 import { DEMO_TRAY, type DemoDesk, type DemoSheet, seedDemo } from '../../demo/index.ts';
 import { regionsKey } from '../../plan/derive/index.ts';
 import { keepBlob, readBlob } from '../db/blobs.ts';
@@ -135,7 +135,7 @@ async function findAndName(db: Database, sheetId: string) {
   const grey = { width: info.width, height: info.height, data: new Uint8Array(data) };
   const index = await findRegions(grey, { pixelsPerMm: info.width / widthMm });
   const from = regionsKey(sheet.pictureHash, info.width, widthMm, USUAL_FINDING);
-  await storeRegions(db, sheetId, from, await packIndex(index));
+  await storeRegions(db, sheetId, from, await packIndex(index.with({ ink: inkShareOf(grey) })));
   const { plan, revision } = await nameFromKey(db, sheetId, 'demo-names');
   return { plan, revision, regions: await readRegions(db, sheetId) };
 }

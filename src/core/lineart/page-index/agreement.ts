@@ -3,7 +3,7 @@ import { type Counts, type Views, BORDER_COLUMNS, SEEN_COLUMNS } from './layout.
 
 /** @throws RangeError where one part of an index speaks of what another part does not hold */
 export function refuseDisagreement(
-  { starts, labels, grown, alike, neighbours, seen }: Views,
+  { starts, labels, grown, alike, neighbours, seen, inkReflects }: Views,
   counts: Counts,
   perMm: number,
 ): void {
@@ -16,6 +16,9 @@ export function refuseDisagreement(
   }
   if (starts[0] !== 0 || starts[counts.arcs] !== counts.corners) {
     throw new RangeError('The borders of this page and their corners do not agree.');
+  }
+  for (const reflects of inkReflects) {
+    if (!(reflects >= 0 && reflects < 1)) throw new RangeError('The printed lines of this page are of no ink.');
   }
   const isRegion = (id: number) => Number.isInteger(id) && id >= 1 && id <= counts.regions;
   for (let k = 0; k < neighbours.length; k += BORDER_COLUMNS) {

@@ -1,9 +1,14 @@
 /** First word of every index, "PIDX", so that other bytes are not taken for one. */
 export const MAGIC = 0x5844_4950;
-/** Edition of the bytes; raised whenever their order changes. */
-export const VERSION = 1;
+/** Edition of the bytes; raised whenever what they hold changes. */
+export const VERSION = 2;
+/** The oldest edition that is read: it held no printed lines. */
+export const OLDEST = 1;
 
-/** Magic, edition, width, height, and how many regions, borders, doubts, words of like sets, arcs, corners and seen. */
+/**
+ * Magic, edition, width, height, how many regions, borders, doubts, words of like sets, arcs, corners and seen, and
+ * whether there are printed lines.
+ */
 export const HEADER_WORDS = 12;
 export const RESOLUTION_AT = 48;
 export const TABLES_AT = 56;
@@ -23,6 +28,8 @@ export interface Counts {
   corners: number;
   /** The paper and what lies on it; 0 where nothing was read. */
   seen: number;
+  /** 1 where the printed lines are held, else 0. */
+  ink: number;
 }
 
 /** Where everything stands in the bytes of an index. */
@@ -30,7 +37,7 @@ export interface Layout {
   counts: Counts;
   /** Where each table begins, bytes. */
   at: Record<
-    'regions' | 'neighbours' | 'doubts' | 'seen' | 'points' | 'starts' | 'ends' | 'alike' | 'labels' | 'grown',
+    'regions' | 'neighbours' | 'doubts' | 'seen' | 'points' | 'starts' | 'ends' | 'alike' | 'labels' | 'grown' | 'ink',
     number
   >;
   bytes: number;
@@ -53,7 +60,7 @@ export function layoutOf(counts: Counts): Layout {
     bytes += Math.ceil(size / 8) * 8;
     return at;
   };
-  const { width, height, regions, neighbours, doubts, alike, arcs, corners, seen } = counts;
+  const { width, height, regions, neighbours, doubts, alike, arcs, corners, seen, ink } = counts;
   const at = {
     regions: take(8 * REGION_COLUMNS * regions),
     neighbours: take(8 * BORDER_COLUMNS * neighbours),
@@ -65,6 +72,7 @@ export function layoutOf(counts: Counts): Layout {
     alike: take(2 * alike),
     labels: take(2 * width * height),
     grown: take(2 * width * height),
+    ink: take(ink * (8 + width * height)),
   };
   return { counts, at, bytes };
 }
@@ -73,7 +81,7 @@ export type Views = ReturnType<typeof viewsOf>;
 
 /** The tables and rasters of an index, as views of its bytes. */
 export function viewsOf(data: ArrayBuffer, { counts, at }: Layout) {
-  const { width, height, regions, neighbours, doubts, alike, arcs, corners, seen } = counts;
+  const { width, height, regions, neighbours, doubts, alike, arcs, corners, seen, ink } = counts;
   return {
     regions: new Float64Array(data, at.regions, REGION_COLUMNS * regions),
     neighbours: new Float64Array(data, at.neighbours, BORDER_COLUMNS * neighbours),
@@ -85,5 +93,7 @@ export function viewsOf(data: ArrayBuffer, { counts, at }: Layout) {
     alike: new Uint16Array(data, at.alike, alike),
     labels: new Uint16Array(data, at.labels, width * height),
     grown: new Uint16Array(data, at.grown, width * height),
+    inkReflects: new Float64Array(data, at.ink, ink),
+    inkShare: new Uint8Array(data, at.ink + 8 * ink, ink * width * height),
   };
 }

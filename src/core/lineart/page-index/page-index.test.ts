@@ -1,6 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { type GreyImage, NO_REGION, PageIndex, distanceToLines, findRegions, growLabels, ringArea } from '../index.ts';
+import {
+  type GreyImage,
+  NO_REGION,
+  PageIndex,
+  distanceToLines,
+  findRegions,
+  growLabels,
+  inkShareOf,
+  ringArea,
+} from '../index.ts';
 
 const SIDE = 160;
 /** A page of 16 x 16 mm, framed, with lines across it at some places, one of them with a gap, and a fleck. */
@@ -28,9 +37,12 @@ function changed({ data }: PageIndex, change: (words: Uint32Array, all: ArrayBuf
 describe('the index of a page', () => {
   it('taken up again from its bytes says all that was found', async () => {
     const seen = { paper: '#fdf6e8', grounds: [{ region: 2, kind: 'coloured' as const, colour: '#0a64c8' }] };
-    const index = (await found()).withSeen(seen);
+    const ink = inkShareOf(ruledPage([60, 90]));
+    const index = (await found()).with({ seen, ink });
     const again = PageIndex.from(index.data.slice());
     expect(again.seen).to.deep.equal(seen);
+    expect(again.ink).to.deep.equal(ink);
+    expect(again.with({ ink: null }).data.byteLength).to.be.below(index.data.byteLength - SIDE * SIDE);
     for (const key of [
       'width',
       'height',
@@ -65,6 +77,9 @@ describe('the index of a page', () => {
     const { labels, grown, distance, rings, regions, width, height, pixelsPerMm } = index;
     expect(grown).to.deep.equal(growLabels(labels, width, height, 2 * pixelsPerMm));
     expect(distance).to.deep.equal(distanceToLines(labels, width, height));
+    const third = index.distanceEvery(3);
+    const across = Math.ceil(width / 3);
+    third.forEach((px, o) => expect(px).to.equal(distance[3 * Math.floor(o / across) * width + 3 * (o % across)]));
     for (const { id, areaMm2 } of regions) {
       const area = rings[id].reduce((sum, ring) => sum + ringArea(ring), 0) / pixelsPerMm ** 2;
       expect(area).to.be.within(areaMm2, areaMm2 + 4 * 28 * 0.1);
@@ -97,12 +112,19 @@ describe('the index of a page', () => {
     expect(new Uint8Array(again.data)).to.deep.equal(new Uint8Array(index.data));
   });
 
+  it('is read from bytes of the edition before it, which held no printed lines', async () => {
+    const index = await found();
+    const before = PageIndex.from(changed(index, (words) => (words[1] = 1)));
+    expect(before.ink).to.equal(null);
+    expect(before.regions).to.deep.equal(index.regions);
+  });
+
   it('says of bytes that it cannot take up what is wrong with them', async () => {
     const index = await found();
     const SAYS: [RegExp, ArrayBuffer][] = [
       [/too few bytes/, index.data.slice(0, 40)],
       [/are not the regions/, changed(index, (words) => (words[0] = 1))],
-      [/edition 9; this program reads edition 1/, changed(index, (words) => (words[1] = 9))],
+      [/edition 9; this program reads edition 2/, changed(index, (words) => (words[1] = 9))],
       [/no size/, changed(index, (words) => (words[2] = 0))],
       [/no size/, changed(index, (words) => (words[4] = NO_REGION))],
       [/cut short/, index.data.slice(0, -8)],
@@ -111,10 +133,13 @@ describe('the index of a page', () => {
       [
         /Colour was seen/,
         changed(
-          index.withSeen({ paper: '#ffffff', grounds: [{ region: 40, kind: 'coloured', colour: '#000000' }] }),
+          index.with({
+            seen: { paper: '#ffffff', grounds: [{ region: 40, kind: 'coloured', colour: '#000000' }] },
+          }),
           () => undefined,
         ),
       ],
+      [/of no ink/, index.with({ ink: { ...inkShareOf(ruledPage([60])), reflects: NaN } }).data],
       [/do not agree/, changed(index, (_, all) => (new Uint16Array(all)[all.byteLength / 2 - 1] = 999))],
     ];
     for (const [sentence, bytes] of SAYS) expect(() => PageIndex.from(bytes)).to.throw(RangeError, sentence);

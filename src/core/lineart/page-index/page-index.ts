@@ -1,6 +1,7 @@
 import { type Arc, BORDER_TOLERANCE_PX, EDGE_TOLERANCE_PX, ringsOfRegions, traceBorders } from '../borders.ts';
 import { distanceToLines } from '../distance.ts';
 import { LINE_REACH_MM, growLabels, linePixels } from '../grow.ts';
+import { type InkShare } from '../ink-share.ts';
 import { type Border, type Doubt, type Region, type RegionMap, NO_REGION } from '../region-map.ts';
 import { refuseDisagreement } from './agreement.ts';
 import {
@@ -11,6 +12,7 @@ import {
   HEADER_WORDS,
   LONGEST,
   MAGIC,
+  OLDEST,
   REGION_COLUMNS,
   RESOLUTION_AT,
   TABLES_AT,
@@ -38,6 +40,8 @@ export interface IndexedPage extends RegionMap {
   arcs: readonly Arc[];
   /** What lay on the page already when it was scanned in colour; null where that was not read. */
   seen: SeenColours | null;
+  /** Its printed lines; null where they were not kept with it. */
+  ink: InkShare | null;
 }
 
 /**
@@ -47,7 +51,7 @@ export interface IndexedPage extends RegionMap {
  *
  * Bytes are little-endian: twelve 32-bit words (see HEADER_WORDS) and the resolution, then, each from a multiple
  * of eight bytes on, the tables of regions, borders of regions, doubts, what was seen, arcs with their corners, the sets of
- * like regions, and the two rasters, row by row.
+ * like regions, the two rasters, row by row, and the printed lines: what full ink reflects, and its share in each pixel.
  *
  * How far each pixel lies from a line takes thirty times the room of all the rest once packed, and as long to unpack as
  * to work out: it is worked out when it is first asked for.
@@ -61,12 +65,13 @@ export class PageIndex implements IndexedPage {
   readonly alike: number[][];
   readonly doubts: Doubt[];
   readonly seen: SeenColours | null;
+  readonly ink: InkShare | null;
   readonly arcs: readonly Arc[];
   readonly labels: Uint16Array;
   readonly grown: Uint16Array;
   /** The bytes that all of it stands in. Whoever transfers them gives the index away. */
   readonly data: ArrayBuffer;
-  #distance: Float32Array | null = null;
+  readonly #distances = new Map<number, Float32Array>();
   #rings: readonly (readonly Float64Array[])[] | null = null;
   readonly #outlines = new Map<number, readonly Float64Array[]>();
 
@@ -80,6 +85,7 @@ export class PageIndex implements IndexedPage {
       arcs: page.arcs.length,
       corners: page.arcs.reduce((sum, { points }) => sum + points.length / 2, 0),
       seen: page.seen ? 1 + page.seen.grounds.length : 0,
+      ink: page.ink ? 1 : 0,
     };
     const layout = layoutOf({ width: page.width, height: page.height, ...counts });
     const data = new ArrayBuffer(layout.bytes);
@@ -96,9 +102,11 @@ export class PageIndex implements IndexedPage {
       counts.arcs,
       counts.corners,
       counts.seen,
+      counts.ink,
     ]);
     new Float64Array(data, RESOLUTION_AT, 1)[0] = page.pixelsPerMm;
-    const { regions, neighbours, doubts, seen, alike, ends, starts, points, labels, grown } = viewsOf(data, layout);
+    const views = viewsOf(data, layout);
+    const { regions, neighbours, doubts, seen, alike, ends, starts, points } = views;
     page.regions.forEach((region, k) => regions.set(rowOfRegion(region), k * REGION_COLUMNS));
     page.neighbours.forEach(({ a, b, lengthMm }, k) => neighbours.set([a, b, lengthMm], k * BORDER_COLUMNS));
     page.doubts.forEach((doubt, k) => doubts.set(rowOfDoubt(doubt), k * DOUBT_COLUMNS));
@@ -112,8 +120,12 @@ export class PageIndex implements IndexedPage {
       corner += arc.points.length / 2;
     });
     starts[counts.arcs] = corner;
-    labels.set(page.labels);
-    grown.set(page.grown);
+    views.labels.set(page.labels);
+    views.grown.set(page.grown);
+    if (page.ink) {
+      views.inkReflects[0] = page.ink.reflects;
+      views.inkShare.set(page.ink.share);
+    }
     return new PageIndex(data, layout, page.arcs);
   }
 
@@ -122,7 +134,12 @@ export class PageIndex implements IndexedPage {
     const { width, height, pixelsPerMm, labels } = map;
     const lines = linePixels(labels);
     const grown = growLabels(labels, width, height, Math.ceil(LINE_REACH_MM * pixelsPerMm), lines);
-    return PageIndex.of({ ...map, grown, arcs: traceBorders(grown, width, height, BORDER_TOLERANCE_PX, lines) });
+    return PageIndex.of({
+      ...map,
+      grown,
+      ink: null,
+      arcs: traceBorders(grown, width, height, BORDER_TOLERANCE_PX, lines),
+    });
   }
 
   /**
@@ -131,19 +148,16 @@ export class PageIndex implements IndexedPage {
    */
   static from(data: ArrayBuffer): PageIndex {
     if (data.byteLength < TABLES_AT) throw new RangeError('These are too few bytes for the regions of a page.');
-    const [magic, version, width, height, regions, neighbours, doubts, alike, arcs, corners, seen] = new Uint32Array(
-      data,
-      0,
-      HEADER_WORDS,
-    );
+    const [magic, version, width, height, regions, neighbours, doubts, alike, arcs, corners, seen, ink] =
+      new Uint32Array(data, 0, HEADER_WORDS);
     if (magic !== MAGIC) throw new RangeError('These bytes are not the regions of a page.');
-    if (version !== VERSION) {
+    if (version < OLDEST || version > VERSION) {
       throw new RangeError(`These regions are kept in edition ${version}; this program reads edition ${VERSION}.`);
     }
-    if (width < 1 || height < 1 || width > LONGEST || height > LONGEST || regions >= NO_REGION) {
+    if (width < 1 || height < 1 || width > LONGEST || height > LONGEST || regions >= NO_REGION || ink > 1) {
       throw new RangeError('These regions are of no page: it has no size, or more regions than can be.');
     }
-    const layout = layoutOf({ width, height, regions, neighbours, doubts, alike, arcs, corners, seen });
+    const layout = layoutOf({ width, height, regions, neighbours, doubts, alike, arcs, corners, seen, ink });
     if (layout.bytes !== data.byteLength) {
       throw new RangeError('The regions of this page are cut short, or more follows them.');
     }
@@ -166,20 +180,32 @@ export class PageIndex implements IndexedPage {
     this.doubts = rows(views.doubts, DOUBT_COLUMNS, doubtOfRow);
     this.alike = readSets(views.alike);
     this.seen = seenOfRows(views.seen);
+    const [reflects] = views.inkReflects;
+    this.ink = reflects === undefined ? null : { width, height, share: views.inkShare, reflects };
     this.arcs = arcs;
     this.labels = views.labels;
     this.grown = views.grown;
   }
 
-  /** The same with what was read from the page in colour. */
-  withSeen(seen: SeenColours | null): PageIndex {
-    const { width, height, pixelsPerMm, regions, neighbours, alike, doubts, arcs, labels, grown } = this;
-    return PageIndex.of({ width, height, pixelsPerMm, regions, neighbours, alike, doubts, arcs, labels, grown, seen });
+  /** The same with what was read from the page in colour, or with its printed lines, or without. */
+  with(read: Partial<Pick<IndexedPage, 'seen' | 'ink'>>): PageIndex {
+    const { width, height, pixelsPerMm, regions, neighbours, alike, doubts, arcs, labels, grown, seen, ink } = this;
+    const size = { width, height, pixelsPerMm };
+    return PageIndex.of({ ...size, regions, neighbours, alike, doubts, arcs, labels, grown, seen, ink, ...read });
+  }
+
+  /** Pixels from each pixel, or from every so many across and down, to the nearest line; 0 on lines. */
+  distanceEvery(step: number): Float32Array {
+    let distance = this.#distances.get(step);
+    if (!distance) {
+      this.#distances.set(step, (distance = distanceToLines(this.labels, this.width, this.height, step)));
+    }
+    return distance;
   }
 
   /** Pixels from each pixel to the nearest line, 0 on lines. */
   get distance(): Float32Array {
-    return (this.#distance ??= distanceToLines(this.labels, this.width, this.height));
+    return this.distanceEvery(1);
   }
 
   /** The rings round each region at its id, in pixels, to the middle of the lines; the outer ring first. */

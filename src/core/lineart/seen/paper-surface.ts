@@ -1,3 +1,5 @@
+import { Matrix, solve } from 'ml-matrix';
+
 /** Level of the paper at a point of the page, in the units of the pixels it was read from. */
 export type PaperSurface = (x: number, y: number) => number;
 
@@ -16,14 +18,15 @@ const ROUNDS = 6;
  */
 export function paperSurface(light: ArrayLike<number>, width: number, height: number): PaperSurface {
   const tiles: Tile[] = [];
+  const values = new Float64Array((TILE / 2) ** 2);
   for (let top = 0; top < height; top += TILE) {
     for (let left = 0; left < width; left += TILE) {
       const [right, bottom] = [Math.min(width, left + TILE), Math.min(height, top + TILE)];
-      const values: number[] = [];
-      for (let y = top; y < bottom; y += 2) for (let x = left; x < right; x += 2) values.push(light[y * width + x]);
-      values.sort((a, b) => a - b);
-      const level = values[Math.floor(PAPER_SHARE * (values.length - 1))];
-      tiles.push({ x: (left + right) / 2 / width, y: (top + bottom) / 2 / height, level });
+      let count = 0;
+      for (let y = top; y < bottom; y += 2)
+        for (let x = left; x < right; x += 2) values[count++] = light[y * width + x];
+      const level = values.subarray(0, count).sort()[Math.floor(PAPER_SHARE * (count - 1))];
+      tiles.push({ terms: termsAt((left + right) / 2 / width, (top + bottom) / 2 / height), level });
     }
   }
   const brightest = [...tiles].sort((a, b) => b.level - a.level);
@@ -32,53 +35,63 @@ export function paperSurface(light: ArrayLike<number>, width: number, height: nu
   const found = [brightest.slice(0, Math.max(6, Math.ceil(tiles.length / 4))), tiles].map((start) =>
     settled(start, tiles),
   );
-  const { surface } = found[1].kept > found[0].kept ? found[1] : found[0];
-  return (x, y) => Math.max(1, surface(x / width, y / height));
+  const { weights } = found[1].kept > found[0].kept ? found[1] : found[0];
+  return (x, y) => Math.max(1, levelOf(termsAt(x / width, y / height), weights));
+}
+
+/** How much of each term of the surface a + bx + cy + dxx + exy + fyy there is at a place. */
+type Terms = readonly number[];
+
+function termsAt(x: number, y: number): Terms {
+  return [1, x, y, x * x, x * y, y * y];
+}
+
+/** @param weights a to f */
+function levelOf(terms: Terms, weights: readonly number[]): number {
+  let level = 0;
+  for (let k = 0; k < terms.length; k++) level += terms[k] * weights[k];
+  return level;
 }
 
 interface Tile {
-  x: number;
-  y: number;
+  /** At its middle, in shares of the page. */
+  terms: Terms;
   level: number;
 }
 
-/** The surface that fitting goes to from some tiles, dropping in turn what lies off it, and how many tiles lie on it. */
-function settled(start: readonly Tile[], tiles: readonly Tile[]): { surface: PaperSurface; kept: number } {
-  let surface = fitted(start);
+/** The weights that fitting goes to from some tiles, dropping in turn what lies off the surface, and how many lie on it. */
+function settled(start: readonly Tile[], tiles: readonly Tile[]): { weights: readonly number[]; kept: number } {
+  let weights = fitted(start);
   let kept = 0;
   for (let round = 0; round < ROUNDS; round++) {
-    const on = tiles.filter(({ x, y, level }) => Math.abs(level - surface(x, y)) < NO_PAPER * surface(x, y));
+    const on = tiles.filter(({ terms, level }) => {
+      const paper = levelOf(terms, weights);
+      return Math.abs(level - paper) < NO_PAPER * paper;
+    });
     kept = on.length;
     if (kept < 6) break;
-    surface = fitted(on);
+    weights = fitted(on);
   }
-  return { surface, kept };
+  return { weights, kept };
 }
 
-/** The surface a + bx + cy + dxx + exy + fyy of least squares, a little drawn to being level. */
-function fitted(tiles: readonly Tile[]): PaperSurface {
-  const terms = (x: number, y: number) => [1, x, y, x * x, x * y, y * y];
-  const n = 6;
-  const rows = Array.from({ length: n }, (_, k) => {
-    const row = new Float64Array(n + 1);
-    if (k > 0) row[k] = 1e-3 * tiles.length;
-    return row;
-  });
-  for (const { x, y, level } of tiles) {
-    const t = terms(x, y);
+/** How much the surface is drawn to being level, a tile. */
+const LEVELLING = 1e-3;
+
+/** The weights of least squares, a little drawn to being level. */
+function fitted(tiles: readonly Tile[]): readonly number[] {
+  const n = TERMS;
+  const products = new Float64Array(n * n);
+  const sums = new Float64Array(n);
+  for (const { terms, level } of tiles) {
     for (let i = 0; i < n; i++) {
-      for (let j = 0; j < n; j++) rows[i][j] += t[i] * t[j];
-      rows[i][n] += t[i] * level;
+      for (let j = 0; j < n; j++) products[i * n + j] += terms[i] * terms[j];
+      sums[i] += terms[i] * level;
     }
   }
-  // Gauss and Jordan, on a matrix that is positive definite.
-  for (let i = 0; i < n; i++) {
-    for (let r = 0; r < n; r++) {
-      if (r === i) continue;
-      const share = rows[r][i] / rows[i][i];
-      for (let j = i; j <= n; j++) rows[r][j] -= share * rows[i][j];
-    }
-  }
-  const weights = rows.map((row, i) => row[n] / row[i]);
-  return (x, y) => terms(x, y).reduce((sum, term, k) => sum + term * weights[k], 0);
+  for (let k = 1; k < n; k++) products[k * n + k] += LEVELLING * tiles.length;
+  return solve(Matrix.from1DArray(n, n, products), Matrix.columnVector(sums)).to1DArray();
 }
+
+/** How many terms the surface has. */
+const TERMS = termsAt(0, 0).length;

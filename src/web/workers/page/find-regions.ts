@@ -4,6 +4,7 @@ import {
   type PageIndex,
   type SeenColours,
   findRegions,
+  inkShareOf,
   readSeen,
 } from '../../../core/lineart/index.ts';
 import { type Job } from '../job.ts';
@@ -27,9 +28,11 @@ export interface FindRegionsInput {
 export const findRegionsJob: Job<FindRegionsInput, ArrayBuffer> = {
   async run({ key, picture, colours, wishes }, run) {
     run.progress(0.01, 'reading the page');
-    const found = await findRegions(await readGreyPicture(picture), wishes, run);
-    const index = colours ? found.withSeen(seenOn(await readColourPicture(colours), found)) : found;
+    const grey = await readGreyPicture(picture);
+    const found = await findRegions(grey, wishes, run);
+    const seen = colours ? seenOn(await readColourPicture(colours), found) : null;
     run.progress(0.97, 'keeping the regions');
+    const index = found.with({ seen, ink: inkShareOf(grey) });
     keepPage(key, index, picture);
     return packed(index.data);
   },

@@ -18,9 +18,9 @@ const pages = new LRUCache<string, KeptPage>({ max: 2 });
 /** Pencils are the same on every page. */
 const optics = new OpticsStore();
 
-/** Keeps a page under a key. @param picture address of its picture, which its printed lines are read from */
+/** Keeps a page under a key. @param picture address of its picture, from which lines are read that are not in the index */
 export function keepPage(key: string, index: PageIndex, picture: string): KeptPage {
-  let ink: Promise<InkShare | null> | null = null;
+  let ink: Promise<InkShare | null> | null = index.ink && Promise.resolve(index.ink);
   const read = () => {
     ink ??= readGreyPicture(picture)
       .then(inkShareOf)

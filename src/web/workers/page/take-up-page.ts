@@ -11,11 +11,11 @@ export interface TakeUpPageInput {
   picture: string;
 }
 
-/** Fetches the index of a page, unless it is here, keeps it, and gives a copy to the screen. */
+/** Fetches the index of a page, unless it is here, keeps it, and gives a copy without printed lines to the screen. */
 export const takeUpPage: Job<TakeUpPageInput, ArrayBuffer> = {
   async run({ key, index, picture }) {
     const kept = findPage(key) ?? keepPage(key, await fetchIndex(index), picture);
-    return kept.page.index.data.slice();
+    return kept.page.index.with({ ink: null }).data;
   },
   handsOver: (data) => [data],
 };
