@@ -39,6 +39,14 @@ export function courseOf(
   return direction === 'to the vanishing point' ? about('to', vanishing) : null;
 }
 
+/** Whether strokes run the same way. */
+export function sameCourse(a: Course | null, b: Course | null): boolean {
+  if (a === b) return true;
+  if (a === null || b === null) return false;
+  if (a.kind === 'straight') return b.kind === 'straight' && a.degrees === b.degrees;
+  return b.kind === a.kind && b.radiusMm === a.radiusMm && b.at.x === a.at.x && b.at.y === a.at.y;
+}
+
 /** Where a place lies along its strokes and across them, mm. */
 export function alongCourse(course: Course, x: number, y: number): readonly [along: number, across: number] {
   if (course.kind === 'straight') {

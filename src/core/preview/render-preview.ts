@@ -2,7 +2,7 @@ import { CODE_OF_LIGHT, LIGHT_STEPS, type Rgb, labOfHex, linearise, lightOfLab }
 import { PRINTED_BLACK } from '../laydown/index.ts';
 import { type PageFields } from '../light/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
-import { type Course, alongCourse } from './courses.ts';
+import { type Course, alongCourse, sameCourse } from './courses.ts';
 import { TILE, grainOf, grainTile } from './grain.ts';
 import {
   ACROSS_PER_MM,
@@ -60,6 +60,12 @@ const FINE = 1 << FINE_BITS;
 const STROKE_BITS = Math.log2(STROKE_TILE);
 const STEP_BITS = Math.log2(STROKE_STEPS);
 
+/** A picture, and what it was painted from. */
+export interface Painted {
+  source: PreviewSource;
+  image: RgbaImage;
+}
+
 /** Light of some colour in red, green and blue, in steps of LIGHT_STEPS. */
 type Light = readonly [red: number, green: number, blue: number];
 
@@ -67,15 +73,19 @@ type Light = readonly [red: number, green: number, blue: number];
  * Paints what will come out: for each pixel the table of its region at the values of its fields, pigment on the grain and
  * paper in the valleys, and the printed lines by their own share of the pixel. All is mixed in light, as eyes, lenses and
  * smaller pictures mix it.
+ * @param before the picture before this one: regions that look the same are taken over from it
  */
-export function renderPreview(source: PreviewSource): RgbaImage {
+export function renderPreview(source: PreviewSource, before: Painted | null = null): RgbaImage {
   const { width, height, pixelsPerMm, labels, fields, tables, courses, ink, origin = { x: 0, y: 0 } } = source;
-  const data = new Uint8ClampedArray(4 * width * height);
+  const staying = before && regionsStaying(before.source, source);
+  const data = before && staying ? before.image.data.slice() : new Uint8ClampedArray(4 * width * height);
   // Whole pixels are written at once; the bytes lie red, green, blue, alpha from the lowest on every machine that runs this.
   const out = new Uint32Array(data.buffer);
   const paper = source.paper.map((value) => LIGHT_STEPS * linearise(value)) as unknown as Light;
   const bare = packed(paper);
   const black = ink ? (paper.map((value) => value * ink.reflects) as unknown as Light) : paper;
+  const bareLines = Uint32Array.from({ length: 256 }, (_, share) => mixed(paper, black, share));
+  const lines = new Map<ToneTable | null, Float32Array>();
   const tooth = grainTile();
   const { stride, shares } = grainOf(source.grainMm, pixelsPerMm);
   const strokes = strokeTile();
@@ -93,9 +103,13 @@ export function renderPreview(source: PreviewSource): RgbaImage {
       const label = labels[i];
       let stop = i + 1;
       while (stop < end && labels[stop] === label) stop++;
+      if (staying !== null && staying[label] === 1) {
+        i = stop;
+        continue;
+      }
       const table = tables[label] ?? null;
       if (table === null) {
-        for (; i < stop; i++) out[i] = printed !== null && printed[i] > 0 ? mixed(paper, black, printed[i]) : bare;
+        for (; i < stop; i++) out[i] = printed === null ? bare : bareLines[printed[i]];
         continue;
       }
       const { light, specks } = table;
@@ -104,7 +118,7 @@ export function renderPreview(source: PreviewSource): RgbaImage {
       const stroked = course !== null || runs !== null;
       const first = fields[table.fields[0]];
       const second = table.fields.length > 1 ? fields[table.fields[1]] : null;
-      const onInk = ink?.tables?.[label] ?? null;
+      const line = lineUnder(ink?.tables?.[label] ?? null);
       let x = i - y * width;
       // Where strokes run straight, their tile is gone through in even steps, in fractions of whole numbers: these are
       // quicker to step and to wrap.
@@ -137,10 +151,10 @@ export function renderPreview(source: PreviewSource): RgbaImage {
         let green = light[at + 4] + (((light[at + 1] - light[at + 4]) * share) >> 8);
         let blue = light[at + 5] + (((light[at + 2] - light[at + 5]) * share) >> 8);
         if (printed !== null && printed[i] > 0) {
-          const [r, g, b] = onInk === null ? black : inkUnder(onInk, t, black);
-          red += ((r - red) * printed[i]) / 255;
-          green += ((g - green) * printed[i]) / 255;
-          blue += ((b - blue) * printed[i]) / 255;
+          const under = line.length > 3 ? 3 * t : 0;
+          red += ((line[under] - red) * printed[i]) / 255;
+          green += ((line[under + 1] - green) * printed[i]) / 255;
+          blue += ((line[under + 2] - blue) * printed[i]) / 255;
         }
         out[i] =
           0xff000000 | (CODE_OF_LIGHT[blue | 0] << 16) | (CODE_OF_LIGHT[green | 0] << 8) | CODE_OF_LIGHT[red | 0];
@@ -148,19 +162,58 @@ export function renderPreview(source: PreviewSource): RgbaImage {
     }
   }
   return { width, height, data };
+
+  /** The light of printed lines at every step of what is laid over them; of one step where nothing is. */
+  function lineUnder(table: ToneTable | null): Float32Array {
+    let line = lines.get(table);
+    if (!line) lines.set(table, (line = table ? inkUnder(table, black) : Float32Array.from(black)));
+    return line;
+  }
 }
 
 /**
- * The printed line under what is laid over it: the page's own ink with as much light added as the layers add to black.
- * A line has no tooth to be seen, so it shows the mean.
+ * Which regions look in a picture as they did in the one before: 1 at the id of each; null where the pictures have not
+ * enough in common.
  */
-function inkUnder({ light, specks }: ToneTable, t: number, ink: Light): Light {
-  const covered = 1 - specks[t] / 256;
-  const added = (c: number) => {
-    const onBlack = light[6 * t + 3 + c] + (light[6 * t + c] - light[6 * t + 3 + c]) * covered;
-    return Math.min(LIGHT_STEPS, ink[c] + Math.max(0, onBlack - BLACK[c]));
-  };
-  return [added(0), added(1), added(2)];
+function regionsStaying(before: PreviewSource, now: PreviewSource): Uint8Array | null {
+  const alike =
+    before.labels === now.labels &&
+    before.fields === now.fields &&
+    before.width === now.width &&
+    before.pixelsPerMm === now.pixelsPerMm &&
+    before.grainMm === now.grainMm &&
+    before.ink?.share === now.ink?.share &&
+    before.ink?.reflects === now.ink?.reflects &&
+    before.paper.every((value, c) => value === now.paper[c]) &&
+    before.origin === now.origin;
+  if (!alike) return null;
+  const staying = new Uint8Array(MOST_LABELS).fill(1);
+  for (let id = 0; id < Math.max(before.tables.length, now.tables.length); id++) {
+    const same =
+      before.tables[id] === now.tables[id] &&
+      before.ink?.tables?.[id] === now.ink?.tables?.[id] &&
+      sameCourse(before.courses?.[id] ?? null, now.courses?.[id] ?? null);
+    if (!same) staying[id] = 0;
+  }
+  return staying;
+}
+/** Labels are 16 bits wide. */
+const MOST_LABELS = 0x1_0000;
+
+/**
+ * Printed lines under what is laid over them, at each step: the page's own ink with as much light added as the layers add
+ * to black. A line has no tooth to be seen, so it shows the mean.
+ */
+function inkUnder({ light, specks }: ToneTable, ink: Light): Float32Array {
+  const under = new Float32Array(3 * specks.length);
+  for (let t = 0; t < specks.length; t++) {
+    const covered = 1 - specks[t] / 256;
+    for (let c = 0; c < 3; c++) {
+      const onBlack = light[6 * t + 3 + c] + (light[6 * t + c] - light[6 * t + 3 + c]) * covered;
+      under[3 * t + c] = Math.min(LIGHT_STEPS, ink[c] + Math.max(0, onBlack - BLACK[c]));
+    }
+  }
+  return under;
 }
 
 /** What printed black reflects by itself, in steps of light. */

@@ -1,7 +1,7 @@
 import { type FormedThing, type Highlight, type Lighting, type PageFields, type PageGeometry } from '../light/index.ts';
 import { coarsePageOf, lightOfPage } from '../light/index.ts';
 import { type InkShare, type PageIndex, coarseInkShare } from '../lineart/index.ts';
-import { type ToneStack } from '../preview/index.ts';
+import { type Painted, type ToneStack } from '../preview/index.ts';
 import { OpticsStore } from './optics-store.ts';
 
 /** A page at every so many pixels with what light does on it. */
@@ -25,6 +25,8 @@ const MOST_TABLES = 600;
 export class OpenPage {
   readonly index: PageIndex;
   readonly optics: OpticsStore;
+  /** The last picture of the whole page: what looks the same in the next is not painted again. */
+  lastPainted: Painted | null = null;
   readonly #sizes = new Map<number, Sized>();
   readonly #tables = new Map<string, ToneStack>();
 

@@ -50,7 +50,12 @@ const LIT_PER_MM = 6;
  * @throws RangeError for lights or pencils that cannot be, a lamp that is not known, or a piece without a pixel
  */
 export function renderSheet(page: OpenPage, ink: InkShare | null, sheet: LaidSheet, look: Look): RgbaImage {
-  return renderPreview(previewSource(page, ink, sheet, look));
+  const source = previewSource(page, ink, sheet, look);
+  if (look.piece) return renderPreview(source);
+  const image = renderPreview(source, page.lastPainted);
+  // Whoever asked may give the picture away.
+  page.lastPainted = { source, image: { ...image, data: image.data.slice() } };
+  return image;
 }
 
 /** What a picture of a sheet is painted from, see {@link renderSheet}. */
