@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { type Browser, type Page, chromium } from 'playwright-core';
 import { findChromium } from '../scripts/chromium.mjs';
 
-/** A desk of its own for one journey: a server on a free port with an empty data folder. */
+/** A desk of its own for one journey: a server on a free port with a data folder of its own. */
 export interface TestDesk {
   url: string;
   folder: string;
@@ -18,27 +18,27 @@ export interface TestDesk {
   close(): Promise<void>;
 }
 
-/** A desk as it is after its first start, made once and copied for every journey that does not test that start. */
+/** A desk as its very first start leaves it, copied for every journey. The whole run makes it once and says where it is. */
 let laidOut: Promise<string> | null = null;
 
-async function layOutOnce(): Promise<string> {
+async function firstDesk(): Promise<string> {
+  if (process.env.HARMONIE_FIRST_DESK) return process.env.HARMONIE_FIRST_DESK;
   const folder = mkdtempSync(join(tmpdir(), 'harmonie-'));
   process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
-  const { child } = await serve(folder, 0);
-  await ended(child, 'SIGTERM');
+  await startFirst(folder);
   return folder;
 }
 
-interface DeskOptions {
-  /** Whether the desk begins with its very first start; default it does not. */
-  fresh?: boolean;
-  /** Settings by environment beside port and folder. */
-  env?: Record<string, string>;
+/** Starts the server on a folder where none was yet, and stops it in good order. */
+export async function startFirst(folder: string): Promise<void> {
+  const { child } = await serve(folder, 0);
+  await ended(child, 'SIGTERM');
 }
 
-export async function openDesk({ fresh = false, env = {} }: DeskOptions = {}): Promise<TestDesk> {
+/** @param env settings by environment beside port and folder */
+export async function openDesk({ env = {} }: { env?: Record<string, string> } = {}): Promise<TestDesk> {
   const folder = mkdtempSync(join(tmpdir(), 'harmonie-'));
-  if (!fresh) cpSync(await (laidOut ??= layOutOnce()), folder, { recursive: true });
+  cpSync(await (laidOut ??= firstDesk()), folder, { recursive: true });
   let { child, port } = await serve(folder, 0, [], env);
   const kill = () => ended(child, 'SIGKILL');
   const start = async (options: string[] = []) => {

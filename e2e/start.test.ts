@@ -15,7 +15,7 @@ const run = (args: string[], env: Record<string, string>) =>
 
 describe('starting', () => {
   it('lays the demo out once, keeps what is there, and starts over only when asked, after a backup', async () => {
-    const desk = await openDesk({ fresh: true });
+    const desk = await openDesk();
     const asDrawn = [
       'Kite Loft',
       'Marsh Hare under the Pier Lamp',

@@ -53,9 +53,18 @@ export const PRINTED_BLACK = '#1c1b1a';
  */
 const INK_TAKES = 0.0048;
 
+/** Spectra of the tints of paper met so far: there are few, each is asked for thousands of times, and takes solving. */
+const tints = new Map<string, Spectrum>();
+
+function spectrumOfTint(hex: string): Spectrum {
+  let spectrum = tints.get(hex);
+  if (!spectrum) tints.set(hex, (spectrum = spectrumOfLab(labOfHex(hex))));
+  return spectrum;
+}
+
 /** Bare paper, nothing laid. */
 export function bareGround(paper: Paper): Ground {
-  const bare = spectrumOfLab(labOfHex(paper.tint));
+  const bare = spectrumOfTint(paper.tint);
   const { rough, tooth, stray = 1, spread = 1, crush = 1, yuleNielsen = 2, hand = {} } = paper;
   return {
     bare,
