@@ -40,7 +40,7 @@ describe('a preview', () => {
         height,
         pixelsPerMm: 10 / step,
         labels: Uint16Array.from({ length: width * height }, at(source.labels)),
-        fields: fieldsOfTone(Uint8Array.from({ length: width * height }, at(source.fields.tone))),
+        fields: fieldsOfTone(Uint8Array.from({ length: width * height }, at(source.fields.tone!))),
       });
       let sum = 0;
       for (let p = 1; p < data.length; p += 4) sum += LINEAR_LIGHTS[data[p]];

@@ -49,7 +49,7 @@ describe('a piece of a page', () => {
     const tone = Uint8Array.from({ length: 24 * 24 }, (_, i) => 10 * (i % 24));
     const lit = { width: 24, height: 24, pixelsPerMm: 2, fields: fieldsOfTone(tone) };
     const { fields, width } = pieceOf(page, { left: 3, top: 5, widthMm: 6, heightMm: 1 }, 30, lit);
-    const steps = Array.from({ length: width - 1 }, (_, x) => fields.tone[x + 1] - fields.tone[x]);
+    const steps = Array.from({ length: width - 1 }, (_, x) => fields.tone![x + 1] - fields.tone![x]);
     expect(Math.max(...steps)).to.be.at.most(1);
     expect(Math.min(...steps)).to.be.at.least(0);
   });

@@ -1,4 +1,4 @@
-import { type Field, type PageFields, FIELDS } from '../light/index.ts';
+import { type Field } from '../light/index.ts';
 import { type PreviewSource } from './render-preview.ts';
 
 /** A piece of a page, mm from its top left corner. */
@@ -67,7 +67,10 @@ export function pieceOf(
   const [ofPage, ofLight] = [takenFrom(page), takenFrom(lit)];
   // A reflection tells which neighbour's colour arrives: between two of them lies a third.
   const fieldOf = (field: Field) =>
-    field === 'reflect' ? ofLight.nearest(lit.fields.reflect, new Uint8Array(size)) : ofLight.evenly(lit.fields[field]);
+    field === 'reflect'
+      ? ofLight.nearest(lit.fields.reflect!, new Uint8Array(size))
+      : ofLight.evenly(lit.fields[field]!);
+  const looked = new Set(page.tables.flatMap((table) => table?.fields ?? []));
   return {
     ...page,
     width: across,
@@ -75,7 +78,7 @@ export function pieceOf(
     pixelsPerMm,
     origin: { x: left, y: top },
     labels: ofPage.nearest(page.labels, new Uint16Array(size)),
-    fields: Object.fromEntries(FIELDS.map((field) => [field, fieldOf(field)])) as PageFields,
+    fields: Object.fromEntries([...looked].map((field) => [field, fieldOf(field)])),
     ink: page.ink && { ...page.ink, share: ofPage.evenly(page.ink.share) },
   };
 }

@@ -22,8 +22,8 @@ export interface PreviewSource {
   pixelsPerMm: number;
   /** Region id of each pixel, grown through the lines. */
   labels: Uint16Array;
-  /** Fields of each pixel, 0..255. */
-  fields: PageFields;
+  /** Fields of each pixel, 0..255: those that its tables look at. */
+  fields: Partial<PageFields>;
   /** sRGB of the bare paper, and the width of a feature of its grain, mm. */
   paper: Rgb;
   grainMm: number;
@@ -116,8 +116,8 @@ export function renderPreview(source: PreviewSource, before: Painted | null = nu
       const course = courses?.[label] ?? null;
       const runs = STROKE_RUNS[table.drawn];
       const stroked = course !== null || runs !== null;
-      const first = fields[table.fields[0]];
-      const second = table.fields.length > 1 ? fields[table.fields[1]] : null;
+      const first = fields[table.fields[0]]!;
+      const second = table.fields.length > 1 ? fields[table.fields[1]]! : null;
       const line = lineUnder(ink?.tables?.[label] ?? null);
       let x = i - y * width;
       // Where strokes run straight, their tile is gone through in even steps, in fractions of whole numbers: these are
