@@ -13,6 +13,7 @@ import {
   reflectanceOf,
   whiteBook,
 } from './index.ts';
+import { filmBetween, specked } from './ground.ts';
 import { filmOver } from './kubelka-munk.ts';
 import { coveredAfter, groundAfter, passGeometry } from './pass.ts';
 
@@ -54,6 +55,17 @@ describe('a film over a ground', () => {
         expect(filmOver(k, 0, 2 * t, ground)).to.be.below(filmOver(k, 0, t, ground));
       }),
     );
+  });
+});
+
+describe('specks between a film', () => {
+  it('are taken out again of what is seen, whatever light does in the paper', () => {
+    fc.assert(
+      fc.property(share, share, share, fc.constantFrom(1, 1.7, 2), (specks, bare, film, n) => {
+        expect(filmBetween(specks, bare, specked(specks, bare, film, n), n)).to.be.closeTo(film, 1e-9);
+      }),
+    );
+    expect(filmBetween(0.5, 0.9, 0.01, 2)).to.equal(0);
   });
 });
 

@@ -101,6 +101,12 @@ export function specked(specks: number, bare: number, covered: number, n: number
   return (specks * bare ** (1 / n) + (1 - specks) * covered ** (1 / n)) ** n;
 }
 
+/** The film between specks that is seen so at one wavelength: what {@link specked} turns round; 0 where none is dark enough. */
+export function filmBetween(specks: number, bare: number, seen: number, n: number): number {
+  const root = (seen ** (1 / n) - specks * bare ** (1 / n)) / (1 - specks);
+  return root > 0 ? root ** n : 0;
+}
+
 /** What the eye sees of a ground, 36 bands. */
 export function reflectanceOf(ground: Ground): Spectrum {
   const out = new Float64Array(BANDS);

@@ -1,5 +1,5 @@
 import { BANDS, type Lab, spectrumOfLab } from '../colour/index.ts';
-import { type Ground, bareGround, specked } from './ground.ts';
+import { bareGround, filmBetween } from './ground.ts';
 import { type PencilOptics } from './optics.ts';
 import { filmConstants } from './kubelka-munk.ts';
 import { type PassGeometry, type Relief, coveredAfter, passGeometry } from './pass.ts';
@@ -75,8 +75,10 @@ export function pencilOptics({
     state = { ...state, ...pass };
   }
   const k = new Float64Array(BANDS);
-  for (let i = 0; i < BANDS; i++)
-    k[i] = absorptionFor(target[i], { bare: paper.bare[i], yuleNielsen: paper.yuleNielsen }, passes, s[i]);
+  for (let i = 0; i < BANDS; i++) {
+    const film = filmBetween(state.specks, paper.bare[i], target[i], paper.yuleNielsen);
+    k[i] = absorptionFor(film, paper.bare[i], passes, s[i]);
+  }
   return { type, presses, k, s, ...filmConstants(k, s) };
 }
 
@@ -90,15 +92,12 @@ const LEAST = Math.log(1e-6);
 const MOST = Math.log(20);
 const TOLERANCE = 1e-9;
 
-/** Bare paper at one wavelength. */
-type OneBand = { bare: number } & Pick<Ground, 'yuleNielsen'>;
-
 /**
- * The absorption at which the masstone passes reflect `target`, by regula falsi in log K: more absorption always
+ * The absorption at which the film of the masstone passes reflects `film` on bare paper, by regula falsi in log K: more absorption always
  * reflects less. Source: M. Dowell, P. Jarratt, A modified regula falsi method (1971), the Illinois rule.
  */
-function absorptionFor(target: number, on: OneBand, passes: PassGeometry[], s: number): number {
-  const over = (logK: number) => masstoneAt(Math.exp(logK), on, passes, s) - target;
+function absorptionFor(film: number, bare: number, passes: PassGeometry[], s: number): number {
+  const over = (logK: number) => masstoneAt(Math.exp(logK), bare, passes, s) - film;
   let [low, high] = [LEAST, MOST];
   let [overLow, overHigh] = [over(low), over(high)];
   if (overLow <= 0) return Math.exp(low);
@@ -121,13 +120,13 @@ function absorptionFor(target: number, on: OneBand, passes: PassGeometry[], s: n
   return Math.exp((low + high) / 2);
 }
 
-/** What is seen at one wavelength after the masstone passes on bare paper. */
-function masstoneAt(k: number, { bare, yuleNielsen }: OneBand, passes: PassGeometry[], s: number): number {
+/** What the film reflects at one wavelength after the masstone passes on bare paper. */
+function masstoneAt(k: number, bare: number, passes: PassGeometry[], s: number): number {
   let specks = 1;
   let covered = bare;
   for (const pass of passes) {
     covered = coveredAfter({ specks, covered, bare }, pass, k, s);
     specks = pass.specks;
   }
-  return specked(specks, bare, covered, yuleNielsen);
+  return covered;
 }

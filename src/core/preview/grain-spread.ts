@@ -9,11 +9,17 @@ const TERMS = 40;
  * Two points of such a field are both covered with a probability that is a series in their correlation (K. Pearson, On
  * the correlation of characters not quantitatively measurable, 1900, the tetrachoric series); powers of a bell-shaped
  * correlation are bells themselves, whose mean over a square is known.
- * @param share mean share that is covered, 0..1
  * @param pixel side of a pixel beside a feature of the grain, 0 or more; a feature is as wide as the grain's
  *   autocorrelation at half of its height
+ * @returns the deviation for a mean share that is covered, 0..1
  */
-export function spreadOfShare(share: number, pixel: number): number {
+export function spreadOfShare(pixel: number): (share: number) => number {
+  const bells = Float64Array.from({ length: TERMS + 2 }, (_, n) => meanOfBell(n, pixel) ** 2);
+  return (share) => spreadOfOne(share, pixel, bells);
+}
+
+/** @param bells the square of the mean of the nth power of the bell, at n */
+function spreadOfOne(share: number, pixel: number, bells: Float64Array): number {
   const whole = share * (1 - share);
   if (whole <= 0) return 0;
   if (pixel <= 0) return Math.sqrt(whole);
@@ -25,10 +31,10 @@ export function spreadOfShare(share: number, pixel: number): number {
   for (let n = 1; n <= TERMS; n++) {
     const term = (density * now) ** 2 / n;
     seen += term;
-    varies += term * meanOfBell(n, pixel) ** 2;
+    varies += term * bells[n];
     [before, now] = [now, (z * now - Math.sqrt(n - 1) * before) / Math.sqrt(n)];
   }
-  varies += Math.max(0, whole - seen) * meanOfBell(TERMS + 1, pixel) ** 2;
+  varies += Math.max(0, whole - seen) * bells[TERMS + 1];
   return Math.sqrt(varies);
 }
 

@@ -78,48 +78,52 @@ export function grainOf(featureMm: number, pixelsPerMm: number): Grain {
 
 function sharesFor(pixel: number): Uint16Array {
   const shares = new Uint16Array(65536);
+  const spreadOf = spreadOfShare(pixel);
   for (let specks = 0; specks < 256; specks++) {
-    const covered = 1 - specks / 256;
-    const reach = reachFor(covered, spreadOfShare(covered, pixel));
+    const reach = reachFor(specks, spreadOf(1 - specks / 256));
+    const bottom = bottomOf(specks, reach);
     for (let value = 0; value < 256; value++) {
-      shares[(specks << 8) | value] = Math.round(256 * pigmentShare(value + 0.5, 256 * (1 - covered), reach));
+      shares[(specks << 8) | value] = Math.round(256 * pigmentShare(value + 0.5, bottom, reach));
     }
   }
   return shares;
 }
 
 /** How far the edge of specks must be softened for the share of pigment to vary as much as this, by halving. */
-function reachFor(covered: number, spread: number): number {
+function reachFor(specks: number, spread: number): number {
   let [low, high] = [SHARPEST, 65536];
   if (spread <= 0) return high;
   for (let k = 0; k < 24; k++) {
     const middle = Math.sqrt(low * high);
-    if (spreadAt(covered, middle) > spread) low = middle;
+    if (spreadAt(specks, middle) > spread) low = middle;
     else high = middle;
   }
   return Math.sqrt(low * high);
 }
 
-function spreadAt(covered: number, reach: number): number {
+function spreadAt(specks: number, reach: number): number {
+  const covered = 1 - specks / 256;
+  const bottom = bottomOf(specks, reach);
   let squares = 0;
-  for (let value = 2; value < 256; value += 4) {
-    squares += (pigmentShare(value, 256 * (1 - covered), reach) - covered) ** 2;
-  }
+  for (let value = 2; value < 256; value += 4) squares += (pigmentShare(value, bottom, reach) - covered) ** 2;
   return Math.sqrt(squares / 64);
 }
 
 /**
- * How much pigment a grain value shows, 0 (paper) to 1 (pigment). Over all grain values, which are equally common, the
- * mean is exactly the share that is covered.
+ * How much pigment a grain value shows, 0 (paper) to 1 (pigment).
  * @param value of the grain, 0..256
- * @param specks share of bare paper, in 256ths
+ * @param bottom up to which no pigment lies
  * @param reach values on each side of the edge of a speck over which pigment thins out, above 0
  */
-export function pigmentShare(value: number, specks: number, reach: number): number {
-  return Math.min(1, Math.max(0, (value - bottomOf(specks, reach)) / (2 * reach)));
+function pigmentShare(value: number, bottom: number, reach: number): number {
+  return Math.min(1, Math.max(0, (value - bottom) / (2 * reach)));
 }
 
-/** The grain value up to which no pigment lies: where thinning reaches past an end of the grain, it is moved to keep the mean. */
+/**
+ * The grain value up to which no pigment lies, so that over all grain values, which are equally common, the mean is exactly
+ * the share that is covered: where thinning reaches past an end of the grain, it is moved to keep the mean.
+ * @param specks share of bare paper, in 256ths
+ */
 function bottomOf(specks: number, reach: number): number {
   const covered = 256 - specks;
   const within = specks - reach;

@@ -89,7 +89,7 @@ describe('the preview', () => {
       }
       const mean = means.reduce((sum, value) => sum + value, 0) / means.length;
       const spread = Math.sqrt(means.reduce((sum, value) => sum + (value - mean) ** 2, 0) / means.length);
-      expect(spreadOfShare(covered, pixel) / spread, `${covered} at ${pixel}`).to.be.closeTo(1, 0.1);
+      expect(spreadOfShare(pixel)(covered) / spread, `${covered} at ${pixel}`).to.be.closeTo(1, 0.1);
     }
   });
 

@@ -1,5 +1,5 @@
 import { type ColourWheel, type Ring, RINGS, labOfOklch, wheelById, wheelOfHue } from '../colour/index.ts';
-import { type Paper, type Pass, bareGround, layPasses, pencilOptics } from '../laydown/index.ts';
+import { type Paper, type Pass, bareGround, groundAfterPasses, pencilOptics } from '../laydown/index.ts';
 import { type RgbaImage } from '../lineart/index.ts';
 import { TILE, grainOf, grainTile } from './grain.ts';
 import { type Shade, paintPixel, shadeOf, stepsOf } from './shade.ts';
@@ -56,7 +56,7 @@ export function wheelDisc(
   const notional = (l: number, c: number, h: number) =>
     pencilOptics({ masstone: labOfOklch({ l, c, h }), type: 'wax', opacity: PENCIL.opacity });
   const [grey, black] = [notional(GREY, 0, 0), notional(BLACK, 0, 0)];
-  const laid = (passes: Pass[]) => shadeOf(layPasses(ground, passes).ground);
+  const laid = (passes: Pass[]) => shadeOf(groundAfterPasses(ground, passes));
   const shades: Shade[][] = Array.from({ length: SECTORS }, (_, sector) => {
     const hue = wheel.hueOf((360 / SECTORS) * sector);
     const l = PENCIL.lightness + PENCIL.swing * Math.cos((wheelOfHue(hue) * Math.PI) / 180);
@@ -88,7 +88,7 @@ export function wheelDisc(
     for (let x = 0; x < size; x++, p += 4) {
       const dx = x + 0.5 - middle;
       const dy = y + 0.5 - middle;
-      const radius = Math.hypot(dx, dy) / middle;
+      const radius = Math.sqrt(dx * dx + dy * dy) / middle;
       if (radius > 1) continue;
       const angle = ((Math.atan2(dx, -dy) * 180) / Math.PI + 360) % 360;
       const value = tooth[((stride * y) & mask) * TILE + ((stride * x) & mask)];
