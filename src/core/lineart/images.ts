@@ -39,3 +39,15 @@ export function greyOfRgba({ width, height, data }: RgbaImage): GreyImage {
   }
   return { width, height, data: grey };
 }
+
+/** The colours of a picture without its alpha: three bytes a pixel. */
+export function rgbOfRgba({ width, height, data }: RgbaImage): { width: number; height: number; data: Uint8Array } {
+  const rgb = new Uint8Array(3 * width * height);
+  // By index: a view of each pixel takes ten times as long.
+  for (let i = 0, o = 0; o < rgb.length; i += 4, o += 3) {
+    rgb[o] = data[i];
+    rgb[o + 1] = data[i + 1];
+    rgb[o + 2] = data[i + 2];
+  }
+  return { width, height, data: rgb };
+}

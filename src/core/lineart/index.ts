@@ -1,5 +1,5 @@
 /** lineart: from the grey pixels of a page to its closed white areas, measured in millimetres. */
-export { type GreyImage, type RgbaImage, LineArtError, greyOfRgba } from './images.ts';
+export { type GreyImage, type RgbaImage, LineArtError, greyOfRgba, rgbOfRgba } from './images.ts';
 export {
   type Border,
   type Doubt,

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { paperById } from '../../core/laydown/index.ts';
-import { type GreyImage, inkShareOf } from '../../core/lineart/index.ts';
+import { type GreyImage, inkShareOf, rgbOfRgba } from '../../core/lineart/index.ts';
 import { OpenPage, renderSheet } from '../../core/render/index.ts';
 import { type Run, checkpoints } from '../../core/run/index.ts';
 import { laidLayers } from '../../order/index.ts';
@@ -38,10 +38,7 @@ export async function colouredPage(db: Database, sheetId: string, run: Run): Pro
   const { data: grey, info } = await sharp(bytes).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
   const { width, height } = info;
   if (!state.plan.regionsFrom) return { width, height, data: printOnPaper(grey, state.plan.page.paper) };
-  const coloured = await laidColour(db, sheetId, { width, height, data: grey }, checkpoint);
-  const data = new Uint8Array(3 * grey.length);
-  for (let i = 0, o = 0; i < coloured.length; i += 4, o += 3) data.set(coloured.subarray(i, i + 3), o);
-  return { width, height, data };
+  return rgbOfRgba(await laidColour(db, sheetId, { width, height, data: grey }, checkpoint));
 }
 
 async function laidColour(
@@ -68,6 +65,5 @@ async function laidColour(
     paper: paperById(plan.page.paper),
     pencils: new Map([...stored].map(([id, pencil]) => [id, asTrayPencil(pencil)])),
   };
-  return renderSheet(new OpenPage(index), index.ink ?? inkShareOf(print), laidSheet(plan, derived, upTo), { step: 1 })
-    .data;
+  return renderSheet(new OpenPage(index), index.ink ?? inkShareOf(print), laidSheet(plan, derived, upTo), { step: 1 });
 }

@@ -6,6 +6,7 @@ import {
   findRegions,
   inkShareOf,
   readSeen,
+  rgbOfRgba,
 } from '../../../core/lineart/index.ts';
 import { type Job } from '../job.ts';
 import { keepPage } from './kept-pages.ts';
@@ -39,10 +40,8 @@ export const findRegionsJob: Job<FindRegionsInput, ArrayBuffer> = {
   handsOver: (bytes) => [bytes],
 };
 
-function seenOn({ width, height, data }: ImageData, map: PageIndex): SeenColours {
-  const rgb = new Uint8Array(3 * width * height);
-  for (let i = 0, o = 0; o < rgb.length; i += 4, o += 3) rgb.set(data.subarray(i, i + 3), o);
-  const { paper, grounds } = readSeen({ width, height, data: rgb }, map);
+function seenOn(colours: ImageData, map: PageIndex): SeenColours {
+  const { paper, grounds } = readSeen(rgbOfRgba(colours), map);
   return {
     paper: hexOfLab(paper),
     grounds: grounds.map(({ region, kind, lab }) => ({ region, kind, colour: hexOfLab(lab) })),
