@@ -1,4 +1,4 @@
-import { startFirst } from './harness.ts';
+import { makeFirstDesk } from './harness.ts';
 
 // Makes the desk that all journeys begin with: tsx e2e/first-desk.ts FOLDER
-await startFirst(process.argv[2]);
+await makeFirstDesk(process.argv[2]);

@@ -1,8 +1,9 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Browser, type Page, chromium } from 'playwright-core';
+import sharp from 'sharp';
 import { findChromium } from '../scripts/chromium.mjs';
 
 /** A desk of its own for one journey: a server on a free port with a data folder of its own. */
@@ -22,23 +23,55 @@ export interface TestDesk {
 let laidOut: Promise<string> | null = null;
 
 async function firstDesk(): Promise<string> {
-  if (process.env.HARMONIE_FIRST_DESK) return process.env.HARMONIE_FIRST_DESK;
-  const folder = mkdtempSync(join(tmpdir(), 'harmonie-'));
-  process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
-  await startFirst(folder);
-  return folder;
+  const made = process.env.HARMONIE_FIRST_DESK ?? mkdtempSync(join(tmpdir(), 'harmonie-'));
+  if (!process.env.HARMONIE_FIRST_DESK) {
+    process.once('exit', () => rmSync(made, { recursive: true, force: true }));
+    await makeFirstDesk(made);
+  }
+  process.env.HARMONIE_DEMO = join(made, DEMO);
+  return join(made, DESK);
 }
 
-/** Starts the server on a folder where none was yet, and stops it in good order. */
-export async function startFirst(folder: string): Promise<void> {
-  const { child } = await serve(folder, 0);
+/** What lies in the folder of a first desk: the demo's sheets, and the desk that was laid out with them. */
+const [DEMO, DESK] = ['sheets', 'desk'];
+
+/**
+ * Starts the server where nothing was yet, and stops it in good order. Journeys have the demo's sheets at half of their
+ * resolution, as a book scanned at 150 dpi: there is a quarter as much to read, keep and look through on every way. Pages of
+ * 300 dpi are brought in by journeys of their own.
+ */
+export async function makeFirstDesk(folder: string): Promise<void> {
+  const [drawn, demo] = ['src/demo/sheets', join(folder, DEMO)];
+  mkdirSync(demo, { recursive: true });
+  for (const name of readdirSync(drawn)) {
+    if (!name.endsWith('.png')) {
+      cpSync(join(drawn, name), join(demo, name));
+      continue;
+    }
+    const picture = sharp(join(drawn, name));
+    const { width } = await picture.metadata();
+    // The marks of a key are colours that stand for things: none may lie between two of them.
+    const kernel = name.endsWith('.key.png') ? 'nearest' : 'mitchell';
+    await picture
+      .resize({ width: width / 2, kernel })
+      .png()
+      .toFile(join(demo, name));
+  }
+  process.env.HARMONIE_DEMO = demo;
+  const { child } = await serve(join(folder, DESK), 0);
   await ended(child, 'SIGTERM');
 }
 
-/** @param env settings by environment beside port and folder */
-export async function openDesk({ env = {} }: { env?: Record<string, string> } = {}): Promise<TestDesk> {
+/**
+ * @param env settings by environment beside port and folder
+ * @param asDrawn whether the demo's sheets are laid out anew, at their full resolution
+ */
+export async function openDesk({
+  env = {},
+  asDrawn = false,
+}: { env?: Record<string, string>; asDrawn?: boolean } = {}): Promise<TestDesk> {
   const folder = mkdtempSync(join(tmpdir(), 'harmonie-'));
-  cpSync(await (laidOut ??= firstDesk()), folder, { recursive: true });
+  if (!asDrawn) cpSync(await (laidOut ??= firstDesk()), folder, { recursive: true });
   let { child, port } = await serve(folder, 0, [], env);
   const kill = () => ended(child, 'SIGKILL');
   const start = async (options: string[] = []) => {

@@ -20,7 +20,7 @@ const FOLDER = process.env.SCREENSHOTS ?? 'docs/screenshots';
 mkdirSync(FOLDER, { recursive: true });
 await build();
 await pictureOfBooklet();
-const desk = await openDesk();
+const desk = await openDesk({ asDrawn: true });
 const browser = await openBrowser();
 try {
   const { page, errors } = await openPage(browser, desk.url);

@@ -18,7 +18,7 @@ const host = process.env.HOST ?? '127.0.0.1';
 const folder = resolve(process.env.HARMONIE_DATA ?? 'data');
 // Paths are taken from the project's folder, where npm runs: this file is bundled into dist/server.
 const web = resolve('dist/web');
-const demoSheets = pathToFileURL(resolve('src/demo/sheets') + '/');
+const demoSheets = pathToFileURL(resolve(process.env.HARMONIE_DEMO ?? 'src/demo/sheets') + '/');
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 
 try {
