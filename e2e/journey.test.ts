@@ -98,7 +98,10 @@ describe('the way through the stages', () => {
       expect(few).to.be.within(1, 20);
       await page.getByLabel('Search pencils').fill('QS53');
       // Rows move up as others go: it is pressed once it is alone.
-      await page.getByRole('checkbox', { name: /is here/ }).nth(1).waitFor({ state: 'detached' });
+      await page
+        .getByRole('checkbox', { name: /is here/ })
+        .nth(1)
+        .waitFor({ state: 'detached' });
       await page.getByRole('checkbox', { name: 'QS53 is here' }).uncheck();
       await page.getByText('6 missing').waitFor();
       const pencils = await stored<{ code: string; whereabouts: string }[]>('/trays/demo-tray/pencils');
