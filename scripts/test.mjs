@@ -21,7 +21,9 @@ const checks = (async () => {
 })();
 const desk = mkdtempSync(join(tmpdir(), 'harmonie-'));
 /** The desk that every journey begins with a copy of is laid out once, while the first unit tests run. */
-const firstDesk = run(['node_modules/.bin/tsx', 'e2e/first-desk.ts', desk]);
+const firstDesk = run(['node_modules/.bin/tsx', 'e2e/first-desk.ts', desk]).then(({ code, output }) => {
+  if (code !== 0) console.log(`The desk that journeys begin with could not be laid out.\n${output.trimEnd()}`);
+});
 const walk = async (name, args, file) => {
   await firstDesk;
   // Browsers have many threads: without this, unit tests come to their turn a third of the time and are left at the end.
