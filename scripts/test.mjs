@@ -26,9 +26,7 @@ const firstDesk = run(['node_modules/.bin/tsx', 'e2e/first-desk.ts', desk]).then
 });
 const walk = async (name, args, file) => {
   await firstDesk;
-  // Browsers have many threads: without this, unit tests come to their turn a third of the time and are left at the end.
-  const before = ['nice', '-n', '5'];
-  await mocha(name, [...args, '--timeout', '300000'], file, { env: { HARMONIE_FIRST_DESK: desk }, before });
+  await mocha(name, [...args, '--timeout', '300000'], file, { HARMONIE_FIRST_DESK: desk });
 };
 const alone = ['--spec', 'e2e/**/*.test.ts', ...beside.flatMap((file) => ['--ignore', file])];
 await Promise.all([
@@ -54,12 +52,12 @@ async function inTurn(several) {
 }
 
 /** Runs a Mocha suite, prints its report and adds its counts. A suite that dies or runs nothing counts as a failure. */
-async function mocha(name, args, file, { env = {}, before = [] } = {}) {
+async function mocha(name, args, file, env = {}) {
   const report = `.cache/${file}.json`;
   rmSync(report, { force: true });
   const started = Date.now();
   const { code, output } = await run(
-    [...before, 'node_modules/.bin/mocha', ...args, '--reporter', 'json', '--reporter-option', `output=${report}`],
+    ['node_modules/.bin/mocha', ...args, '--reporter', 'json', '--reporter-option', `output=${report}`],
     env,
   );
   const seconds = ((Date.now() - started) / 1000).toFixed(0);
