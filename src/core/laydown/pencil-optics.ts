@@ -93,8 +93,8 @@ const MOST = Math.log(20);
 const TOLERANCE = 1e-9;
 
 /**
- * The absorption at which the film of the masstone passes reflects `film` on bare paper, by regula falsi in log K: more absorption always
- * reflects less. Source: M. Dowell, P. Jarratt, A modified regula falsi method (1971), the Illinois rule.
+ * The absorption at which the film of the masstone passes reflects `film` on bare paper, by regula falsi in log K: more
+ * absorption always reflects less. Source: M. Dowell, P. Jarratt, A modified regula falsi method (1971), the Illinois rule.
  */
 function absorptionFor(film: number, bare: number, passes: PassGeometry[], s: number): number {
   const over = (logK: number) => masstoneAt(Math.exp(logK), bare, passes, s) - film;

@@ -118,7 +118,9 @@ export function renderPreview(source: PreviewSource, before: Painted | null = nu
       const stroked = course !== null || runs !== null;
       const first = fields[table.fields[0]]!;
       const second = table.fields.length > 1 ? fields[table.fields[1]]! : null;
-      const line = lineUnder(ink?.tables?.[label] ?? null);
+      const onInk = ink?.tables?.[label] ?? null;
+      const line = lineUnder(onInk);
+      const lineStep = onInk === null ? 0 : 3;
       let x = i - y * width;
       // Where strokes run straight, their tile is gone through in even steps, in fractions of whole numbers: these are
       // quicker to step and to wrap.
@@ -151,7 +153,7 @@ export function renderPreview(source: PreviewSource, before: Painted | null = nu
         let green = light[at + 4] + (((light[at + 1] - light[at + 4]) * share) >> 8);
         let blue = light[at + 5] + (((light[at + 2] - light[at + 5]) * share) >> 8);
         if (printed !== null && printed[i] > 0) {
-          const under = line.length > 3 ? 3 * t : 0;
+          const under = lineStep * t;
           red += ((line[under] - red) * printed[i]) / 255;
           green += ((line[under + 1] - green) * printed[i]) / 255;
           blue += ((line[under + 2] - blue) * printed[i]) / 255;
@@ -170,6 +172,9 @@ export function renderPreview(source: PreviewSource, before: Painted | null = nu
     return line;
   }
 }
+
+/** Labels are 16 bits wide. */
+const MOST_LABELS = 0x1_0000;
 
 /**
  * Which regions look in a picture as they did in the one before: 1 at the id of each; null where the pictures have not
@@ -197,8 +202,6 @@ function regionsStaying(before: PreviewSource, now: PreviewSource): Uint8Array |
   }
   return staying;
 }
-/** Labels are 16 bits wide. */
-const MOST_LABELS = 0x1_0000;
 
 /**
  * Printed lines under what is laid over them, at each step: the page's own ink with as much light added as the layers add

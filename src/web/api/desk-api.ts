@@ -325,7 +325,7 @@ export const deskApi = createApi({
             // What was asked for before this change may have come after it.
             show();
           } catch {
-            void dispatch(deskApi.endpoints.settings.initiate(undefined, { forceRefetch: true }));
+            void dispatch(deskApi.endpoints.settings.initiate(undefined, { forceRefetch: true, subscribe: false }));
           }
         },
       }),

@@ -7,7 +7,8 @@ export interface Painting {
   under: CanvasImageSource | null;
   /** The page as it will come out, printed lines and all, instead of the print itself. */
   predicted: HTMLCanvasElement | null;
-  veil: CanvasImageSource | null;
+  /** What veils the inside of the chosen regions where it does not matter, and the borders of these. */
+  veil: { inside: CanvasImageSource; borders: readonly Path2D[] } | null;
   /** Scale and offset, CSS pixels. */
   view: { k: number; x: number; y: number };
   size: { width: number; height: number };
@@ -17,6 +18,8 @@ export interface Painting {
 }
 
 const VEIL = 'rgba(226, 226, 224, 0.5)';
+/** Beside regions that have a veil of their own. */
+const THICK_VEIL = 'rgba(226, 226, 226, 0.69)';
 
 /** Paints paper, prediction and ink, veils what is not chosen, and outlines what is in black and white. */
 export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void {
@@ -44,7 +47,7 @@ export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void 
   }
 
   const shown = [...painting.chosen, ...painting.lit];
-  if (painting.veil) context.drawImage(painting.veil, 0, 0, picture.width, picture.height);
+  if (painting.veil) veilBeside(context, painting.veil, picture, view.k);
   else if (shown.length) veilAllBut(context, shown, picture);
   // Under a veil of its own the zone matters, and much of it lies along the outline: keep that thin.
   const weight = painting.veil ? 0.45 : 1;
@@ -98,6 +101,37 @@ function veilAllBut(context: CanvasRenderingContext2D, shown: readonly Path2D[],
   for (const path of shown) veil.addPath(path);
   context.fillStyle = VEIL;
   context.fill(veil, 'evenodd');
+}
+
+/** Veils all beside some regions, and these themselves as a picture says; cut off along their borders, however near. */
+function veilBeside(
+  context: CanvasRenderingContext2D,
+  { inside, borders }: NonNullable<Painting['veil']>,
+  { width, height }: ImageBitmap,
+  k: number,
+): void {
+  const beside = new OffscreenCanvas(context.canvas.width, context.canvas.height).getContext('2d')!;
+  beside.setTransform(context.getTransform());
+  beside.fillStyle = THICK_VEIL;
+  beside.fillRect(0, 0, width, height);
+  beside.globalCompositeOperation = 'destination-out';
+  beside.fillStyle = beside.strokeStyle = '#000';
+  // Regions side by side have one border, along which nothing of the veil may be left.
+  beside.lineWidth = 1 / k;
+  const all = new Path2D();
+  for (const path of borders) {
+    beside.fill(path);
+    beside.stroke(path);
+    all.addPath(path);
+  }
+  context.save();
+  context.save();
+  context.resetTransform();
+  context.drawImage(beside.canvas, 0, 0);
+  context.restore();
+  context.clip(all);
+  context.drawImage(inside, 0, 0, width, height);
+  context.restore();
 }
 
 /** A double outline, black within white, that reads on any colour. */

@@ -9,7 +9,7 @@ import { HandleOnSheet } from './handle-on-sheet.tsx';
 import { LineOnSheet } from './line-on-sheet.tsx';
 import { Magnifier } from './magnifier.tsx';
 import { type Painting, paintPointedAt, paintSheet } from './paint-sheet.ts';
-import { outlineOf } from './region-paths.ts';
+import { borderOf, outlineOf } from './region-paths.ts';
 import { RulersOnSheet } from './rulers-on-sheet.tsx';
 import { GatherButtons, ZoomButtons } from './sheet-buttons.tsx';
 import { usePointing } from './use-pointing.ts';
@@ -28,7 +28,7 @@ interface Props {
   /** Called with the region pointed at, by mouse or by the arrow keys, or null. */
   onHover?(regionId: number | null): void;
   paperTint: string;
-  /** A picture laid over the page that veils what does not matter now, instead of veiling all that is not selected. */
+  /** A picture that veils what of the selected regions does not matter now, under a thicker veil over all the others. */
   veil?: CanvasImageSource | null;
   /** Called with the regions that a box or a loop was drawn round; offers both where given. */
   onGather?(regionIds: readonly number[], add: boolean): void;
@@ -132,7 +132,18 @@ function usePainting(
     if (!size || !view) return null;
     const outlines = (ids: readonly number[]) => (page ? ids.map((id) => outlineOf(page, id)) : []);
     const [chosen, shown] = [outlines(selected), outlines(lit)];
-    return { picture, under, predicted, veil, view, size, paperTint, chosen, lit: shown };
+    const borders = veil && page ? selected.map((id) => borderOf(page, id)) : [];
+    return {
+      picture,
+      under,
+      predicted,
+      veil: veil && { inside: veil, borders },
+      view,
+      size,
+      paperTint,
+      chosen,
+      lit: shown,
+    };
   }, [picture, under, predicted, veil, view, size, paperTint, page, selected, lit]);
   useEffect(() => {
     if (!painting) return;

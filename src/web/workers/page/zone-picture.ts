@@ -13,16 +13,17 @@ export interface ZonePictureInput extends LitPageInput {
   look: ZoneLook;
 }
 
-/** Opacity of the veil beside the chosen regions and inside them, 0..255, and its grey. */
-const VEIL_OUTSIDE = 176;
+/** Opacity of the veil inside the chosen regions where the zone is not, 0..255, and its grey. */
 const VEIL_INSIDE = 120;
 const VEIL_GREY = 226;
+/** The veil goes on so many pixels beside the regions, so that it can be cut off along their outlines. */
+const BESIDE = 2;
 /** Grey of a zone that is shown by itself. */
 const ZONE_GREY = 150;
 
 /**
- * One zone of some regions as a picture to lay over the page: a veil over everything else, thick beside the regions and
- * thinner inside them where the zone fades out; or grey where it lies, the darker the fuller.
+ * One zone of some regions as a picture to lay over them: a veil where the zone fades out, which goes on a little beside
+ * the regions; or grey where it lies, the darker the fuller.
  */
 export const zonePicture: Job<ZonePictureInput, Pixels> = {
   run({ key, things, lighting, step, regionIds, zone, look }) {
@@ -30,14 +31,26 @@ export const zonePicture: Job<ZonePictureInput, Pixels> = {
     const share = zoneShare(zone, fields);
     const chosen = new Uint8Array(65_536);
     for (const id of regionIds) chosen[id] = 1;
-    const data = new Uint8ClampedArray(4 * width * height);
-    for (let i = 0, p = 0; i < grown.length; i++, p += 4) {
-      const within = chosen[grown[i]!] === 1;
-      data[p] = data[p + 1] = data[p + 2] = look === 'veil' ? VEIL_GREY : ZONE_GREY;
-      data[p + 3] =
-        look === 'veil' ? (within ? VEIL_INSIDE * (1 - share(i)) : VEIL_OUTSIDE) : within ? 255 * share(i) : 0;
-    }
+    const within = Uint8Array.from(grown, (label) => chosen[label]!);
+    const opacity = within.map(
+      (inside, i) => inside && (look === 'veil' ? VEIL_INSIDE * (1 - share(i)) : 255 * share(i)),
+    );
+    if (look === 'veil') for (let k = 0; k < BESIDE; k++) goOnBeside(opacity, within, width);
+    const data = new Uint8ClampedArray(4 * width * height).fill(look === 'veil' ? VEIL_GREY : ZONE_GREY);
+    for (let i = 0; i < opacity.length; i++) data[4 * i + 3] = opacity[i]!;
     return { width, height, data };
   },
   handsOver: bufferOf,
 };
+
+/** Gives each pixel beside those within the opacity of one of these, and counts it among them from then on. */
+function goOnBeside(opacity: Uint8Array, within: Uint8Array, width: number): void {
+  const before = within.slice();
+  for (let i = 0; i < before.length; i++) {
+    if (before[i] === 1) continue;
+    const next = [i - 1, i + 1, i - width, i + width].find((j) => before[j] === 1);
+    if (next === undefined) continue;
+    opacity[i] = opacity[next]!;
+    within[i] = 1;
+  }
+}
