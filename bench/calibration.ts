@@ -1,6 +1,7 @@
 import sharp from 'sharp';
 import { deltaE2000, labOfHex } from '../src/core/colour/index.ts';
 import {
+  SINGLE_PATCHES,
   declaredFit,
   fitPencil,
   fittedOptics,
@@ -18,7 +19,6 @@ import { simulatedCamera, swatchCard } from '../src/simulated-devices/index.ts';
 import { layOverlay, made, madePaper, readPatch } from '../src/simulated-devices/maker/index.ts';
 import { printTable } from './measure.ts';
 
-const PATCHES = ['light', 'medium', 'firm', 'full'] as const;
 const WHITE = 'white-book';
 
 /** How well single pencils are fitted that the model laid itself, and how well photographed cards are read. */
@@ -45,7 +45,7 @@ async function fittingOwn(): Promise<void> {
       };
       const declared = { masstone: truth.masstone, type, opacity: opacity ?? undefined };
       const optics = fittedOptics(declared, truth, whiteBook, found);
-      const patches = [...PATCHES.map((patch) => [patch, 'paper'] as const), ['firm', 'bar'] as const];
+      const patches = [...SINGLE_PATCHES.map((patch) => [patch, 'paper'] as const), ['firm', 'bar'] as const];
       const readings = patches.map(([patch, on]) => {
         const lab = predictedPatch(optics, whiteBook, found, { patch, on });
         return { patch, on, lab: readPatch(lab, noise / Math.sqrt(3), random) };

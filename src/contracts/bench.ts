@@ -1,38 +1,9 @@
 import { z } from 'zod';
 import { HANDS, USUAL_COSTS } from '../core/bench/index.ts';
-import { PRESSURES } from '../core/laydown/index.ts';
-import { DIRECTIONS, POINTS, STROKES } from '../core/recipe/index.ts';
-import { Id, Time } from './primitives.ts';
-import { RegionId, Zone } from './plan.ts';
-
-/** Thing and layer; with a number where the layer is laid place by place. */
-const StepId = z.string().regex(/^[A-Za-z0-9_-]+\/[A-Za-z0-9_-]+(~\d+)?$/);
-
-const Edge = z.number().min(-5).max(1300);
-
-const OwnStep = z.object({
-  id: StepId,
-  thingId: Id,
-  layerId: z.string(),
-  pencil: Id,
-  regionIds: z.array(RegionId).min(1),
-  pressure: z.enum(PRESSURES),
-  passes: z.int().min(1).max(6),
-  stroke: z.enum(STROKES),
-  point: z.enum(POINTS),
-  direction: z.enum(DIRECTIONS).optional(),
-  tool: z.string().max(40).optional(),
-  dryMinutes: z.number().min(0).max(600).optional(),
-  zone: Zone,
-  purpose: z.string(),
-  minutes: z.number().min(0),
-  value: z.number(),
-  box: z.object({ left: Edge, top: Edge, right: Edge, bottom: Edge }).optional(),
-  coveredMm2: z.number().min(0).optional(),
-  wear: z.number().min(0).optional(),
-  soft: z.boolean().optional(),
-  after: z.array(StepId),
-});
+import { Step, StepId } from '../core/bench/schemas.ts';
+import { RegionId } from '../core/lineart/schemas.ts';
+import { Id } from '../core/primitives/schemas.ts';
+import { Time } from './primitives.ts';
 
 /** Older steps told the way over which their zone's field runs beside the zone. */
 const OlderStep = z.looseObject({
@@ -40,12 +11,12 @@ const OlderStep = z.looseObject({
   halfWidthMm: z.number().positive(),
 });
 
-export const Step = z.preprocess((step) => {
+/** A step as it is kept, of any age. */
+export const StoredStep = z.preprocess((step) => {
   const older = OlderStep.safeParse(step);
   if (!older.success) return step;
   return { ...older.data, zone: { ...older.data.zone, overMm: older.data.halfWidthMm } };
-}, OwnStep);
-export type Step = z.output<typeof Step>;
+}, Step);
 
 /** A pencil as it was when a plan was made. */
 const PencilThen = z.object({ id: Id, code: z.string(), name: z.string(), colour: z.string() });
@@ -59,7 +30,7 @@ export const NewBenchPlan = z.object({
   model: z.string().max(40),
   /** As many as may be open: more than wished only where rules of craft leave no other way. */
   openThings: z.int().min(1).max(5000),
-  steps: z.array(Step).min(1, 'There is no step to do: give at least one thing a family.').max(20_000),
+  steps: z.array(StoredStep).min(1, 'There is no step to do: give at least one thing a family.').max(20_000),
   order: z.array(StepId),
   sittings: z.array(z.object({ steps: z.array(StepId), minutes: z.number() })),
   pickUps: z.int().min(0),
@@ -113,7 +84,7 @@ export const LogEntry = z.object({
 export type LogEntry = z.output<typeof LogEntry>;
 
 /** A layer that stands as done on some regions, over all plans of a sheet. */
-export const FinishedLayer = z.object({ thingId: Id, layerId: z.string(), regionIds: z.array(RegionId) });
+export const FinishedLayer = z.object({ thingId: Id, layerId: z.string(), regionIds: z.array(RegionId).readonly() });
 export type FinishedLayer = z.infer<typeof FinishedLayer>;
 
 /** The bench of a sheet. */

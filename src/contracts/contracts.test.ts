@@ -18,7 +18,7 @@ import {
   Plan,
   RegionsMeta,
   Settings,
-  Step,
+  StoredStep,
   UNKNOWN_PAPER,
   USUAL_FINDING,
   defaultSettings,
@@ -322,7 +322,7 @@ describe('what was kept before', () => {
       zone: { field: 'tone', from: 0, to: 0.4, softnessMm: 1 },
       halfWidthMm: 2.5,
     };
-    expect(Step.parse(older).zone).to.deep.equal({ ...older.zone, overMm: 2.5 });
-    expect(Step.safeParse({ ...older, halfWidthMm: undefined }).success).to.equal(false);
+    expect(StoredStep.parse(older).zone).to.deep.equal({ ...older.zone, overMm: 2.5 });
+    expect(StoredStep.safeParse({ ...older, halfWidthMm: undefined }).success).to.equal(false);
   });
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Run } from '../core/run/index.ts';
-import { Id } from './primitives.ts';
-import { PatchKind, SwatchGround } from './tray.ts';
+import { Id } from '../core/primitives/schemas.ts';
+import { PatchKind, SwatchGround } from '../core/laydown/schemas.ts';
 
 /** How well a simulated device works: a person sees what becomes of a page on a good, a middling and a bad day. */
 export const QUALITIES = ['good', 'middling', 'bad'] as const;

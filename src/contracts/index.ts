@@ -1,4 +1,12 @@
-/** contracts: what is stored or crosses a border, as Zod schemas and the types inferred from them. */
+/** contracts: what is stored or crosses a border, as Zod schemas and the types inferred from them; what core computes with is core's. */
+export { RepairOfThing, Step } from '../core/bench/schemas.ts';
+export { PatchKind, SwatchGround } from '../core/laydown/schemas.ts';
+export { Light, MainLight } from '../core/light/schemas.ts';
+export { Mend, SegmentationOptions } from '../core/lineart/schemas.ts';
+export { PaletteWishes, WheelSetting } from '../core/palette/schemas.ts';
+export { Hex, Id } from '../core/primitives/schemas.ts';
+export { Family, RecipeEdits } from '../core/recipe/schemas.ts';
+export { RegionGround } from '../core/render/schemas.ts';
 export * from './primitives.ts';
 export * from './plan.ts';
 export * from './sheet.ts';

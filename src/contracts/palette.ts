@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { MOST_HANDS } from '../core/palette/index.ts';
+import { WheelSetting } from '../core/palette/schemas.ts';
+import { Hex, Id } from '../core/primitives/schemas.ts';
 import { MOST_PENCILS } from '../core/recipe/index.ts';
-import { Hex, Id, Name, Time } from './primitives.ts';
+import { Name, Time } from './primitives.ts';
 
 const Code = z.string().trim().min(1, 'A pencil needs a code.').max(24);
 
@@ -10,14 +11,7 @@ export const NewPalette = z.object({
   id: Id,
   name: Name,
   /** How the wheel stood; null where it came from a file that does not say. */
-  wheel: z
-    .object({
-      anchor: z.number().min(0).max(360),
-      scheme: z.string().max(40),
-      wheel: z.enum(['painters', 'perceptual']),
-      hands: z.array(z.number().min(-360).max(360)).max(MOST_HANDS),
-    })
-    .nullable(),
+  wheel: WheelSetting.nullable(),
   pencils: z
     .array(
       z.object({

@@ -1,38 +1,16 @@
 import { z } from 'zod';
-import { HANDS, REPAIR, USUAL_RULES } from '../core/bench/index.ts';
-import { PRESSURES, TOOTH_LEFT } from '../core/laydown/index.ts';
-import { FREE_MOOD, MOST_HANDS, USUAL_SHARES } from '../core/palette/index.ts';
-import { FIELDS, MOST_SOURCES } from '../core/light/index.ts';
-import { GROUND_KINDS } from '../core/render/index.ts';
-import { DIRECTIONS, MOST_PENCILS, POINTS, ROLES, STROKES } from '../core/recipe/index.ts';
-import { Hex, Id, Millimetres, Name } from './primitives.ts';
-
-export const RegionId = z.number().int().min(1).max(65_535);
+import { HANDS, USUAL_RULES } from '../core/bench/index.ts';
+import { RepairOfThing } from '../core/bench/schemas.ts';
+import { Light, MainLight } from '../core/light/schemas.ts';
+import { RegionId, SegmentationOptions } from '../core/lineart/schemas.ts';
+import { FREE_MOOD, USUAL_SHARES } from '../core/palette/index.ts';
+import { PaletteWishes, WheelSetting } from '../core/palette/schemas.ts';
+import { Hex, Id, PointOnPage } from '../core/primitives/schemas.ts';
+import { Family, RecipeEdits } from '../core/recipe/schemas.ts';
+import { RegionGround } from '../core/render/schemas.ts';
+import { Millimetres, Name } from './primitives.ts';
 
 export const IMPORTANCES = ['little', 'usual', 'much'] as const;
-
-const Point = z.object({ x: z.number().min(-5).max(1300), y: z.number().min(-5).max(1300) });
-
-/** What was mended by hand on the regions, in mm of the page. */
-export const Mend = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('cut'), points: z.array(Point).min(2).max(400) }),
-  z.object({ kind: z.literal('open'), at: Point }),
-  z.object({ kind: z.literal('join'), a: Point, b: Point }),
-  z.object({ kind: z.literal('drop'), at: Point }),
-]);
-export type Mend = z.infer<typeof Mend>;
-
-/** How the regions of a sheet are found. */
-export const SegmentationOptions = z.object({
-  /** How pale ink may be, 0 only black to 1 anything darker than paper. */
-  palestInk: z.number().min(0).max(1),
-  /** The widest gap in an outline that is closed or asked about. */
-  closeGapMm: z.number().min(0).max(3),
-  /** White areas smaller than this do not matter. */
-  minRegionMm2: z.number().min(0.05).max(20),
-  mends: z.array(Mend).max(3000),
-});
-export type SegmentationOptions = z.infer<typeof SegmentationOptions>;
 
 export const USUAL_FINDING: SegmentationOptions = { palestInk: 0.5, closeGapMm: 1.1, minRegionMm2: 0.3, mends: [] };
 
@@ -45,16 +23,6 @@ export type RegionUse = z.infer<typeof RegionUse>;
 export const TEXTURES = ['follow', 'ignore'] as const;
 export const Texture = z.enum(TEXTURES);
 export type Texture = z.infer<typeof Texture>;
-
-/** What lies on a region before anything is laid by plan. */
-export const RegionGround = z.object({
-  kind: z.enum(GROUND_KINDS),
-  /** As seen; of no meaning where it is bare. */
-  colour: Hex,
-  /** How much a coloured place still takes, as it feels; null where nobody felt it. */
-  toothLeft: z.enum(TOOTH_LEFT).nullable(),
-});
-export type RegionGround = z.infer<typeof RegionGround>;
 
 /** What else is known of the paper beside its tooth and tint; null where nobody said. */
 export const PaperFacts = z.object({
@@ -82,42 +50,8 @@ export const UNKNOWN_PAPER: PaperFacts = {
 export const Page = z.object({ widthMm: Millimetres, heightMm: Millimetres, paper: z.string().max(40) });
 export type Page = z.infer<typeof Page>;
 
-const ExtraPencil = Id.nullable();
-
-/** The ordered pencils given to a thing, from dark to light, and what may stand beside them. */
-export const Family = z.object({
-  pencils: z
-    .array(Id)
-    .min(1, 'A family holds at least one pencil.')
-    .max(MOST_PENCILS, `A family holds at most ${MOST_PENCILS} pencils.`)
-    .readonly(),
-  blender: ExtraPencil,
-  depth: ExtraPencil,
-  accent: ExtraPencil,
-  neutral: ExtraPencil,
-});
-
-export const LightPlan = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('ambient') }),
-  z.object({
-    kind: z.literal('direction'),
-    azimuthDegrees: z.number().min(0).max(360),
-    heightDegrees: z.number().min(5).max(90),
-  }),
-  z.object({ kind: z.literal('behind') }),
-]);
-
-/** Light that something sheds around it. */
-export const Light = z.object({
-  reachMm: z.number().min(1, 'A glow reaches at least 1 mm.').max(300, 'A glow reaches at most 300 mm.'),
-  strength: z.number().min(0.05).max(1),
-  /** A pencil of the colour of its light; null: the colour of what glows. */
-  pencil: Id.nullable(),
-});
-export type Light = z.infer<typeof Light>;
-
 /** A point of the page that glows, mm. */
-export const Lamp = Light.extend({ id: Id, at: Point });
+export const Lamp = Light.extend({ id: Id, at: PointOnPage });
 export type Lamp = z.infer<typeof Lamp>;
 
 /** Where still water begins, and where lines that run away from the viewer meet, in mm of the page. */
@@ -125,97 +59,12 @@ export const Horizon = z.object({
   waterLineMm: z.number().min(0, 'The water line lies on the page.').max(1300).nullable(),
   /** Whether the water is rippled. */
   rippled: z.boolean(),
-  vanishing: Point.nullable(),
+  vanishing: PointOnPage.nullable(),
 });
 export type Horizon = z.infer<typeof Horizon>;
 export const NO_HORIZON: Horizon = { waterLineMm: null, rippled: false, vanishing: null };
 
-const Share = z.number().min(0).max(1);
-const Softness = z.number().min(0, 'An edge fades over 0 mm or more.').max(400);
-
-const Span = z.object({
-  field: z.enum(FIELDS),
-  from: Share,
-  to: Share,
-  softnessMm: Softness,
-  overMm: z.number().positive().max(2000),
-  hardTo: z.boolean().optional(),
-  source: z
-    .int()
-    .min(0)
-    .max(MOST_SOURCES - 1)
-    .optional(),
-});
-export const Zone = Span.extend({ and: Span.optional() });
-
-const LayerId = z.string().min(1).max(40);
-const Passes = z.int().min(1, 'A layer is gone over at least once.').max(6, 'A layer is gone over at most six times.');
-const Purpose = z.string().trim().min(1).max(200);
-const DryMinutes = z.number().min(0).max(600);
-
-/** A layer as it stands in a recipe. */
-export const Layer = z.object({
-  id: LayerId,
-  pencil: Id,
-  role: z.enum(ROLES),
-  pressure: z.enum(PRESSURES),
-  passes: Passes,
-  zone: Zone,
-  stroke: z.enum(STROKES),
-  direction: z.enum(DIRECTIONS).optional(),
-  point: z.enum(POINTS),
-  tool: z.string().max(40).optional(),
-  dryMinutes: DryMinutes.optional(),
-  purpose: Purpose,
-  fromWidthMm: z.number().min(0).max(100),
-});
-
-/** What a person changed in one layer. */
-export const LayerEdit = z
-  .object({
-    pencil: Id,
-    pressure: z.enum(PRESSURES),
-    passes: Passes,
-    from: Share,
-    to: Share,
-    softnessMm: Softness,
-    hardTo: z.boolean(),
-    stroke: z.enum(STROKES),
-    direction: z.enum(DIRECTIONS).nullable(),
-    point: z.enum(POINTS),
-    tool: z.string().max(40).nullable(),
-    dryMinutes: DryMinutes,
-    purpose: Purpose,
-  })
-  .partial();
-
-/** What a person changed in a recipe. */
-export const RecipeEdits = z.object({
-  layers: z.record(LayerId, LayerEdit).optional(),
-  without: z.array(LayerId).max(100).readonly().optional(),
-  added: z.array(Layer).max(40, 'A person adds at most 40 layers to a recipe.').readonly().optional(),
-  order: z.array(LayerId).max(100).readonly().optional(),
-});
-
-const Axis = z.number().min(-1).max(1).nullable();
-const Percent = z.number().min(0).max(100);
-
-/** What a person wants of a palette, beside the scheme and what is said of single things. */
-export const Wishes = z.object({
-  must: z.array(Id).max(60),
-  mustNot: z.array(Id).max(1000),
-  /** The only pencils that may come in; none: every one. */
-  only: z.array(Id).max(200),
-  atMost: z.int().min(1, 'A palette has at least one pencil.').max(200).nullable(),
-  mood: z.object({ light: Axis, clear: Axis, warm: Axis, contrast: Axis }),
-  /** Whether sky, water, leaves and the like may have any colour. */
-  anyNature: z.boolean(),
-  /** Percent of the area for what rules, supports and accents. */
-  shares: z.tuple([Percent, Percent, Percent]).readonly(),
-});
-export type Wishes = z.infer<typeof Wishes>;
-
-export const NO_WISHES: Wishes = {
+export const NO_WISHES: PaletteWishes = {
   must: [],
   mustNot: [],
   only: [],
@@ -234,19 +83,6 @@ export const Evenings = z.object({
 });
 export type Evenings = z.infer<typeof Evenings>;
 export const NO_EVENINGS: Evenings = { weekdays: [], at: '19:30', from: null };
-
-/** A step that makes a mistake on a thing good, beside those that recipes ask for. */
-export const Repair = z.object({
-  id: z.string().regex(new RegExp(`^${REPAIR}[A-Za-z0-9_-]{1,30}$`)),
-  regionIds: z.array(RegionId).max(5000).readonly(),
-  pencil: Id,
-  tool: z.string().max(40).optional(),
-  pressure: z.enum(PRESSURES),
-  passes: Passes,
-  areaMm2: z.number().min(0).max(2_000_000),
-  when: z.enum(['next', 'last']),
-  purpose: z.string().trim().min(1).max(400),
-});
 
 /** Regions that belong together, a lantern or a petal ring, with everything that was decided for them. */
 export const Thing = z.strictObject({
@@ -281,7 +117,7 @@ export const Thing = z.strictObject({
   /** The light that it sheds, where it glows. */
   glow: Light.nullable(),
   /** In the order in which they were decided, done or not. */
-  repairs: z.array(Repair).max(1000, 'A thing remembers at most 1000 repairs.'),
+  repairs: z.array(RepairOfThing).max(1000, 'A thing remembers at most 1000 repairs.'),
 });
 export type Thing = z.infer<typeof Thing>;
 
@@ -319,7 +155,7 @@ export type AboutRegion = z.infer<typeof AboutRegion>;
 /** A shape whose region is no longer found, with all that was decided for it. */
 export const AsideShape = z.strictObject({
   /** A point well within it, mm of the page, and its size. */
-  at: Point,
+  at: PointOnPage,
   areaMm2: z.number().min(0),
   thingId: Id.nullable(),
   about: AboutRegion.nullable(),
@@ -361,15 +197,8 @@ export const Plan = z.strictObject({
     shapes: z.array(AsideShape).max(20_000),
     things: recordById(Thing, 5000, 'A sheet keeps at most 5000 things aside.'),
   }),
-  wheel: z.object({
-    anchor: z.number().min(0).max(360),
-    scheme: z.string().max(40),
-    /** Which wheel angles are measured on. */
-    wheel: z.enum(['painters', 'perceptual']),
-    /** Hands of a free scheme, degrees from the anchor; none: the scheme's own. */
-    hands: z.array(z.number().min(-360).max(360)).max(MOST_HANDS),
-  }),
-  wishes: Wishes,
+  wheel: WheelSetting,
+  wishes: PaletteWishes,
   /** How much time the page may take. */
   hours: z.object({
     /** Evenings of one sitting each that it is to be done in; null: as long as it takes. */
@@ -377,7 +206,7 @@ export const Plan = z.strictObject({
     /** Whether firm pressure is avoided. */
     gentle: z.boolean(),
   }),
-  light: LightPlan,
+  light: MainLight,
   /** Points of the page that glow, beside the things that do. */
   lamps: recordById(Lamp, 200, 'At most 200 points of a page glow.'),
   horizon: Horizon,

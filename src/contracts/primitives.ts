@@ -1,11 +1,5 @@
 import { z } from 'zod';
 
-/** A client-made id: sending the same one twice changes nothing twice. */
-export const Id = z
-  .string()
-  // Ids are keys of records, where this one would be lost.
-  .regex(/^(?!__proto__$)[A-Za-z0-9_-]{6,40}$/, 'An id has 6 to 40 letters, digits, - or _.');
-export const Hex = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour is written as # and six digits.');
 export const Name = z.string().trim().min(1, 'Give it a name.').max(60, 'A name has at most 60 letters.');
 export const Millimetres = z
   .number({ error: 'A size is a number of millimetres.' })

@@ -1,18 +1,13 @@
 import { z } from 'zod';
-import { MOST_PENCILS } from '../core/recipe/index.ts';
-import { RecipeEdits } from './plan.ts';
-import { Id, Name, Time } from './primitives.ts';
+import { Id } from '../core/primitives/schemas.ts';
+import { Card } from '../core/recipe/schemas.ts';
+import { Name, Time } from './primitives.ts';
 
 /** A recipe kept apart from the thing that it was made for; pencils are told by their places in a family. */
 export const NewRecipeCard = z.object({
   id: Id,
   name: Name,
-  card: z.object({
-    effect: z.string().max(40),
-    school: z.string().max(40),
-    edits: RecipeEdits,
-    pencils: z.int().min(1).max(MOST_PENCILS),
-  }),
+  card: Card,
 });
 export type NewRecipeCard = z.infer<typeof NewRecipeCard>;
 

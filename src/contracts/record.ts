@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PRESSURES } from '../core/laydown/index.ts';
-import { Hex, Id, Origin, Time } from './primitives.ts';
+import { Hex, Id } from '../core/primitives/schemas.ts';
+import { Origin, Time } from './primitives.ts';
 
 /** Something written down about a sheet: a note, or a mistake to learn from. */
 export const NewNote = z.object({

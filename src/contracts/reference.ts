@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { Id, Time } from './primitives.ts';
+import { Id } from '../core/primitives/schemas.ts';
+import { Time } from './primitives.ts';
 
 export const ReferenceName = z.string().trim().max(60, 'A name has at most 60 letters.');
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { Hex, Id, Name, Origin, Time } from './primitives.ts';
-import { SHAPE_KINDS } from '../core/lineart/index.ts';
+import { Border, Doubt, Region, RegionId } from '../core/lineart/schemas.ts';
+import { Hex, Id } from '../core/primitives/schemas.ts';
+import { Name, Origin, Time } from './primitives.ts';
 import { Plan } from './plan.ts';
 
 export const SHEET_PLACES = ['shelf', 'drawer', 'bin'] as const;
@@ -50,8 +51,6 @@ export type SheetState = z.infer<typeof SheetState>;
 export const SheetEdit = z.object({ title: Name.optional(), trayId: Id.optional(), place: SheetPlace.optional() });
 export type SheetEdit = z.infer<typeof SheetEdit>;
 
-const Point = z.object({ x: z.number(), y: z.number() });
-
 /** The regions of a sheet without their raster. */
 export const RegionsMeta = z.object({
   /** Hash of picture, resolution and options that they were found with. */
@@ -59,49 +58,18 @@ export const RegionsMeta = z.object({
   width: z.int().min(1).max(16_384),
   height: z.int().min(1).max(16_384),
   pixelsPerMm: z.number().positive(),
-  regions: z
-    .array(
-      z.object({
-        id: z.int().min(1).max(65_535),
-        areaMm2: z.number().positive(),
-        usableWidthMm: z.number().positive(),
-        pole: Point,
-        centroid: Point,
-        box: z.object({ left: z.number(), top: z.number(), right: z.number(), bottom: z.number() }),
-        axisDegrees: z.number(),
-        lengthMm: z.number(),
-        breadthMm: z.number(),
-        holes: z.int().min(0),
-        shape: z.enum(SHAPE_KINDS),
-      }),
-    )
-    .min(1)
-    .max(65_535),
-  neighbours: z.array(z.object({ a: z.int(), b: z.int(), lengthMm: z.number() })),
+  regions: z.array(Region).min(1).max(65_535),
+  neighbours: z.array(Border),
   /** What was read from the page in colour: the paper and every region that is not bare; null where nothing was read. */
   seen: z
     .object({
       paper: Hex,
-      grounds: z.array(
-        z.object({ region: z.int().min(1).max(65_535), kind: z.enum(['printed grey', 'coloured']), colour: Hex }),
-      ),
+      grounds: z.array(z.object({ region: RegionId, kind: z.enum(['printed grey', 'coloured']), colour: Hex })),
     })
     .nullable()
     .default(null),
   /** Sets of regions of the same shape, the largest set first. */
-  alike: z.array(z.array(z.int().min(1).max(65_535)).min(2)),
-  doubts: z.array(
-    z.discriminatedUnion('kind', [
-      z.object({ kind: z.literal('fleck'), at: Point, areaMm2: z.number() }),
-      z.object({
-        kind: z.literal('gap'),
-        at: Point,
-        from: Point,
-        to: Point,
-        gapeMm: z.number().min(0),
-        closed: z.boolean(),
-      }),
-    ]),
-  ),
+  alike: z.array(z.array(RegionId).min(2)),
+  doubts: z.array(Doubt),
 });
 export type RegionsMeta = z.infer<typeof RegionsMeta>;

@@ -1,7 +1,9 @@
 import { z } from 'zod';
-import { PRESSURES, SHARED_NUMBERS } from '../core/laydown/index.ts';
+import { PRESSURES } from '../core/laydown/index.ts';
+import { Hand, PaperFit, PatchKind, PencilFit, SwatchGround } from '../core/laydown/schemas.ts';
+import { Hex, Id, LabColour } from '../core/primitives/schemas.ts';
 import { MOST_PAGES, ROWS_ON_A_PAGE } from '../core/swatch-card/index.ts';
-import { Hex, Id, Name, Origin, Time } from './primitives.ts';
+import { Name, Origin, Time } from './primitives.ts';
 
 export const WHEREABOUTS = ['here', 'stub', 'missing', 'ordered'] as const;
 export const Whereabouts = z.enum(WHEREABOUTS);
@@ -84,21 +86,6 @@ export type PencilEdits = z.infer<typeof PencilEdits>;
 export const Tray = z.object({ id: Id, name: Name, origin: Origin, pencils: z.int() });
 export type Tray = z.infer<typeof Tray>;
 
-/** How a patch on a swatch card was laid: one light, medium or firm pass, or firm, firm and burnish. */
-export const PATCHES = ['light', 'medium', 'firm', 'full'] as const;
-/** The same light pass laid over itself, on a few pencils of a card: what tells how paper fills. */
-export const LADDER = ['light-twice', 'light-four', 'light-eight'] as const;
-export const PatchKind = z.enum([...PATCHES, ...LADDER]);
-export type PatchKind = z.infer<typeof PatchKind>;
-/** What a patch lies on: the paper, or the black bar printed on the card. */
-export const SwatchGround = z.enum(['paper', 'bar']);
-export type SwatchGround = z.infer<typeof SwatchGround>;
-
-/** CIE Lab, D65, 2 degrees. */
-const LabColour = z
-  .tuple([z.number().min(-5).max(105), z.number().min(-150).max(150), z.number().min(-150).max(150)])
-  .readonly();
-
 /** One patch of a pencil as an instrument read it. */
 export const NewSwatch = z.object({
   id: z.string().min(6).max(80),
@@ -158,37 +145,11 @@ export const AddPencils = z.object({
 });
 export type AddPencils = z.input<typeof AddPencils>;
 
-/** How one paper takes pencil under this person's hand, as swatches say; see the layer model for each number. */
-export const PaperFit = z.object({
-  /** The edition of the layer model that it was fitted with; what another edition says is not used. */
-  model: z.int().default(1),
-  /** Numbers that the swatches could not tell. */
-  atBound: z.array(z.enum(SHARED_NUMBERS)).default([]),
-  rough: z.number().min(0).max(3),
-  stray: z.number().min(0).max(3).default(1),
-  tooth: z.number().positive().max(10),
-  spread: z.number().positive().max(3),
-  crush: z.number().positive().max(5).default(1),
-  yuleNielsen: z.number().min(0.5).max(12).default(2),
-  slope: z.number().min(-3).max(4),
-  tinted: z.number().min(-2).max(3).default(0),
-  hand: z.partialRecord(z.enum(PRESSURES), z.number().positive().max(10)),
-});
-export const PencilFit = z.object({
-  laydown: z.number().positive().max(20),
-  scatter: z.number().positive().max(500),
-  fills: z.number().positive().max(20).default(1),
-  masstone: LabColour,
-  /** How far model and readings still lie apart, CIEDE2000. */
-  apart: z.number().min(0),
-  doubtful: z.array(z.object({ patch: PatchKind, on: SwatchGround, lab: LabColour })),
-});
-
 /** What the swatches of a tray on one paper come to. */
 export const NewTrayFit = z.object({
   fit: PaperFit,
   /** What trial patches taught of the hand since the swatches were laid: a factor a pressure, kept apart from the fit. */
-  learnt: z.partialRecord(z.enum(PRESSURES), z.number().positive().max(10)).default({}),
+  learnt: Hand.default({}),
   pencils: z.array(z.object({ pencilId: Id, fit: PencilFit })).max(2000),
 });
 export type NewTrayFit = z.output<typeof NewTrayFit>;

@@ -74,9 +74,9 @@ export function simulatedCamera(things: () => Promise<readonly FlatThing[]>): Ca
         flat,
         { width, height },
         (x, y, into) => {
-          const w = back[6] * x + back[7] * y + 1;
-          into.x = (back[0] * x + back[1] * y + back[2]) / w;
-          into.y = (back[3] * x + back[4] * y + back[5]) / w;
+          const w = back[6]! * x + back[7]! * y + 1;
+          into.x = (back[0]! * x + back[1]! * y + back[2]!) / w;
+          into.y = (back[3]! * x + back[4]! * y + back[5]!) / w;
         },
         {
           beside: TABLE,
@@ -84,7 +84,7 @@ export function simulatedCamera(things: () => Promise<readonly FlatThing[]>): Ca
           random,
           shade(x, y, into) {
             const far = ((x / width - 0.5) ** 2 + (y / height - 0.5) ** 2) * 2;
-            for (let c = 0; c < 3; c++) into[c] = faults.cast[c] * (1 - faults.vignette * far);
+            for (let c = 0; c < 3; c++) into[c] = faults.cast[c]! * (1 - faults.vignette * far);
           },
         },
         half(0.5),
@@ -98,7 +98,7 @@ export function simulatedCamera(things: () => Promise<readonly FlatThing[]>): Ca
 /** The eight numbers of the projection that takes four points to four others. */
 export function homography(from: readonly Corner[], to: readonly Corner[]): number[] {
   const rows = from.flatMap(([x, y], i) => {
-    const [u, v] = to[i];
+    const [u, v] = to[i]!;
     return [
       [x, y, 1, 0, 0, 0, -u * x, -u * y],
       [0, 0, 0, x, y, 1, -v * x, -v * y],

@@ -1,7 +1,7 @@
 import sharp from 'sharp';
-import { PATCHES, type PatchKind } from '../contracts/index.ts';
+import { type PatchKind } from '../contracts/index.ts';
 import { type Lab, gammaEncode, hexOfLab, labOfHex, linearise, rgbOfLab } from '../core/colour/index.ts';
-import { BAR, paperById } from '../core/laydown/index.ts';
+import { BAR, SINGLE_PATCHES, paperById } from '../core/laydown/index.ts';
 import { seededRandom } from '../core/random/index.ts';
 import { type CardBox, type CardCell, type CardName, MARK_MM, layOutCard } from '../core/swatch-card/index.ts';
 import { type Labelled, hashOf, layOverlay, layPatch, made, madePaper, normal } from './maker/index.ts';
@@ -52,13 +52,13 @@ export function swatchCard(
   ];
   const laid = layout.cells.flatMap((cell, i) => {
     if (spoilt && i === FORGOTTEN) return [];
-    const layers = [cell.row, ...(cell.over === null ? [] : [cell.over])].map((row) => makers[row]);
+    const layers = [cell.row, ...(cell.over === null ? [] : [cell.over])].map((row) => makers[row]!);
     const lab = layOverlay(
       layers.map((pencil) => ({ pencil, patch: cell.patch })),
       paper,
       cell.on,
     );
-    const patch = patchBy(cell, lab, seededRandom(hashOf(`${pencils[cell.row].id} ${i}`)));
+    const patch = patchBy(cell, lab, seededRandom(hashOf(`${pencils[cell.row]!.id} ${i}`)));
     const { x, y, width, height } = cell.box;
     return spoilt && i === SMEARED
       ? [...patch, ink({ x: x + 0.45 * width, y, width: 0.35 * width, height }, '#5b5049', 'fill-opacity="0.8"')]
@@ -73,7 +73,7 @@ export function swatchCard(
 function printedOn(paperId: string, lab: Lab): string {
   const tint = labOfHex(paperById(paperId).tint);
   const [ink, bare] = [rgbOfLab(lab), rgbOfLab(tint)];
-  const light = [0, 1, 2].map((k) => Math.round(gammaEncode(linearise(ink[k]) * linearise(bare[k]))));
+  const light = [0, 1, 2].map((k) => Math.round(gammaEncode(linearise(ink[k]!) * linearise(bare[k]!))));
   return `rgb(${light.join(' ')})`.replaceAll(' ', ',');
 }
 
@@ -131,12 +131,15 @@ export function trialScrap(
 export function practiceStrip(pencil: Labelled, paperId: string, seed: number): Promise<Picture> {
   const paper = madePaper(paperId);
   const whole = made(pencil);
-  const stops = [labOfHex(paperById(paperId).tint), ...PATCHES.map((patch) => layPatch(whole, paper, patch, 'paper'))];
+  const stops = [
+    labOfHex(paperById(paperId).tint),
+    ...SINGLE_PATCHES.map((patch) => layPatch(whole, paper, patch, 'paper')),
+  ];
   const random = seededRandom(hashOf(`strip ${pencil.id} ${seed}`));
   const bars = Array.from({ length: 120 }, (_, i) => {
     const t = Math.min(0.999, Math.max(0, i / 120 + 0.025 * normal(random))) * (stops.length - 1);
-    const [from, to] = [stops[Math.floor(t)], stops[Math.floor(t) + 1]];
-    const lab = from.map((value, c) => value + (to[c] - value) * (t % 1)) as unknown as Lab;
+    const [from, to] = [stops[Math.floor(t)]!, stops[Math.floor(t) + 1]!];
+    const lab = from.map((value, c) => value + (to[c]! - value) * (t % 1)) as unknown as Lab;
     return `<rect x="${MARGIN_MM + i}" y="${MARGIN_MM}" width="1.05" height="18" fill="${hexOfLab(lab)}"/>`;
   });
   const [width, height] = [120 + 2 * MARGIN_MM, 18 + 2 * MARGIN_MM];

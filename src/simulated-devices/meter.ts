@@ -28,7 +28,7 @@ export function simulatedMeter(pencilOf: (request: MeterRequest) => Promise<Labe
       if (secondsLeft > 0) return { kind: 'warming up', secondsLeft: Math.ceil(secondsLeft) };
       const { pencilId, paper, patch, ground, seed } = request;
       const random = seededRandom(hashOf(`${pencilId} ${paper} ${patch} ${ground} ${seed}`));
-      if (random() < badReadings) return { kind: 'bad reading', why: BAD[Math.floor(random() * BAD.length)] };
+      if (random() < badReadings) return { kind: 'bad reading', why: BAD[Math.floor(random() * BAD.length)]! };
       const lies = layPatch(made(await pencilOf(request)), madePaper(paper), patch, ground);
       const flashes = Array.from({ length: FLASHES }, () => readPatch(lies, noise, random));
       const lab = mean(flashes);

@@ -56,14 +56,14 @@ export async function resample(
       const s = at.x - 0.5 - i;
       const t = at.y - 0.5 - j;
       const p = j * row + 3 * i;
-      const level = noise * grain[g];
+      const level = noise * grain[g]!;
       g = g + 1 === grain.length ? 0 : g + 1;
       for (let c = 0; c < 3; c++, o++) {
         const value = inside
-          ? (from.data[p + c] * (1 - s) + from.data[p + 3 + c] * s) * (1 - t) +
-            (from.data[p + row + c] * (1 - s) + from.data[p + row + 3 + c] * s) * t
-          : beside[c];
-        const lit = value * light[c] + level;
+          ? (from.data[p + c]! * (1 - s) + from.data[p + 3 + c]! * s) * (1 - t) +
+            (from.data[p + row + c]! * (1 - s) + from.data[p + row + 3 + c]! * s) * t
+          : beside[c]!;
+        const lit = value * light[c]! + level;
         data[o] = lit < 0 ? 0 : lit > 255 ? 255 : lit;
       }
     }

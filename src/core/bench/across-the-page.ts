@@ -47,7 +47,7 @@ export async function acrossThePage(
   // What is done before each run, so that a window need not be led up to from the start.
   const before = [start];
   const leadUp = (from: number) => {
-    for (let i = from; i < runs.length; i++) doAll(whole, (before[i + 1] = before[i].slice()), runs[i], kept);
+    for (let i = from; i < runs.length; i++) doAll(whole, (before[i + 1] = before[i]!.slice()), runs[i]!, kept);
   };
   leadUp(0);
   return {
@@ -61,7 +61,7 @@ export async function acrossThePage(
   async function solveOne() {
     const size = Math.min(runs.length, WINDOW.least + Math.floor(random() * (WINDOW.most - WINDOW.least + 1)));
     const from = Math.floor(random() * (runs.length - size + 1));
-    const again = await beam(new Subproblem(whole, kept, before[from], before[from + size]), {
+    const again = await beam(new Subproblem(whole, kept, before[from]!, before[from + size]!), {
       width: WIDTH.window,
       shake: SHAKE,
       random,

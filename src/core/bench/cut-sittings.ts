@@ -1,6 +1,7 @@
 import { type Costs, USUAL_COSTS } from './costs.ts';
 import { Points } from './points.ts';
-import { type Step, inHand } from './step.ts';
+import { inHand } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /** One stretch of time at the table. */
 export interface Sitting {
@@ -22,7 +23,7 @@ export function cutSittings(order: readonly Step[], wished: number, costs: Costs
   const runs: Step[][] = [];
   for (const step of order) {
     const run = runs.at(-1);
-    if (run && inHand(run[0]) === inHand(step)) run.push(step);
+    if (run && inHand(run[0]!) === inHand(step)) run.push(step);
     else runs.push([step]);
   }
   const points = new Points();
@@ -35,18 +36,18 @@ export function cutSittings(order: readonly Step[], wished: number, costs: Costs
     best[end] = Infinity;
     let long = 0;
     for (let begin = end - 1; begin >= 0; begin--) {
-      long += minutes[begin];
+      long += minutes[begin]!;
       const off = long - wished;
       // The last sitting may be short at no cost.
       const cost = end === runs.length && off < 0 ? 0 : (off * off) / wished;
-      const dries = runs[end - 1].at(-1)!.dryMinutes ? DRIES_MINUTES : 0;
-      const all = best[begin] + cost + (end === runs.length ? 0 : HALF_DONE_MINUTES * halfDone[end - 1] - dries);
-      if (all < best[end]) [best[end], from[end]] = [all, begin];
+      const dries = runs[end - 1]!.at(-1)!.dryMinutes ? DRIES_MINUTES : 0;
+      const all = best[begin]! + cost + (end === runs.length ? 0 : HALF_DONE_MINUTES * halfDone[end - 1]! - dries);
+      if (all < best[end]!) [best[end], from[end]] = [all, begin];
       if (long > 2 * wished && begin < end - 1) break;
     }
   }
   const sittings: Sitting[] = [];
-  for (let end = runs.length; end > 0; end = from[end]) {
+  for (let end = runs.length; end > 0; end = from[end]!) {
     const own = runs.slice(from[end], end).flat();
     const length = minutes.slice(from[end], end).reduce((sum, each) => sum + each, 0);
     sittings.unshift({ steps: own.map(({ id }) => id), minutes: length });

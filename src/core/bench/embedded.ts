@@ -17,7 +17,7 @@ export function withoutEmbedded(wanted: readonly ArrayLike<number>[], isBound: (
   const different = [...standing.values()];
   const alone = new Set(
     different.filter(
-      (t) => !different.some((other) => words[other].length > words[t].length && embedded(words[t], words[other])),
+      (t) => !different.some((other) => words[other]!.length > words[t]!.length && embedded(words[t]!, words[other]!)),
     ),
   );
   return [...words.keys()].filter((t) => isBound(t) || alone.has(t));

@@ -34,16 +34,16 @@ export function decodeOpeningOrder(
   const waiting = [...opening];
   let active: number[] = [];
   let [pickUps, beyond, inHand] = [0, 0, -1];
-  const isThrough = (before: number) => place[before] < done[thing[before]];
+  const isThrough = (before: number) => place[before]! < done[thing[before]!]!;
   /** The next of the list that need not wait for anything closed, or else one that can at least be begun. */
   const nextToOpen = () => {
     const free = waiting.findIndex((t) =>
-      (problem.needsOf[t] ?? []).every((before) => isThrough(before) || active.includes(thing[before])),
+      (problem.needsOf[t] ?? []).every((before) => isThrough(before) || active.includes(thing[before]!)),
     );
     return free >= 0 ? free : waiting.findIndex((t) => isReady(problem, done, t));
   };
   const refill = () => {
-    active = active.filter((t) => done[t] < chains[t].length);
+    active = active.filter((t) => done[t]! < chains[t]!.length);
     while (active.length < limit && waiting.length > 0) {
       const next = nextToOpen();
       if (next < 0 && active.length > 0) break;
@@ -61,12 +61,12 @@ export function decodeOpeningOrder(
       continue;
     }
     let [best, most] = [-1, -Infinity];
-    for (const candidate of new Set(ready.map((t) => pencil[chains[t][done[t]]]))) {
+    for (const candidate of new Set(ready.map((t) => pencil[chains[t]![done[t]!]!]!))) {
       let worth = random ? WORTH.shake * random() : 0;
       for (const t of active) {
-        const front = isReady(problem, done, t) && pencil[chains[t][done[t]]] === candidate;
-        if (front) worth += 1 + WORTH.perRunLeft * (chains[t].length - done[t]);
-        else if (runsLeft[t][done[t] * pencils + candidate] > 0) worth -= WORTH.later;
+        const front = isReady(problem, done, t) && pencil[chains[t]![done[t]!]!] === candidate;
+        if (front) worth += 1 + WORTH.perRunLeft * (chains[t]!.length - done[t]!);
+        else if (runsLeft[t]![done[t]! * pencils + candidate]! > 0) worth -= WORTH.later;
       }
       if (worth > most) [best, most] = [candidate, worth];
     }
@@ -78,8 +78,8 @@ export function decodeOpeningOrder(
   /** All open things wait for one that is not: it is opened beyond the limit. */
   function takeInWhatIsNeeded() {
     for (const t of active) {
-      for (const before of needs[chains[t][done[t]]]) {
-        const at = waiting.indexOf(thing[before]);
+      for (const before of needs[chains[t]![done[t]!]!]!) {
+        const at = waiting.indexOf(thing[before]!);
         if (isThrough(before) || at < 0) continue;
         active.push(...waiting.splice(at, 1));
         beyond++;
@@ -100,7 +100,7 @@ export function shuffledOnce(opening: readonly number[], random: () => number): 
   const [a, b] = [Math.floor(random() * next.length), Math.floor(random() * next.length)];
   const kind = random();
   if (kind < 0.5) next.splice(b, 0, ...next.splice(a, 1));
-  else if (kind < 0.8) [next[a], next[b]] = [next[b], next[a]];
+  else if (kind < 0.8) [next[a], next[b]] = [next[b]!, next[a]!];
   else {
     const [from, to] = [Math.min(a, b), Math.max(a, b) + 1];
     next.splice(from, to - from, ...next.slice(from, to).reverse());
@@ -118,13 +118,13 @@ export function byLikeness({ chains, pencil }: Problem): number[] {
     let [best, most] = [-1, -1];
     for (const t of left) {
       let shared = 0;
-      for (const each of sets[t]) if (last.has(each)) shared++;
-      const alike = shared / (sets[t].size + last.size - shared);
+      for (const each of sets[t]!) if (last.has(each)) shared++;
+      const alike = shared / (sets[t]!.size + last.size - shared);
       if (alike > most) [best, most] = [t, alike];
     }
     left.delete(best);
     out.push(best);
-    last = sets[best];
+    last = sets[best]!;
   }
   return out;
 }

@@ -1,5 +1,6 @@
 import { Points } from './points.ts';
-import { type Step, inHand } from './step.ts';
+import { inHand } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /** What to have on the table before a sitting begins. */
 export interface LaidOutTable {

@@ -23,32 +23,32 @@ export async function lowerBound(problem: Problem, pause: () => Promise<void>): 
 function groupsOf({ chains, pencil, pencils }: Problem): Set<number>[] {
   const together = Array.from({ length: pencils }, () => new Float64Array(pencils));
   for (const chain of chains) {
-    const own = [...new Set(Array.from(chain, (step) => pencil[step]))];
-    for (const a of own) for (const b of own) if (a !== b) together[a][b]++;
+    const own = [...new Set(Array.from(chain, (step) => pencil[step]!))];
+    for (const a of own) for (const b of own) if (a !== b) together[a]![b]!++;
   }
   const groups = Array.from({ length: pencils }, (_, c) => new Set([c]));
   for (;;) {
     let [best, most] = [[-1, -1], 0];
     for (let i = 0; i < groups.length; i++) {
       for (let j = i + 1; j < groups.length; j++) {
-        if (groups[i].size + groups[j].size > GROUP) continue;
+        if (groups[i]!.size + groups[j]!.size > GROUP) continue;
         let shared = 0;
-        for (const a of groups[i]) for (const b of groups[j]) shared += together[a][b];
-        if (shared / (groups[i].size * groups[j].size) > most) {
-          [best, most] = [[i, j], shared / (groups[i].size * groups[j].size)];
+        for (const a of groups[i]!) for (const b of groups[j]!) shared += together[a]![b]!;
+        if (shared / (groups[i]!.size * groups[j]!.size) > most) {
+          [best, most] = [[i, j], shared / (groups[i]!.size * groups[j]!.size)];
         }
       }
     }
     if (most === 0) return groups;
-    const [other] = groups.splice(best[1], 1);
-    for (const each of other) groups[best[0]].add(each);
+    const other = groups.splice(best[1]!, 1)[0]!;
+    for (const each of other) groups[best[0]!]!.add(each);
   }
 }
 
 /** The same page with these pencils alone, and nothing that waits for another thing. */
 function withOnly({ chains, pencil, pencils, thing, place }: Problem, group: ReadonlySet<number>): Problem {
   const left = chains
-    .map((chain) => chain.filter((step) => group.has(pencil[step])))
+    .map((chain) => chain.filter((step) => group.has(pencil[step]!)))
     .filter(({ length }) => length > 0);
   return {
     pencil,

@@ -2,7 +2,8 @@ import { type Region } from '../lineart/index.ts';
 import { type Layer, type Recipe, shareOfZone } from '../recipe/index.ts';
 import { partsByPlace } from './parts-by-place.ts';
 import { ASSUMED_RATES, type Rates, minutesFor } from './rates.ts';
-import { type Step, boxAround } from './step.ts';
+import { boxAround } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /** A thing with its recipe, ready to be done. */
 export interface PlannedThing {

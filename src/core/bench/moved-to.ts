@@ -1,7 +1,8 @@
 import { type Costs, USUAL_COSTS } from './costs.ts';
 import { type Sitting } from './cut-sittings.ts';
 import { Points } from './points.ts';
-import { type Step, inHand } from './step.ts';
+import { inHand } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /**
  * Sittings with some steps moved to another one: to its end from a later one, to its beginning from an earlier one. They
@@ -43,7 +44,7 @@ export function movedTo(
 function minutesAt(steps: readonly Step[], { pickUpSeconds, sharpenSeconds }: Costs): number {
   const points = new Points();
   return steps.reduce((sum, step, i) => {
-    const pickUp = i === 0 || inHand(steps[i - 1]) !== inHand(step) ? pickUpSeconds : 0;
+    const pickUp = i === 0 || inHand(steps[i - 1]!) !== inHand(step) ? pickUpSeconds : 0;
     return sum + step.minutes + (pickUp + (points.lay(step) ? sharpenSeconds : 0)) / 60;
   }, 0);
 }

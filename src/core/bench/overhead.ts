@@ -1,6 +1,7 @@
 import { type Costs, type Handedness, USUAL_COSTS } from './costs.ts';
 import { WORN_FROM } from './points.ts';
-import { type Box, type Step, inHand } from './step.ts';
+import { inHand } from './step.ts';
+import type { Box, Step } from './schemas.ts';
 
 /** What an order costs beside the colouring itself. */
 export interface Overhead {
@@ -86,30 +87,30 @@ export class Pricing {
     let [held, x, y] = [-1, NaN, NaN];
     for (const i of order) {
       if (this.#held[i] !== held) {
-        held = this.#held[i];
+        held = this.#held[i]!;
         pickUps++;
         clock += pickUpSeconds / 60;
       }
-      if (worn[held] > this.#wornFrom[i]) {
+      if (worn[held]! > this.#wornFrom[i]!) {
         worn[held] = 0;
         sharpenings++;
         clock += sharpenSeconds / 60;
       }
-      worn[held] += this.#wear[i];
-      const way = Math.hypot(this.#x[i] - x, this.#y[i] - y);
+      worn[held]! += this.#wear[i]!;
+      const way = Math.hypot(this.#x[i]! - x, this.#y[i]! - y);
       if (way > 0) travelMm += way;
-      if (!Number.isNaN(this.#x[i])) [x, y] = [this.#x[i], this.#y[i]];
-      for (const wet of this.#dries[i]) {
+      if (!Number.isNaN(this.#x[i])) [x, y] = [this.#x[i]!, this.#y[i]!];
+      for (const wet of this.#dries[i]!) {
         const wait = (dryAt.get(wet) ?? 0) - clock;
         if (wait > 0) {
           waitMinutes += wait;
           clock += wait;
         }
       }
-      for (const square of this.#under[i]) smearMm2 += soft[square];
-      for (const [square, mm2] of this.#leaves[i]) soft[square] += mm2;
-      clock += this.#minutes[i];
-      if (this.#drying[i] > 0) dryAt.set(i, clock + this.#drying[i]);
+      for (const square of this.#under[i]!) smearMm2 += soft[square]!;
+      for (const [square, mm2] of this.#leaves[i]!) soft[square]! += mm2;
+      clock += this.#minutes[i]!;
+      if (this.#drying[i]! > 0) dryAt.set(i, clock + this.#drying[i]!);
     }
     const seconds =
       pickUps * pickUpSeconds + sharpenings * sharpenSeconds + (travelMm / 100) * travelSeconds + waitMinutes * 60;

@@ -21,8 +21,8 @@ export function partsByPlace(
   const sorted = [...regions].sort((p, q) => along(p.pole) - along(q.pole) || p.id - q.id);
   const each = sorted.map((region) => minutesOf([region]));
   const half = each.reduce((sum, minutes) => sum + minutes, 0) / 2;
-  let [cut, sum] = [1, each[0]];
-  while (cut < sorted.length - 1 && sum + each[cut] / 2 < half) sum += each[cut++];
+  let [cut, sum] = [1, each[0]!];
+  while (cut < sorted.length - 1 && sum + each[cut]! / 2 < half) sum += each[cut++]!;
   const first = new Set(sorted.slice(0, cut));
   return [regions.filter((region) => first.has(region)), regions.filter((region) => !first.has(region))].flatMap(
     (part) => partsByPlace(part, minutesOf, most),

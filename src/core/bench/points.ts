@@ -1,4 +1,4 @@
-import { type Step } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /** A point is worn too far from so many points of wear on: for sharp work, and for work with a normal point. */
 export const WORN_FROM: Readonly<Record<Step['point'], number>> = {

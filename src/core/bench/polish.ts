@@ -1,6 +1,6 @@
 import { type Pricing, type Overhead } from './overhead.ts';
 import { type Problem, mostOpenIn } from './problem.ts';
-import { type Step } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /** Moves that are tried in one round. */
 const TRIES = 40;
@@ -74,8 +74,8 @@ export class Polish {
     const { pencil } = this.#problem;
     const at = Math.floor(this.#random() * order.length);
     let [from, to] = [at, at + 1];
-    while (from > 0 && pencil[order[from - 1]] === pencil[order[at]]) from--;
-    while (to < order.length && pencil[order[to]] === pencil[order[at]]) to++;
+    while (from > 0 && pencil[order[from - 1]!] === pencil[order[at]!]) from--;
+    while (to < order.length && pencil[order[to]!] === pencil[order[at]!]) to++;
     if (to - from < 2) return null;
     const other = from + Math.floor(this.#random() * (to - from));
     const [first, end] = [Math.min(at, other), Math.max(at, other) + 1];
@@ -88,14 +88,14 @@ export class Polish {
     const alike = (a: number, b: number) => pencil[a] === pencil[b] && thing[a] === thing[b];
     const at = Math.floor(this.#random() * order.length);
     let [from, to] = [at, at + 1];
-    while (from > 0 && alike(order[from - 1], order[at])) from--;
-    while (to < order.length && alike(order[to], order[at])) to++;
+    while (from > 0 && alike(order[from - 1]!, order[at]!)) from--;
+    while (to < order.length && alike(order[to]!, order[at]!)) to++;
     const moving = order.slice(from, to);
     const rest = [...order.slice(0, from), ...order.slice(to)];
     if (rest.length === 0) return null;
     const into =
       this.#random() < TO_SAME_PENCIL
-        ? this.#besideSamePencil(rest, pencil[order[at]], from)
+        ? this.#besideSamePencil(rest, pencil[order[at]!]!, from)
         : Math.max(0, Math.min(rest.length, from + Math.round((2 * this.#random() - 1) * NEARBY)));
     if (into === null || into === from) return null;
     return [...rest.slice(0, into), ...moving, ...rest.slice(into)];
@@ -108,12 +108,12 @@ export class Polish {
     for (let out = 0; out < rest.length && places.length < 8; out++) {
       for (const at of out === 0 ? [near] : [near - out, near + out]) {
         if (at < 0 || at > rest.length || at === near) continue;
-        if ((at > 0 && pencil[rest[at - 1]] === wanted) || (at < rest.length && pencil[rest[at]] === wanted)) {
+        if ((at > 0 && pencil[rest[at - 1]!] === wanted) || (at < rest.length && pencil[rest[at]!] === wanted)) {
           places.push(at);
         }
       }
     }
-    return places.length > 0 ? places[Math.floor(this.#random() * places.length)] : null;
+    return places.length > 0 ? places[Math.floor(this.#random() * places.length)]! : null;
   }
 }
 
@@ -124,24 +124,24 @@ function placeByPlace(problem: Problem, steps: readonly Step[], order: readonly 
   let [x, y] = [0, 0];
   for (let begin = 0; begin < order.length;) {
     let end = begin;
-    while (end < order.length && pencil[order[end]] === pencil[order[begin]]) end++;
+    while (end < order.length && pencil[order[end]!] === pencil[order[begin]!]) end++;
     const left = order.slice(begin, end);
     const waiting = new Set(left);
     while (left.length > 0) {
       let [next, least] = [0, Infinity];
       const begun = new Set<number>();
       left.forEach((step, k) => {
-        const free = !begun.has(thing[step]) && !needs[step].some((before) => waiting.has(before));
-        begun.add(thing[step]);
+        const free = !begun.has(thing[step]!) && !needs[step]!.some((before) => waiting.has(before));
+        begun.add(thing[step]!);
         if (!free) return;
-        const { box, point } = steps[step];
+        const { box, point } = steps[step]!;
         const way = box ? Math.hypot((box.left + box.right) / 2 - x, (box.top + box.bottom) / 2 - y) : 0;
         const worth = way + (point === 'sharp' ? 0 : 1e4);
         if (worth < least) [next, least] = [k, worth];
       });
-      const [step] = left.splice(next, 1);
+      const step = left.splice(next, 1)[0]!;
       waiting.delete(step);
-      const { box } = steps[step];
+      const { box } = steps[step]!;
       if (box) [x, y] = [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
       out.push(step);
     }

@@ -1,6 +1,6 @@
 import { type Run, quietRun } from '../run/index.ts';
 import { type Sequence, type SequenceOptions, sequence } from './sequence.ts';
-import { type Step } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /** What it costs to have no more than so many things open. */
 export interface OpenPrice {

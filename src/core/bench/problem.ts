@@ -1,4 +1,5 @@
-import { type Step, inHand } from './step.ts';
+import { inHand } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /** Steps as numbers, for the search of an order. Each thing is a chain: its steps are done in the order in which they stand. */
 export interface Problem {
@@ -26,14 +27,14 @@ export function problemOf(steps: readonly Step[]): Problem {
   const pencils = numbered(steps.map(inHand));
   const things = numbered(steps.map(({ thingId }) => thingId));
   const chains = Array.from({ length: things.count }, (): number[] => []);
-  const place = Int32Array.from(steps, (_, i) => chains[things.of[i]].push(i) - 1);
+  const place = Int32Array.from(steps, (_, i) => chains[things.of[i]!]!.push(i) - 1);
   const needs = steps.map(({ after, thingId }, i) =>
     after.flatMap((id) => {
       const before = numbers.get(id);
-      if (before === undefined || (steps[before].thingId === thingId && place[before] >= place[i])) {
+      if (before === undefined || (steps[before]!.thingId === thingId && place[before]! >= place[i]!)) {
         throw new RangeError('Some steps wait for each other or for a step that is not there.');
       }
-      return steps[before].thingId === thingId ? [] : [before];
+      return steps[before]!.thingId === thingId ? [] : [before];
     }),
   );
   const ordered = chains.map((chain) => Int32Array.from(chain));
@@ -44,7 +45,7 @@ export function problemOf(steps: readonly Step[]): Problem {
     place,
     chains: ordered,
     needs,
-    needsOf: chains.map((chain) => chain.flatMap((step) => needs[step])),
+    needsOf: chains.map((chain) => chain.flatMap((step) => needs[step]!)),
     runsLeft: ordered.map((chain) => runsFrom(chain, pencils.of, pencils.count)),
   };
 }
@@ -63,17 +64,17 @@ export function runsFrom(chain: Int32Array, pencil: Int32Array, pencils: number)
   const left = new Uint16Array((chain.length + 1) * pencils);
   for (let i = chain.length - 1; i >= 0; i--) {
     left.copyWithin(i * pencils, (i + 1) * pencils, (i + 2) * pencils);
-    const own = pencil[chain[i]];
-    if (i === chain.length - 1 || pencil[chain[i + 1]] !== own) left[i * pencils + own]++;
+    const own = pencil[chain[i]!]!;
+    if (i === chain.length - 1 || pencil[chain[i + 1]!] !== own) left[i * pencils + own]!++;
   }
   return left;
 }
 
 /** Whether the next step of a thing can be done, by how many of each thing are done. */
 export function isReady({ chains, needs, thing, place }: Problem, done: Uint16Array, t: number): boolean {
-  if (done[t] >= chains[t].length) return false;
-  const own = needs[chains[t][done[t]]];
-  for (const before of own) if (place[before] >= done[thing[before]]) return false;
+  if (done[t]! >= chains[t]!.length) return false;
+  const own = needs[chains[t]![done[t]!]!]!;
+  for (const before of own) if (place[before]! >= done[thing[before]!]!) return false;
   return true;
 }
 
@@ -95,9 +96,9 @@ export function doAll(
   for (let more = true; more;) {
     more = false;
     for (const t of among) {
-      while (isReady(problem, done, t) && problem.pencil[problem.chains[t][done[t]]] === pencil) {
-        each?.(problem.chains[t][done[t]]);
-        done[t]++;
+      while (isReady(problem, done, t) && problem.pencil[problem.chains[t]![done[t]!]!] === pencil) {
+        each?.(problem.chains[t]![done[t]!]!);
+        done[t]!++;
         any = more = true;
       }
     }
@@ -113,11 +114,11 @@ export function mostOpenIn({ chains, needs, thing, place }: Problem, order: read
   const done = new Uint16Array(chains.length);
   let [open, most] = [0, 0];
   for (const step of order) {
-    const t = thing[step];
+    const t = thing[step]!;
     if (place[step] !== done[t]) return Infinity;
-    for (const before of needs[step]) if (place[before] >= done[thing[before]]) return Infinity;
-    if (done[t]++ === 0) open++;
-    if (done[t] === chains[t].length) open--;
+    for (const before of needs[step]!) if (place[before]! >= done[thing[before]!]!) return Infinity;
+    if (done[t]!++ === 0) open++;
+    if (done[t] === chains[t]!.length) open--;
     most = Math.max(most, open);
   }
   return order.length === thing.length ? most : Infinity;

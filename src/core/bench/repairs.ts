@@ -1,29 +1,15 @@
-import { type Pressure } from '../laydown/index.ts';
 import { type Region } from '../lineart/index.ts';
 import { type Zone, zoneWords } from '../recipe/index.ts';
 import { type StepFacts } from './make-steps.ts';
 import { minutesFor } from './rates.ts';
-import { type Step, boxAround } from './step.ts';
-
-/** Ids of repairs begin so; no layer's does. */
-export const REPAIR = 'repair-';
+import { boxAround } from './step.ts';
+import type { Step } from './schemas.ts';
+import { REPAIR } from './repair-ids.ts';
+import type { RepairOfThing } from './schemas.ts';
 
 /** Something that makes a mistake good: a step of its own beside those that recipes ask for. */
-export interface Repair {
-  /** Begins with {@link REPAIR}. */
-  id: string;
+export interface Repair extends RepairOfThing {
   thingId: string;
-  regionIds: readonly number[];
-  /** The pencil that is laid, or that a tool works. */
-  pencil: string;
-  tool?: string;
-  pressure: Pressure;
-  passes: number;
-  /** How much of its regions it goes over, mm2. */
-  areaMm2: number;
-  /** Before all else that is left, or once the rest of its thing is done. */
-  when: 'next' | 'last';
-  purpose: string;
 }
 
 /** A repair up to this area is done with a sharp point, mm2. */

@@ -1,5 +1,5 @@
 import { type Rule, type RuledPage, ruleById } from './rules/index.ts';
-import { type Step } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /** A wish of a rule that could not be kept. */
 export interface LeftOut {

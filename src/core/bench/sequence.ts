@@ -9,7 +9,7 @@ import { lowerBound } from './lower-bound.ts';
 import { type Overhead, Pricing } from './overhead.ts';
 import { Polish } from './polish.ts';
 import { type Problem, doAll, mostOpenIn, problemOf } from './problem.ts';
-import { type Step } from './step.ts';
+import type { Step } from './schemas.ts';
 
 export interface SequenceOptions {
   /** How many things may be begun and unfinished at once. Default 4. */
@@ -120,7 +120,7 @@ export async function sequence(
     }
     if (run.now() >= ends) break;
   }
-  const order = best.steps.map((step) => steps[step]);
+  const order = best.steps.map((step) => steps[step]!);
   const sittings = cutSittings(order, sittingMinutes, costs);
   return {
     ...best.overhead,

@@ -1,4 +1,4 @@
-import { type Step } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /**
  * The steps that are still to be done, in the order in which they come up: what was put off comes last, and with it what

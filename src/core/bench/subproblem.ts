@@ -26,16 +26,17 @@ export class Subproblem {
     start: Uint16Array,
     end: Uint16Array,
   ) {
-    const between = (t: number) => chains[t].subarray(start[t], end[t]);
-    const begun = among.filter((t) => start[t] < end[t]);
-    const pencilsOf = (t: number) => Uint16Array.from(between(t), (step) => pencil[step]);
+    const between = (t: number) => chains[t]!.subarray(start[t], end[t]);
+    const begun = among.filter((t) => start[t]! < end[t]!);
+    const pencilsOf = (t: number) => Uint16Array.from(between(t), (step) => pencil[step]!);
     const bound = new Set<number>();
     for (const t of begun) {
       for (const step of between(t)) {
-        for (const before of needs[step]) if (place[before] >= start[thing[before]]) bound.add(t).add(thing[before]);
+        for (const before of needs[step]!)
+          if (place[before]! >= start[thing[before]!]!) bound.add(t).add(thing[before]!);
       }
     }
-    const open = withoutEmbedded(begun.map(pencilsOf), (k) => bound.has(begun[k])).map((k) => begun[k]);
+    const open = withoutEmbedded(begun.map(pencilsOf), (k) => bound.has(begun[k]!)).map((k) => begun[k]!);
     const local = new Map(open.map((t, k) => [t, k]));
     this.among = open;
     this.things = open.length;
@@ -45,12 +46,12 @@ export class Subproblem {
     this.#needs = open.map((t) =>
       Array.from(between(t), (step) => {
         const own: [number, number][] = [];
-        for (const before of needs[step]) {
-          const [u, at] = [thing[before], place[before]];
-          if (at < start[u]) continue;
+        for (const before of needs[step]!) {
+          const [u, at] = [thing[before]!, place[before]!];
+          if (at < start[u]!) continue;
           const k = local.get(u);
-          if (k === undefined || at >= end[u]) return null;
-          own.push([k, at - start[u]]);
+          if (k === undefined || at >= end[u]!) return null;
+          own.push([k, at - start[u]!]);
         }
         return own;
       }),
@@ -62,15 +63,14 @@ export class Subproblem {
   }
 
   #isReady(done: Uint16Array, k: number): boolean {
-    if (done[k] >= this.#pencils[k].length) return false;
+    if (done[k]! >= this.#pencils[k]!.length) return false;
     if (this.#isFree) return true;
-    const needs = this.#needs[k][done[k]];
-    return needs !== null && needs.every(([other, at]) => done[other] > at);
+    return this.#needs[k]![done[k]!]?.every(([other, at]) => done[other]! > at) ?? false;
   }
 
   #pencilsReady(done: Uint16Array): Set<number> {
     const ready = new Set<number>();
-    for (let k = 0; k < this.things; k++) if (this.#isReady(done, k)) ready.add(this.#pencils[k][done[k]]);
+    for (let k = 0; k < this.things; k++) if (this.#isReady(done, k)) ready.add(this.#pencils[k]![done[k]!]!);
     return ready;
   }
 
@@ -79,9 +79,9 @@ export class Subproblem {
     for (let more = true; more;) {
       more = false;
       for (let k = 0; k < this.things; k++) {
-        const own = this.#pencils[k];
-        while (own[done[k]] === pencil && this.#isReady(done, k)) {
-          done[k]++;
+        const own = this.#pencils[k]!;
+        while (own[done[k]!] === pencil && this.#isReady(done, k)) {
+          done[k]!++;
           more = !this.#isFree;
         }
       }
@@ -91,7 +91,7 @@ export class Subproblem {
   /** Whether nothing wants a pencil any more. */
   #isThrough(done: Uint16Array, pencil: number): boolean {
     for (let k = 0; k < done.length; k++) {
-      const wants = this.#wants[k][done[k]];
+      const wants = this.#wants[k]![done[k]!]!;
       for (let w = 0; w < wants.length; w += 2) if (wants[w] === pencil) return false;
     }
     return true;
@@ -116,8 +116,8 @@ export class Subproblem {
   keyOf(done: Uint16Array): number {
     let [high, low] = [0, 0];
     for (let k = 0; k < done.length; k++) {
-      low = (low + Math.imul(done[k] + 1, this.#mix[k])) | 0;
-      high = (Math.imul(high, 31) + done[k]) & 0x1fffff;
+      low = (low + Math.imul(done[k]! + 1, this.#mix[k]!)) | 0;
+      high = (Math.imul(high, 31) + done[k]!) & 0x1fffff;
     }
     return high * 4_294_967_296 + (low >>> 0);
   }
@@ -127,14 +127,14 @@ export class Subproblem {
     const most = this.#most.fill(0);
     let [all, steps] = [0, 0];
     for (let k = 0; k < done.length; k++) {
-      const wants = this.#wants[k][done[k]];
+      const wants = this.#wants[k]![done[k]!]!;
       for (let w = 0; w < wants.length; w += 2) {
-        const more = wants[w + 1] - most[wants[w]];
+        const more = wants[w + 1]! - most[wants[w]!]!;
         if (more <= 0) continue;
-        most[wants[w]] += more;
+        most[wants[w]!]! += more;
         all += more;
       }
-      steps += this.#pencils[k].length - done[k];
+      steps += this.#pencils[k]!.length - done[k]!;
     }
     // Of states that need as many, the one with fewer steps left comes first.
     return all + steps / 10_000;
@@ -145,7 +145,7 @@ export class Subproblem {
 function runsOfEach(own: Uint16Array, from: number): Uint16Array {
   const runs = new Map<number, number>();
   for (let i = from; i < own.length; i++) {
-    if (i === from || own[i] !== own[i - 1]) runs.set(own[i], (runs.get(own[i]) ?? 0) + 1);
+    if (i === from || own[i] !== own[i - 1]) runs.set(own[i]!, (runs.get(own[i]!) ?? 0) + 1);
   }
   return Uint16Array.from([...runs].flat());
 }

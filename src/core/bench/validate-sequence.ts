@@ -1,4 +1,4 @@
-import { type Step } from './step.ts';
+import type { Step } from './schemas.ts';
 
 /**
  * Checks an order of steps from scratch, apart from the code that made it.

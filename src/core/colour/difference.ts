@@ -25,7 +25,8 @@ export function deltaE2000(first: Lab, second: Lab): number {
 export function deltasE2000(from: Lab, labs: Float64Array, out: Float64Array = new Float64Array(labs.length / 3)) {
   if (labs.length !== 3 * out.length) throw new RangeError('Each colour needs its L*, a* and b*.');
   const [l, a, b] = from;
-  for (let i = 0, k = 0; i < out.length; i++, k += 3) out[i] = difference(l, a, b, labs[k], labs[k + 1], labs[k + 2]);
+  for (let i = 0, k = 0; i < out.length; i++, k += 3)
+    out[i] = difference(l, a, b, labs[k]!, labs[k + 1]!, labs[k + 2]!);
   return out;
 }
 

@@ -16,10 +16,10 @@ function xyzOfSpectrum(reflectance: Spectrum): Xyz {
   let y = 0;
   let z = 0;
   for (let i = 0; i < BANDS; i++) {
-    const r = reflectance[i];
-    x += WEIGHTS[0][i] * r;
-    y += WEIGHTS[1][i] * r;
-    z += WEIGHTS[2][i] * r;
+    const r = reflectance[i]!;
+    x += WEIGHTS[0][i]! * r;
+    y += WEIGHTS[1][i]! * r;
+    z += WEIGHTS[2][i]! * r;
   }
   return [x, y, z];
 }

@@ -30,8 +30,8 @@ export const WEIGHTS: readonly [Float64Array, Float64Array, Float64Array] = (() 
     new Float64Array(BANDS),
   ];
   let total = 0;
-  for (let i = 0; i < BANDS; i++) total += D65[i] * MATCHING[3 * i + 1];
-  for (let i = 0; i < BANDS; i++) for (let c = 0; c < 3; c++) rows[c][i] = (D65[i] * MATCHING[3 * i + c]) / total;
+  for (let i = 0; i < BANDS; i++) total += D65[i]! * MATCHING[3 * i + 1]!;
+  for (let i = 0; i < BANDS; i++) for (let c = 0; c < 3; c++) rows[c]![i] = (D65[i]! * MATCHING[3 * i + c]!) / total;
   return rows;
 })();
 

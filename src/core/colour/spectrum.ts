@@ -68,7 +68,7 @@ function dampedStep(c: Coefficients, error: Lab, target: Lab, damping: number): 
   const h = 1e-5;
   const columns = [0, 1, 2].map((k) => {
     const moved: Coefficients = [...c];
-    moved[k] += h;
+    moved[k]! += h;
     const e = miss(moved, target);
     return [(e[0] - error[0]) / h, (e[1] - error[1]) / h, (e[2] - error[2]) / h];
   });

@@ -65,5 +65,5 @@ export function hexOfLab(lab: Lab): string {
 }
 
 function dot(matrix: readonly number[], row: number, [x, y, z]: Xyz): number {
-  return matrix[3 * row] * x + matrix[3 * row + 1] * y + matrix[3 * row + 2] * z;
+  return matrix[3 * row]! * x + matrix[3 * row + 1]! * y + matrix[3 * row + 2]! * z;
 }

@@ -111,7 +111,7 @@ export function filmBetween(specks: number, bare: number, seen: number, n: numbe
 export function reflectanceOf(ground: Ground): Spectrum {
   const out = new Float64Array(BANDS);
   for (let i = 0; i < BANDS; i++) {
-    out[i] = specked(ground.specks, ground.bare[i], ground.covered[i], ground.yuleNielsen);
+    out[i] = specked(ground.specks, ground.bare[i]!, ground.covered[i]!, ground.yuleNielsen);
   }
   return out;
 }

@@ -20,6 +20,7 @@ export {
   type CardFit,
   type OverlayReading,
   PATCH_PASSES,
+  SINGLE_PATCHES,
   type PaperFit,
   type Patch,
   type PatchReading,

@@ -21,7 +21,7 @@ export function filmOver(k: number, s: number, t: number, ground: number): numbe
  * @param s scattering, above 0, as many bands
  */
 export function filmConstants(k: Float64Array, s: Float64Array): { a: Float64Array; b: Float64Array } {
-  const a = k.map((value, i) => 1 + value / s[i]);
+  const a = k.map((value, i) => 1 + value / s[i]!);
   return { a, b: a.map((value) => Math.sqrt(value * value - 1)) };
 }
 

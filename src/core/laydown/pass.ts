@@ -131,9 +131,10 @@ export function groundAfter(
   const share = 1 / (1 - pass.specksLaid);
   for (let i = 0; i < BANDS; i++) {
     let root = 0;
-    if (untouched > 0) root += untouched * Math.sqrt(ground.covered[i]);
-    if (again > 0) root += again * Math.sqrt(throughFilm(a[i], bCothOf(b[i], s[i] * thick.again), ground.covered[i]));
-    if (newly > 0) root += newly * Math.sqrt(throughFilm(a[i], bCothOf(b[i], s[i] * thick.newly), ground.bare[i]));
+    if (untouched > 0) root += untouched * Math.sqrt(ground.covered[i]!);
+    if (again > 0)
+      root += again * Math.sqrt(throughFilm(a[i]!, bCothOf(b[i]!, s[i]! * thick.again), ground.covered[i]!));
+    if (newly > 0) root += newly * Math.sqrt(throughFilm(a[i]!, bCothOf(b[i]!, s[i]! * thick.newly), ground.bare[i]!));
     covered[i] = (root * share) ** 2;
   }
   const deposits = [...ground.deposits, { k, s, mass: pass.mass - ground.mass, loose, soluble }];

@@ -64,7 +64,7 @@ export function pencilOptics({
   const target = spectrumOfLab(masstone);
   const mean = target.reduce((sum, value) => sum + value, 0) / BANDS;
   const s = scattering(scatter * SCATTER.least * 10 ** (SCATTER.decades * share), slope).map(
-    (value, i) => value * (Math.max(0.01, target[i]) / mean) ** tinted,
+    (value, i) => value * (Math.max(0.01, target[i]!) / mean) ** tinted,
   );
   const paper = bareGround(masstoneOn);
   const passes: PassGeometry[] = [];
@@ -76,8 +76,8 @@ export function pencilOptics({
   }
   const k = new Float64Array(BANDS);
   for (let i = 0; i < BANDS; i++) {
-    const film = filmBetween(state.specks, paper.bare[i], target[i], paper.yuleNielsen);
-    k[i] = absorptionFor(film, paper.bare[i], passes, s[i]);
+    const film = filmBetween(state.specks, paper.bare[i]!, target[i]!, paper.yuleNielsen);
+    k[i] = absorptionFor(film, paper.bare[i]!, passes, s[i]!);
   }
   return { type, presses, k, s, ...filmConstants(k, s) };
 }

@@ -31,8 +31,8 @@ export function remixed(ground: Ground, { specks, share, absorbs = 1, scatters =
   const wherePigmentWas = evenFilm(ground.deposits, ground.bare, thick, strength);
   const whereItRan = evenFilm(ground.deposits, ground.bare, spread, strength);
   const covered = ground.covered.map((value, i) => {
-    const stayed = (1 - free) * Math.sqrt(value) + free * Math.sqrt(wherePigmentWas[i]);
-    return ((before * stayed + (after - before) * Math.sqrt(whereItRan[i])) / after) ** 2;
+    const stayed = (1 - free) * Math.sqrt(value) + free * Math.sqrt(wherePigmentWas[i]!);
+    return ((before * stayed + (after - before) * Math.sqrt(whereItRan[i]!)) / after) ** 2;
   });
   return { ...ground, covered, specks };
 }
@@ -59,10 +59,10 @@ export function evenFilm(
   for (let i = 0; i < BANDS; i++) {
     let [k, s] = [0, 0];
     for (const deposit of deposits) {
-      k += (deposit.mass / mass) * deposit.k[i];
-      s += (deposit.mass / mass) * deposit.s[i];
+      k += (deposit.mass / mass) * deposit.k[i]!;
+      s += (deposit.mass / mass) * deposit.s[i]!;
     }
-    film[i] = filmOver(absorbs * k, scatters * s, thickness, bare[i]);
+    film[i] = filmOver(absorbs * k, scatters * s, thickness, bare[i]!);
   }
   return film;
 }

@@ -43,12 +43,12 @@ export function workedGround(paper: Paper, lab: Lab, toothLeft: ToothLeft): Grou
   // so much bare paper allows shows less of it.
   const whole = spectrumOfLab(lab);
   const specks = whole.reduce(
-    (most, value, i) => Math.min(most, 0.95 * (value / paperGround.bare[i]) ** (1 / n)),
+    (most, value, i) => Math.min(most, 0.95 * (value / paperGround.bare[i]!) ** (1 / n)),
     state.specks,
   );
   const covered = new Float64Array(BANDS);
   for (let i = 0; i < BANDS; i++) {
-    const root = (whole[i] ** (1 / n) - specks * paperGround.bare[i] ** (1 / n)) / (1 - specks);
+    const root = (whole[i]! ** (1 / n) - specks * paperGround.bare[i]! ** (1 / n)) / (1 - specks);
     covered[i] = Math.min(1, root) ** n;
   }
   return { ...paperGround, covered, specks, filled, mass };

@@ -37,7 +37,7 @@ export function bodiesOf(page: PageGeometry, box: Box, regionIds: readonly numbe
   const most = form.over === 'region' ? SHADE_REACH_MM * page.pixelsPerMm : Infinity;
   const reach = new Float32Array(count + 1).fill(1);
   for (let i = 0; i < body.length; i++) {
-    if (body[i] > 0 && distance[i] > reach[body[i]]) reach[body[i]] = Math.min(most, distance[i]);
+    if (body[i]! > 0 && distance[i]! > reach[body[i]!]!) reach[body[i]!] = Math.min(most, distance[i]!);
   }
   return { box, body, distance, reach, axes: form.leans === 'across' ? axesOf(body, width, count) : [] };
 }
@@ -50,7 +50,7 @@ function regionsIn({ width, grown }: PageGeometry, { left, top, right, bottom }:
   for (let y = top, o = 0; y < bottom; y++) {
     for (let x = left, i = y * width + left; x < right; x++, i++, o++) {
       // Neighbouring pixels mostly belong to one region.
-      if (grown[i] !== last) place = order.get((last = grown[i])) ?? 0;
+      if (grown[i] !== last) place = order.get((last = grown[i]!)) ?? 0;
       body[o] = place;
     }
   }
@@ -62,7 +62,7 @@ export function partsIn(page: PageGeometry, box: Box, regionIds: readonly number
   const { body } = regionsIn(page, box, regionIds);
   const width = box.right - box.left;
   const open = new Uint8Array(body.length);
-  for (let i = 0; i < body.length; i++) open[i] = body[i] > 0 ? 1 : 0;
+  for (let i = 0; i < body.length; i++) open[i] = body[i]! > 0 ? 1 : 0;
   const stack: number[] = [];
   let count = 0;
   const take = (i: number) => {
@@ -106,7 +106,7 @@ function windowOf({ width, distance }: PageGeometry, { left, top, right, bottom 
 function axesOf(body: Uint16Array, width: number, count: number): (Axis | null)[] {
   const sums = Array.from({ length: count + 1 }, () => ({ n: 0, x: 0, y: 0, xx: 0, yy: 0, xy: 0 }));
   each((id, x, y) => {
-    const sum = sums[id];
+    const sum = sums[id]!;
     sum.n++;
     sum.x += x;
     sum.y += y;
@@ -136,20 +136,20 @@ function axesOf(body: Uint16Array, width: number, count: number): (Axis | null)[
     const { least, most } = sides[id]!;
     const at = along(axis, x, y) - axis.first;
     const across = y * axis.cos - x * axis.sin;
-    if (across < least[at]) least[at] = across;
-    if (across > most[at]) most[at] = across;
+    if (across < least[at]!) least[at] = across;
+    if (across > most[at]!) most[at] = across;
   });
   return axes.map((axis, id) => {
     if (!axis) return null;
     const { cos, sin, first } = axis;
     const { least, most } = sides[id]!;
     // An outline goes in steps of a pixel: two on each side at the least.
-    const reach = Math.max(2, Math.round((SMOOTH * sums[id].n) / least.length));
+    const reach = Math.max(2, Math.round((SMOOTH * sums[id]!.n) / least.length));
     return { cos, sin, first, least: smoothed(least, reach), most: smoothed(most, reach) };
   });
 
   function each(look: (id: number, x: number, y: number) => void) {
-    for (let i = 0; i < body.length; i++) if (body[i] > 0) look(body[i], i % width, Math.floor(i / width));
+    for (let i = 0; i < body.length; i++) if (body[i]! > 0) look(body[i]!, i % width, Math.floor(i / width));
   }
 }
 
@@ -161,11 +161,11 @@ function smoothed(values: Float32Array, reach: number): Float32Array {
   // Sums and counts of all before each place.
   const [sums, counts] = [new Float64Array(values.length + 1), new Uint32Array(values.length + 1)];
   values.forEach((value, i) => {
-    sums[i + 1] = sums[i] + (Number.isFinite(value) ? value : 0);
-    counts[i + 1] = counts[i] + Number(Number.isFinite(value));
+    sums[i + 1] = sums[i]! + (Number.isFinite(value) ? value : 0);
+    counts[i + 1] = counts[i]! + Number(Number.isFinite(value));
   });
   return values.map((_, i) => {
     const [from, to] = [Math.max(0, i - reach), Math.min(values.length, i + reach + 1)];
-    return (sums[to] - sums[from]) / (counts[to] - counts[from]);
+    return (sums[to]! - sums[from]!) / (counts[to]! - counts[from]!);
   });
 }

@@ -1,4 +1,4 @@
-import { type MainLight } from './lighting.ts';
+import type { MainLight } from './schemas.ts';
 import { type PageGeometry, coarsePage, coarseness } from './page.ts';
 
 /** How far things are taken to stand above what lies behind them, mm: so far a shadow reaches under a light at 45 degrees. */
@@ -66,17 +66,17 @@ function look(
   const reach = dx.length;
   for (let y = 0, i = 0; y < height; y++) {
     for (let x = 0; x < width; x++, i++) {
-      const own = grown[i];
-      if (distance[i] > reach + 1 || !takes[own]) continue;
-      const order = orderOf[own];
+      const own = grown[i]!;
+      if (distance[i]! > reach + 1 || !takes[own]) continue;
+      const order = orderOf[own]!;
       // No other region lies nearer than the nearest line.
-      for (let k = Math.max(0, Math.floor(distance[i]) - 1); k < reach; k++) {
-        const px = x + dx[k];
-        const py = y + dy[k];
+      for (let k = Math.max(0, Math.floor(distance[i]!) - 1); k < reach; k++) {
+        const px = x + dx[k]!;
+        const py = y + dy[k]!;
         if (px < 0 || py < 0 || px >= width || py >= height) break;
-        const other = grown[py * width + px];
-        if (other === own || orderOf[other] >= order) continue;
-        shadow[i] = Math.min(255, shadow[i] + 255 * weight * (1 - k / reach));
+        const other = grown[py * width + px]!;
+        if (other === own || orderOf[other]! >= order) continue;
+        shadow[i] = Math.min(255, shadow[i]! + 255 * weight * (1 - k / reach));
         break;
       }
     }
@@ -95,7 +95,7 @@ function enlarged(page: PageGeometry, coarse: PageGeometry, field: Uint8Array, s
       const right = left + 1 < coarse.width ? left + 1 : left;
       for (const at of [above + left, above + right, below + left, below + right]) {
         if (coarse.grown[at] !== own) continue;
-        out[i] = field[at];
+        out[i] = field[at]!;
         break;
       }
     }

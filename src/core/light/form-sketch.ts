@@ -1,6 +1,6 @@
 import { type Region, type RgbaImage, distanceTo } from '../lineart/index.ts';
 import { type Form } from './forms/index.ts';
-import { type MainLight } from './lighting.ts';
+import type { MainLight } from './schemas.ts';
 import { pageFields } from './page-fields.ts';
 
 /** Lines of equal value in a sketch. */
@@ -32,12 +32,12 @@ export function formSketch(form: Form, main: MainLight, size: number): RgbaImage
   const thing = { id: 'sketch', regionIds: [1], form: form.id, material: null, sources: [] };
   const { tone } = pageFields(page, [thing], { main, glows: [] });
   const data = new Uint8ClampedArray(4 * size * size);
-  const level = (i: number) => Math.floor((tone[i] * LINES) / 256);
+  const level = (i: number) => Math.floor((tone[i]! * LINES) / 256);
   for (let i = 0; i < inside.length; i++) {
     if (!inside[i]) continue;
-    const line = distance[i] > 1.5 && (level(i) !== level(i - 1) || level(i) !== level(i - size));
-    const edge = distance[i] <= 1.5;
-    data.fill(edge ? 40 : 70 + (tone[i] * 178) / 255 - (line ? 44 : 0), 4 * i, 4 * i + 3);
+    const line = distance[i]! > 1.5 && (level(i) !== level(i - 1) || level(i) !== level(i - size));
+    const edge = distance[i]! <= 1.5;
+    data.fill(edge ? 40 : 70 + (tone[i]! * 178) / 255 - (line ? 44 : 0), 4 * i, 4 * i + 3);
     data[4 * i + 3] = 255;
   }
   return { width: size, height: size, data };

@@ -29,7 +29,7 @@ export function glowContrasts(
   const thingOf = new Map(things.flatMap(({ id, regionIds }) => regionIds.map((region) => [region, id] as const)));
   return glowFields(page, things, lighting).map((field, k) => {
     if (!field) return null;
-    const reach = lighting.glows[k].reachMm * page.pixelsPerMm;
+    const reach = lighting.glows[k]!.reachMm * page.pixelsPerMm;
     const [near, far] = [
       { sum: 0, n: 0 },
       { sum: 0, n: 0 },
@@ -38,14 +38,14 @@ export function glowContrasts(
     const { left, top, right, bottom } = field.box;
     for (let y = top, o = 0; y < bottom; y++) {
       for (let x = left, i = y * page.width + left; x < right; x++, i++, o++) {
-        const out = field.distance[o] / reach;
-        const thing = thingOf.get(page.grown[i]);
-        if (out === 0 || out >= 1 || page.grown[i] === 0 || thing === lighting.glows[k].thingId) continue;
+        const out = field.distance[o]! / reach;
+        const thing = thingOf.get(page.grown[i]!);
+        if (out === 0 || out >= 1 || page.grown[i] === 0 || thing === lighting.glows[k]!.thingId) continue;
         if (out > NEAR && out < FAR) continue;
         const part = out <= NEAR ? near : far;
-        part.sum += tone[i];
+        part.sum += tone[i]!;
         part.n++;
-        if (part === far && thing) byThing.set(thing, (byThing.get(thing) ?? 0) + tone[i]);
+        if (part === far && thing) byThing.set(thing, (byThing.get(thing) ?? 0) + tone[i]!);
       }
     }
     const palest = [...byThing].reduce<[string, number] | null>((a, b) => (a && a[1] >= b[1] ? a : b), null);

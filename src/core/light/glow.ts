@@ -37,7 +37,7 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
   const blocked = new Uint8Array(width * height);
   for (let y = 0, o = 0; y < height; y++) {
     for (let x = 0, i = (box.top + y) * page.width + box.left; x < width; x++, i++, o++)
-      blocked[o] = blocks[page.grown[i]];
+      blocked[o] = blocks[page.grown[i]!]!;
   }
   const distance = distanceTo(anyOf(body), width, height);
   const out = new Float32Array(width * height);
@@ -50,7 +50,7 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
     for (let y = 0, i = 0; y < high; y++) {
       for (let x = 0, o = (own.top + y) * width + own.left; x < wide; x++, i++, o++) {
         if (body[o] === part.id) pixels[i] = 1;
-        behind[i] = blocked[o];
+        behind[i] = blocked[o]!;
       }
     }
     const from = distanceTo(pixels, wide, high);
@@ -60,10 +60,10 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
       : null;
     for (let y = 0, i = 0; y < high; y++) {
       for (let x = 0, o = (own.top + y) * width + own.left; x < wide; x++, i++, o++) {
-        if (from[i] >= reach) continue;
+        if (from[i]! >= reach) continue;
         const seen = !visible || behind[i] ? 1 : visible(x, y);
-        const lit = glow.strength * (1 - from[i] / reach) * seen;
-        if (lit > out[o]) out[o] = lit;
+        const lit = glow.strength * (1 - from[i]! / reach) * seen;
+        if (lit > out[o]!) out[o] = lit;
       }
     }
   }
@@ -85,7 +85,7 @@ function partsOf(body: Uint16Array, width: number, count: number) {
   }));
   for (let o = 0; o < body.length; o++) {
     if (body[o] === 0) continue;
-    const part = parts[body[o] - 1];
+    const part = parts[body[o]! - 1]!;
     const [x, y] = [o % width, Math.floor(o / width)];
     part.n++;
     part.x += x;
@@ -154,7 +154,7 @@ function shadowsOf(
     const r = Math.hypot(dx, dy);
     if (r < 1) return 1;
     const at = Math.atan2(dy, dx) / each;
-    const nearest = near[(Math.round(at) + rays) % rays];
+    const nearest = near[(Math.round(at) + rays) % rays]!;
     if (nearest >= r) return 1;
     // What blocks nearest to the light has the softest edge: none further aside matters.
     const side = Math.ceil(softness(nearest, r) / each);
@@ -163,7 +163,7 @@ function shadowsOf(
     let begun = 0;
     let last = Infinity;
     for (let ray = middleRay - side; ray <= middleRay + side + 1; ray++) {
-      const d = ray <= middleRay + side ? from[(ray + 2 * rays) % rays] : Infinity;
+      const d = ray <= middleRay + side ? from[(ray + 2 * rays) % rays]! : Infinity;
       const blocks = d < r;
       // Rays that are blocked beside each other hide one strip of the light, from its first edge to its last.
       if (blocks && last >= r) begun = onLight(ray - 0.5 - at, d, r);
@@ -181,7 +181,7 @@ function leastWithin(ring: Float32Array, reach: number): Float32Array {
     if (value === Infinity) return;
     for (let k = -reach; k <= reach; k++) {
       const at = (i + k + ring.length) % ring.length;
-      if (value < least[at]) least[at] = value;
+      if (value < least[at]!) least[at] = value;
     }
   });
   return least;

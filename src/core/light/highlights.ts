@@ -50,14 +50,14 @@ export function layHighlights(
   const width = box.right - box.left;
   const best = Array.from(reach, () => ({ score: -1, x: 0, y: 0, tone: 0 }));
   each((id, x, y, i) => {
-    const score = tone[i] + TOWARDS_MIDDLE * Math.min(1, distance[y * width + x] / reach[id]);
-    if (score > best[id].score) best[id] = { score, x, y, tone: tone[i] };
+    const score = tone[i]! + TOWARDS_MIDDLE * Math.min(1, distance[y * width + x]! / reach[id]!);
+    if (score > best[id]!.score) best[id] = { score, x, y, tone: tone[i]! };
   });
   const perMm = page.pixelsPerMm;
   const shapes = best.map(({ score, x, y, tone: lightest }, id): Shape | null => {
     if (score < 0 || lightest < LIT || id === 0) return null;
-    const wide = Math.min(MOST_MM[edge] / 2, SHARE[edge] * (reach[id] / perMm)) * perMm;
-    const half = Math.max(wide, Math.min((LEAST_MM / 2) * perMm, reach[id] / 2));
+    const wide = Math.min(MOST_MM[edge] / 2, SHARE[edge] * (reach[id]! / perMm)) * perMm;
+    const half = Math.max(wide, Math.min((LEAST_MM / 2) * perMm, reach[id]! / 2));
     const axis = axes[id];
     const long = axis ? Math.max(LONGER * half, (OF_AXIS * axis.least.length) / 2) : LONGER * half;
     return { x, y, half, long, cos: axis?.cos ?? Math.SQRT1_2, sin: axis?.sin ?? -Math.SQRT1_2 };
@@ -70,15 +70,15 @@ export function layHighlights(
       (dx * shape.cos + dy * shape.sin) / shape.long,
       (dy * shape.cos - dx * shape.sin) / shape.half,
     );
-    if (edge === 'hard') tone[i] = away <= 1 ? 255 : BESIDE * tone[i];
-    else if (away < 1) tone[i] += (255 - tone[i]) * (1 - Math.max(0, (away - CORE) / (1 - CORE)));
+    if (edge === 'hard') tone[i] = away <= 1 ? 255 : BESIDE * tone[i]!;
+    else if (away < 1) tone[i]! += (255 - tone[i]!) * (1 - Math.max(0, (away - CORE) / (1 - CORE)));
   });
   return shapes.flatMap((shape, id) => {
     if (!shape) return [];
     const { x, y, half, long, cos, sin } = shape;
     return [
       {
-        regionIds: form.over === 'region' ? [regionIds[id - 1]] : regionIds,
+        regionIds: form.over === 'region' ? [regionIds[id - 1]!] : regionIds,
         at: { x: (box.left + x + 0.5) / perMm, y: (box.top + y + 0.5) / perMm },
         lengthMm: (2 * long) / perMm,
         widthMm: (2 * half) / perMm,
@@ -91,7 +91,7 @@ export function layHighlights(
   function each(look: (id: number, x: number, y: number, i: number) => void) {
     for (let y = 0, o = 0; y < box.bottom - box.top; y++) {
       for (let x = 0, i = (box.top + y) * page.width + box.left; x < width; x++, i++, o++) {
-        if (body[o] > 0) look(body[o], x, y, i);
+        if (body[o]! > 0) look(body[o]!, x, y, i);
       }
     }
   }

@@ -1,6 +1,7 @@
 /** light: the form of each thing and all the light that falls on it, as fields per pixel. */
 export { type Form, FORMS, formById } from './forms/index.ts';
-export { type Glow, type Lighting, type MainLight, checkLighting } from './lighting.ts';
+export { type Glow, type Lighting, checkLighting } from './lighting.ts';
+export type { MainLight } from './schemas.ts';
 export { type Field, type FieldValue, FIELDS, MOST_SOURCES, valueAtStep } from './fields.ts';
 export { type FormedThing, type PageGeometry, type Source, coarsePage, coarsePageOf } from './page.ts';
 export { type DrawnReflection, drawnReflections } from './drawn-reflections.ts';

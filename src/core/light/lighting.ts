@@ -1,28 +1,12 @@
 import { type PointMm } from '../lineart/index.ts';
-
-/** The light that falls on the whole page. */
-export type MainLight =
-  | { kind: 'ambient' }
-  | {
-      kind: 'direction';
-      /** Where the light comes from: degrees clockwise from +x, y down, so 270 is from above. */
-      azimuthDegrees: number;
-      /** Height above the page, 5 (raking) to 90 (overhead) degrees. */
-      heightDegrees: number;
-    }
-  /** From behind what is drawn: its rims are pale and its middles dark. */
-  | { kind: 'behind' };
+import type { Light, MainLight } from './schemas.ts';
 
 /** Something that glows: a thing of the page, or a point where nothing is drawn. */
-export interface Glow {
+export interface Glow extends Omit<Light, 'pencil'> {
   /** The thing that glows, or null for a point. */
   thingId: string | null;
   /** Where the point is; of no meaning for a thing. */
   at: PointMm | null;
-  /** How far from its edge the glow is seen, mm, above 0. */
-  reachMm: number;
-  /** How bright it is beside its edge, above 0 to 1. */
-  strength: number;
 }
 
 /** All lights of a page, and where still water begins. */

@@ -5,7 +5,8 @@ import { finishOf } from './finish-of.ts';
 import { type Form, formById } from './forms/index.ts';
 import { type GlowField, spreadGlow } from './glow.ts';
 import { type Highlight, layHighlights } from './highlights.ts';
-import { type Lighting, type MainLight, checkLighting } from './lighting.ts';
+import { type Lighting, checkLighting } from './lighting.ts';
+import type { MainLight } from './schemas.ts';
 import { materialById, materialOf } from './materials.ts';
 import { type FormedThing, type PageGeometry, boxOf, coarsePage, coarseness, innerBoxOf } from './page.ts';
 import { reflections } from './reflections.ts';
@@ -82,7 +83,7 @@ export function lightOfPage(
   }
   const { tone, lit, shadow, along, out, turn, reflected } = surface;
   for (let i = 0; i < size; i++) {
-    reflected[i] = source[i] * VALUES_EACH_SOURCE + ((reflected[i] * (VALUES_EACH_SOURCE - 1) + 127) >> 8);
+    reflected[i] = source[i]! * VALUES_EACH_SOURCE + ((reflected[i]! * (VALUES_EACH_SOURCE - 1) + 127) >> 8);
   }
   return { fields: { tone, glow, lit, shadow, along, out, turn, reflect: reflected }, highlights };
 }
@@ -108,7 +109,7 @@ export function glowFields(
     const source = glow.thingId === null ? -1 : things.findIndex(({ id }) => id === glow.thingId);
     if (glow.thingId !== null && source < 0) return null;
     const blocks = Uint8Array.from(orderOf, (order) => Number(source >= 0 && order < source));
-    return spreadGlow(page, glow, source < 0 ? [] : things[source].regionIds, blocks);
+    return spreadGlow(page, glow, source < 0 ? [] : things[source]!.regionIds, blocks);
   });
 }
 
@@ -159,13 +160,13 @@ function glowOf(page: PageGeometry, things: readonly FormedThing[], lighting: Li
       const { box, glow } = field;
       for (let y = box.top, o = 0; y < box.bottom; y++) {
         for (let x = box.left, i = y * coarse.width + x; x < box.right; x++, i++, o++) {
-          if (glow[o] > all[i]) all[i] = glow[o];
+          if (glow[o]! > all[i]!) all[i] = glow[o]!;
         }
       }
     }
     enlargedEvenly(page, coarse, all, step, (i, value) => {
       const lit = 255 * value + 0.5;
-      if (lit > out[i]) out[i] = lit;
+      if (lit > out[i]!) out[i] = lit;
     });
   }
   return out;
@@ -182,7 +183,7 @@ function arrivingOn(page: PageGeometry, things: readonly FormedThing[], lighting
   enlargedEvenly(page, coarse, found.strength, step, (i, value) => (arriving[i] = 255 * value + 0.5));
   for (let y = 0, i = 0; y < page.height; y++) {
     const row = Math.min(coarse.height - 1, Math.floor(y / step)) * coarse.width;
-    for (let x = 0; x < page.width; x++, i++) source[i] = found.source[row + Math.floor(x / step)];
+    for (let x = 0; x < page.width; x++, i++) source[i] = found.source[row + Math.floor(x / step)]!;
   }
   return { arriving, source };
 }

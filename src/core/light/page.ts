@@ -114,6 +114,6 @@ function sampled<Raster extends Uint16Array | Float32Array>(
   into: Raster,
 ): Raster {
   const across = Math.ceil(width / step);
-  for (let o = 0; o < into.length; o++) into[o] = raster[Math.floor(o / across) * step * width + (o % across) * step];
+  for (let o = 0; o < into.length; o++) into[o] = raster[Math.floor(o / across) * step * width + (o % across) * step]!;
   return into;
 }

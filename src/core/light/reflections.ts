@@ -54,7 +54,7 @@ export function sourcesOf(
     if (sky && sky.id !== id && !materialOf(material)?.mirrors && !seen.has(sky.id)) seen.set(sky.id, most / 4 || 1);
     const ranked = [...seen].sort((p, q) => q[1] - p[1]).slice(0, MOST_SOURCES);
     if (ranked.length === 0) return [];
-    const largest = ranked[0][1];
+    const largest = ranked[0]![1];
     return [[id, ranked.map(([thingId, much]) => ({ thingId, weight: shows * Math.sqrt(much / largest) }))]];
   });
   return new Map(sources);
@@ -113,7 +113,7 @@ export function reflections(
     if (regions.length === 0) return;
     const box = boxOf(regions, page);
     const take = (i: number, much: number, place: number) => {
-      if (much <= strength[i]) return;
+      if (much <= strength[i]!) return;
       strength[i] = much;
       source[i] = place;
     };
@@ -122,7 +122,7 @@ export function reflections(
       const other = orders.get(thingId);
       if (other === undefined) return;
       if (mirrors) mirror(page, box, order, other, lighting, orderOf, (i, much) => take(i, weight * much, place));
-      else if (materialOf(things[other].material)?.overhead)
+      else if (materialOf(things[other]!.material)?.overhead)
         fromAbove(page, box, order, orderOf, (i, much) => take(i, weight * much, place));
       else fromBeside(page, box, order, other, orderOf, (i, much) => take(i, weight * much, place));
     });
@@ -139,12 +139,12 @@ function fromBeside(page: PageGeometry, own: Box, order: number, other: number, 
   const width = box.right - box.left;
   const mask = new Uint8Array(width * (box.bottom - box.top));
   eachPixel(page, box, (i, o) => {
-    if (orderOf[page.grown[i]] === other) mask[o] = 1;
+    if (orderOf[page.grown[i]!] === other) mask[o] = 1;
   });
   if (!mask.includes(1)) return;
   const distance = distanceTo(mask, width, box.bottom - box.top);
   eachPixel(page, box, (i, o) => {
-    if (orderOf[page.grown[i]] === order && distance[o] < reach) take(i, 1 - distance[o] / reach);
+    if (orderOf[page.grown[i]!] === order && distance[o]! < reach) take(i, 1 - distance[o]! / reach);
   });
 }
 
@@ -152,7 +152,7 @@ function fromBeside(page: PageGeometry, own: Box, order: number, other: number, 
 function fromAbove(page: PageGeometry, own: Box, order: number, orderOf: Int32Array, take: Take): void {
   const height = Math.max(1, own.bottom - own.top);
   eachPixel(page, own, (i) => {
-    if (orderOf[page.grown[i]] === order) take(i, 0.8 * (1 - (Math.floor(i / page.width) - own.top) / height));
+    if (orderOf[page.grown[i]!] === order) take(i, 0.8 * (1 - (Math.floor(i / page.width) - own.top) / height));
   });
 }
 
@@ -169,12 +169,12 @@ function mirror(
   const { width, height, pixelsPerMm, grown } = page;
   const line = waterLineMm! * pixelsPerMm;
   eachPixel(page, own, (i) => {
-    if (orderOf[grown[i]] !== order) return;
+    if (orderOf[grown[i]!] !== order) return;
     const [x, y] = [i % width, Math.floor(i / width)];
     const at = mirroredAt({ x, y }, line, rippled ? pixelsPerMm : 0);
     const [mx, my] = [Math.round(at.x), Math.round(at.y)];
     if (mx < 0 || mx >= width || my < 0 || my >= line || y < line) return;
-    if (orderOf[grown[my * width + mx]] !== other) return;
+    if (orderOf[grown[my * width + mx]!] !== other) return;
     take(i, MIRRORS.near + (MIRRORS.far - MIRRORS.near) * Math.min(1, (y - line) / Math.max(1, height - line)));
   });
 }

@@ -63,11 +63,11 @@ export function shadeBodies(
     const down = box.top + y;
     const share = whole.bottom > whole.top + 1 ? (down - whole.top) / (whole.bottom - 1 - whole.top) : 0;
     for (let x = 0, i = down * page.width + box.left; x < width; x++, i++, o++) {
-      const id = body[o];
+      const id = body[o]!;
       if (id === 0) continue;
       along[i] = 255 * Math.min(1, Math.max(0, share)) + 0.5;
       out[i] = 255 * Math.min(1, Math.hypot(box.left + x - middle.x, down - middle.y) / furthest) + 0.5;
-      place.depth = Math.min(1, distance[o] / reach[id]);
+      place.depth = Math.min(1, distance[o]! / reach[id]!);
       if (glows) {
         tone[i] = 255 * (SOURCE_EDGE + (1 - SOURCE_EDGE) * place.depth) + 0.5;
         continue;
@@ -76,7 +76,7 @@ export function shadeBodies(
       const axis = axes[id];
       if (axis) {
         const at = Math.round(x * axis.cos + y * axis.sin) - axis.first;
-        const [least, most] = [axis.least[at], axis.most[at]];
+        const [least, most] = [axis.least[at]!, axis.most[at]!];
         const across = most > least ? (2 * (y * axis.cos - x * axis.sin - least)) / (most - least) - 1 : 0;
         place.across = Math.min(1, Math.max(-1, across));
         lean = form.lean(place);
@@ -88,17 +88,17 @@ export function shadeBodies(
         ny = lean * edgeward.dy;
       }
       turn[i] = 127.5 * (1 + nx * side[0] + ny * side[1]) + 0.5;
-      if (arriving[i] > 0) reflected[i] = arriving[i] * (lean === 0 ? 1 : facing(surface.reflectedFrom(i), nx, ny));
-      if (glow[i] > 0) lit[i] = glow[i] * (lean === 0 ? 1 : facing(surface.glowFrom(i), nx, ny)) + 0.5;
+      if (arriving[i]! > 0) reflected[i] = arriving[i]! * (lean === 0 ? 1 : facing(surface.reflectedFrom(i), nx, ny));
+      if (glow[i]! > 0) lit[i] = glow[i]! * (lean === 0 ? 1 : facing(surface.glowFrom(i), nx, ny)) + 0.5;
       if (shine) {
         // Metal shows what it faces: a light falls on it as a colour, and only a cast shadow dims it.
-        tone[i] = 255 * shine(nx, ny, box.left + x, down) * (1 - SHADOW_DIMS * (shadow[i] / 255)) + 0.5;
+        tone[i] = 255 * shine(nx, ny, box.left + x, down) * (1 - SHADOW_DIMS * (shadow[i]! / 255)) + 0.5;
         continue;
       }
       const own = form.fades
         ? form.fades(place.down)
-        : level * shade(nx, ny, Math.sqrt(Math.max(0, 1 - nx * nx - ny * ny)), shadow[i] / 255);
-      tone[i] = 255 * (1 - (1 - own) * (1 - GLOW_LIFTS * (lit[i] / 255))) + 0.5;
+        : level * shade(nx, ny, Math.sqrt(Math.max(0, 1 - nx * nx - ny * ny)), shadow[i]! / 255);
+      tone[i] = 255 * (1 - (1 - own) * (1 - GLOW_LIFTS * (lit[i]! / 255))) + 0.5;
     }
   }
 }
@@ -133,8 +133,8 @@ class Edgeward {
     const left = Math.min(SPAN, x);
     const below = Math.min(SPAN, this.#height - 1 - y);
     const above = Math.min(SPAN, y);
-    const dx = (distance[o - left] - distance[o + right]) / Math.max(1, left + right);
-    const dy = (distance[o - above * width] - distance[o + below * width]) / Math.max(1, above + below);
+    const dx = (distance[o - left]! - distance[o + right]!) / Math.max(1, left + right);
+    const dy = (distance[o - above * width]! - distance[o + below * width]!) / Math.max(1, above + below);
     const length = Math.hypot(dx, dy);
     if (this.#faces > 0 && length > 0) {
       const face = Math.floor((Math.atan2(dy, dx) / (2 * Math.PI)) * this.#faces) + 0.5;

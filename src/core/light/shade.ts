@@ -1,4 +1,4 @@
-import { type MainLight } from './lighting.ts';
+import type { MainLight } from './schemas.ts';
 
 /** Share of the light that comes from all round where there is a main light from a side. */
 const ALL_ROUND = 0.28;

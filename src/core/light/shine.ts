@@ -14,7 +14,7 @@ export type Shine = (nx: number, ny: number, x: number, y: number) => number;
  */
 export function shineOf({ profile, dentsMm }: Finish, side: readonly [number, number], pixelsPerMm: number): Shine {
   const tones = Float32Array.from({ length: STEPS + 1 }, (_, k) => toneAt(profile, (2 * k) / STEPS - 1));
-  const byTurn = (turn: number) => tones[Math.round(((Math.min(1, Math.max(-1, turn)) + 1) / 2) * STEPS)];
+  const byTurn = (turn: number) => tones[Math.round(((Math.min(1, Math.max(-1, turn)) + 1) / 2) * STEPS)]!;
   if (dentsMm === undefined) return (nx, ny) => byTurn(nx * side[0] + ny * side[1]);
   const pitch = dentsMm * pixelsPerMm;
   return (nx, ny, x, y) => {
@@ -25,8 +25,8 @@ export function shineOf({ profile, dentsMm }: Finish, side: readonly [number, nu
 
 function toneAt(profile: Finish['profile'], turn: number): number {
   const next = profile.findIndex(([at]) => at >= turn);
-  if (next <= 0) return profile[next === 0 ? 0 : profile.length - 1][1];
-  const [[from, low], [to, high]] = [profile[next - 1], profile[next]];
+  if (next <= 0) return profile[next === 0 ? 0 : profile.length - 1]![1];
+  const [[from, low], [to, high]] = [profile[next - 1]!, profile[next]!];
   return low + ((turn - from) / (to - from)) * (high - low);
 }
 

@@ -20,8 +20,8 @@ export function enlargedEvenly(
       const right = Math.min(coarse.width - 1, left + 1);
       const across = x / step - left;
       const [row, next] = [top * coarse.width, bottom * coarse.width];
-      const above = field[row + left] + (field[row + right] - field[row + left]) * across;
-      const below = field[next + left] + (field[next + right] - field[next + left]) * across;
+      const above = field[row + left]! + (field[row + right]! - field[row + left]!) * across;
+      const below = field[next + left]! + (field[next + right]! - field[next + left]!) * across;
       write(i, above + (below - above) * down);
     }
   }
@@ -35,10 +35,10 @@ export function gradientOf(
   return (i) => {
     const x = i % width;
     const y = Math.floor(i / width);
-    const right = field[i + Math.min(SPAN, width - 1 - x)];
-    const left = field[i - Math.min(SPAN, x)];
-    const below = field[i + width * Math.min(SPAN, height - 1 - y)];
-    const above = field[i - width * Math.min(SPAN, y)];
+    const right = field[i + Math.min(SPAN, width - 1 - x)]!;
+    const left = field[i - Math.min(SPAN, x)]!;
+    const below = field[i + width * Math.min(SPAN, height - 1 - y)]!;
+    const above = field[i - width * Math.min(SPAN, y)]!;
     const length = Math.hypot(right - left, below - above);
     return length > 0 ? [(right - left) / length, (below - above) / length] : [0, 0];
   };

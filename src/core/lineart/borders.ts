@@ -41,7 +41,7 @@ export function traceBorders(
   // Of each pixel corner: whether a border leaves it to the east and to the south.
   const cracks = new Uint8Array(across * (height + 1));
   const at = (x: number, y: number) =>
-    x < 0 || y < 0 || x >= width || y >= height ? NO_REGION : labels[y * width + x];
+    x < 0 || y < 0 || x >= width || y >= height ? NO_REGION : labels[y * width + x]!;
   let corners = new Int32Array(4096);
   let count = 0;
   const mark = (c: number, ways: number) => {
@@ -49,7 +49,7 @@ export function traceBorders(
       if (count === corners.length) corners = doubled(corners);
       corners[count++] = c;
     }
-    cracks[c] |= ways;
+    cracks[c]! |= ways;
   };
   if (among) markBeside(among);
   else markAll();
@@ -63,19 +63,19 @@ export function traceBorders(
   }
 
   const degree = (c: number) =>
-    (cracks[c] & EAST ? 1 : 0) +
-    (cracks[c] & SOUTH ? 1 : 0) +
-    (c % across > 0 && cracks[c - 1] & EAST ? 1 : 0) +
-    (c >= across && cracks[c - across] & SOUTH ? 1 : 0);
+    (cracks[c]! & EAST ? 1 : 0) +
+    (cracks[c]! & SOUTH ? 1 : 0) +
+    (c % across > 0 && cracks[c - 1]! & EAST ? 1 : 0) +
+    (c >= across && cracks[c - across]! & SOUTH ? 1 : 0);
   const arcs: Arc[] = [];
   let path = new Int32Array(4096);
   for (let k = 0; k < count; k++) {
-    if (degree(corners[k]) < 3) continue;
-    for (let way = 0; way < 4; way++) if (open(corners[k], way)) walk(corners[k], way);
+    if (degree(corners[k]!) < 3) continue;
+    for (let way = 0; way < 4; way++) if (open(corners[k]!, way)) walk(corners[k]!, way);
   }
   // What is left meets no other border: loops.
   for (let k = 0; k < count; k++) {
-    if (leaves(corners[k], EAST) || leaves(corners[k], SOUTH)) walk(corners[k], open(corners[k], 0) ? 0 : 1);
+    if (leaves(corners[k]!, EAST) || leaves(corners[k]!, SOUTH)) walk(corners[k]!, open(corners[k]!, 0) ? 0 : 1);
   }
   return arcs;
 
@@ -115,7 +115,7 @@ export function traceBorders(
   }
 
   function leaves(c: number, way: number): boolean {
-    return (cracks[c] & (way | (way << WALKED))) === way;
+    return (cracks[c]! & (way | (way << WALKED))) === way;
   }
 
   function walk(start: number, firstWay: number): void {
@@ -123,12 +123,12 @@ export function traceBorders(
     let [c, way, n] = [start, firstWay, 0];
     path[n++] = c;
     for (;;) {
-      if (way === 0) cracks[c++] |= EAST << WALKED;
+      if (way === 0) cracks[c++]! |= EAST << WALKED;
       else if (way === 1) {
-        cracks[c] |= SOUTH << WALKED;
+        cracks[c]! |= SOUTH << WALKED;
         c += across;
-      } else if (way === 2) cracks[--c] |= EAST << WALKED;
-      else cracks[(c -= across)] |= SOUTH << WALKED;
+      } else if (way === 2) cracks[--c]! |= EAST << WALKED;
+      else cracks[(c -= across)]! |= SOUTH << WALKED;
       if (c === start || degree(c) > 2) break;
       if (n === path.length) path = doubled(path);
       path[n++] = c;
@@ -165,9 +165,9 @@ function simplified(path: Int32Array, n: number, across: number, closed: boolean
   }
   kept.fill(0, 0, last + 1);
   for (let k = 0; k <= last; k++) {
-    const c = path[k === n ? 0 : k];
+    const c = path[k === n ? 0 : k]!;
     ys[k] = Math.floor(c / across);
-    xs[k] = c - ys[k] * across;
+    xs[k] = c - ys[k]! * across;
   }
   kept[0] = kept[last] = 1;
   const stack = [0, last];
@@ -175,7 +175,7 @@ function simplified(path: Int32Array, n: number, across: number, closed: boolean
     let far = 0;
     let farthest = -1;
     for (let k = 1; k < last; k++) {
-      const d = (xs[k] - xs[0]) ** 2 + (ys[k] - ys[0]) ** 2;
+      const d = (xs[k]! - xs[0]!) ** 2 + (ys[k]! - ys[0]!) ** 2;
       if (d > farthest) [far, farthest] = [k, d];
     }
     kept[far] = 1;
@@ -184,14 +184,14 @@ function simplified(path: Int32Array, n: number, across: number, closed: boolean
   while (stack.length) {
     const b = stack.pop()!;
     const a = stack.pop()!;
-    const dx = xs[b] - xs[a];
-    const dy = ys[b] - ys[a];
+    const dx = xs[b]! - xs[a]!;
+    const dy = ys[b]! - ys[a]!;
     const length = Math.sqrt(dx * dx + dy * dy);
     let far = -1;
     let farthest = length === 0 ? tolerance : tolerance * length;
     for (let k = a + 1; k < b; k++) {
-      const px = xs[k] - xs[a];
-      const py = ys[k] - ys[a];
+      const px = xs[k]! - xs[a]!;
+      const py = ys[k]! - ys[a]!;
       const off = length === 0 ? Math.sqrt(px * px + py * py) : Math.abs(px * dy - py * dx);
       if (off > farthest) {
         far = k;
@@ -204,12 +204,12 @@ function simplified(path: Int32Array, n: number, across: number, closed: boolean
   }
   const corners = closed ? last : last + 1;
   let count = 0;
-  for (let k = 0; k < corners; k++) count += kept[k];
+  for (let k = 0; k < corners; k++) count += kept[k]!;
   const points = new Float64Array(2 * count);
   for (let k = 0, p = 0; k < corners; k++) {
     if (!kept[k]) continue;
-    points[p++] = xs[k];
-    points[p++] = ys[k];
+    points[p++] = xs[k]!;
+    points[p++] = ys[k]!;
   }
   return points;
 }
@@ -223,7 +223,7 @@ export function lengthOf(points: Float64Array, closed: boolean): number {
 
 /** How far two corners lie apart, pixels; faster than Math.hypot, which gathers its arguments first. */
 export function cornersApart(points: Float64Array, k: number, j: number): number {
-  const [dx, dy] = [points[j] - points[k], points[j + 1] - points[k + 1]];
+  const [dx, dy] = [points[j]! - points[k]!, points[j + 1]! - points[k + 1]!];
   return Math.sqrt(dx * dx + dy * dy);
 }
 
@@ -236,12 +236,12 @@ export function ringsOfRegions(arcs: readonly Arc[], count: number): Float64Arra
   const pieces: Float64Array[][] = Array.from({ length: count + 1 }, () => []);
   const rings: Float64Array[][] = Array.from({ length: count + 1 }, () => []);
   for (const { left, right, points, closed } of arcs) {
-    if (right >= 1 && right <= count) (closed ? rings : pieces)[right].push(points);
-    if (left >= 1 && left <= count) (closed ? rings : pieces)[left].push(backwards(points));
+    if (right >= 1 && right <= count) (closed ? rings : pieces)[right]!.push(points);
+    if (left >= 1 && left <= count) (closed ? rings : pieces)[left]!.push(backwards(points));
   }
   for (let id = 1; id <= count; id++) {
-    rings[id].push(...joined(pieces[id]));
-    rings[id].sort((p, q) => ringArea(q) - ringArea(p));
+    rings[id]!.push(...joined(pieces[id]!));
+    rings[id]!.sort((p, q) => ringArea(q) - ringArea(p));
   }
   return rings;
 }
@@ -249,7 +249,7 @@ export function ringsOfRegions(arcs: readonly Arc[], count: number): Float64Arra
 function joined(pieces: readonly Float64Array[]): Float64Array[] {
   const from = new Map<number, number[]>();
   pieces.forEach((piece, k) => {
-    const key = cornerKey(piece[0], piece[1]);
+    const key = cornerKey(piece[0]!, piece[1]!);
     const others = from.get(key);
     if (others) others.push(k);
     else from.set(key, [k]);
@@ -261,9 +261,9 @@ function joined(pieces: readonly Float64Array[]): Float64Array[] {
     const ring: number[] = [];
     for (let k: number | undefined = first; k !== undefined;) {
       used[k] = 1;
-      const piece: Float64Array = pieces[k];
-      for (let p = 0; p < piece.length - 2; p++) ring.push(piece[p]);
-      const next: number[] = (from.get(cornerKey(piece[piece.length - 2], piece[piece.length - 1])) ?? []).filter(
+      const piece: Float64Array = pieces[k]!;
+      for (let p = 0; p < piece.length - 2; p++) ring.push(piece[p]!);
+      const next: number[] = (from.get(cornerKey(piece[piece.length - 2]!, piece[piece.length - 1]!)) ?? []).filter(
         (other) => !used[other],
       );
       k = next.length > 1 ? sharpestRight(piece, next, pieces) : next[0];
@@ -280,19 +280,19 @@ function cornerKey(x: number, y: number): number {
 /** Where a region touches itself at a corner, the ring turns right, which keeps to the same side of the corner. */
 function sharpestRight(piece: Float64Array, next: readonly number[], pieces: readonly Float64Array[]): number {
   const n = piece.length;
-  const heading = Math.atan2(piece[n - 1] - piece[n - 3], piece[n - 2] - piece[n - 4]);
+  const heading = Math.atan2(piece[n - 1]! - piece[n - 3]!, piece[n - 2]! - piece[n - 4]!);
   const turn = (k: number) => {
-    const out = Math.atan2(pieces[k][3] - pieces[k][1], pieces[k][2] - pieces[k][0]);
+    const out = Math.atan2(pieces[k]![3]! - pieces[k]![1]!, pieces[k]![2]! - pieces[k]![0]!);
     return (out - heading + 5 * Math.PI) % (2 * Math.PI);
   };
-  return [...next].sort((p, q) => turn(q) - turn(p))[0];
+  return [...next].sort((p, q) => turn(q) - turn(p))[0]!;
 }
 
 function backwards(points: Float64Array): Float64Array {
   const turned = new Float64Array(points.length);
   for (let k = 0; k < points.length; k += 2) {
-    turned[k] = points[points.length - 2 - k];
-    turned[k + 1] = points[points.length - 1 - k];
+    turned[k] = points[points.length - 2 - k]!;
+    turned[k + 1] = points[points.length - 1 - k]!;
   }
   return turned;
 }
@@ -302,7 +302,7 @@ export function ringArea(ring: Float64Array): number {
   let twice = 0;
   for (let k = 0, n = ring.length; k < n; k += 2) {
     const j = k + 2 === n ? 0 : k + 2;
-    twice += ring[k] * ring[j + 1] - ring[j] * ring[k + 1];
+    twice += ring[k]! * ring[j + 1]! - ring[j]! * ring[k + 1]!;
   }
   return twice / 2;
 }

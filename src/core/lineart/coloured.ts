@@ -52,20 +52,20 @@ export function inkOfPage({ width, height, data }: RgbImage): InkOfPage {
   for (let y = 0, i = 0; y < height; y++) {
     const row = Math.floor(y / CELL) * across;
     for (let x = 0; x < width; x++, i++) {
-      const [r, g, b] = [data[3 * i], data[3 * i + 1], data[3 * i + 2]];
+      const [r, g, b] = [data[3 * i]!, data[3 * i + 1]!, data[3 * i + 2]!];
       const cell = row + Math.floor(x / CELL);
       if (patches[cell]) {
-        const [p, q, s] = [r * white[0], g * white[1], b * white[2]];
+        const [p, q, s] = [r * white[0]!, g * white[1]!, b * white[2]!];
         const most = Math.max(p, q, s);
         const lifted = most + LIFT * (most - Math.min(p, q, s));
-        grey[i] = Math.min(255, lifted / white[1]);
+        grey[i] = Math.min(255, lifted / white[1]!);
         coloured++;
         continue;
       }
       const light = lumaOf(r, g, b);
-      if (tones[cell] > 0) {
+      if (tones[cell]! > 0) {
         // The paper's own brightness there, so that lifting leaves the light of the page as it is.
-        grey[i] = Math.min(255, light / tones[cell]);
+        grey[i] = Math.min(255, light / tones[cell]!);
         toned++;
       } else grey[i] = light + 0.5;
     }
@@ -76,9 +76,9 @@ export function inkOfPage({ width, height, data }: RgbImage): InkOfPage {
 function percentile(data: Uint8Array, channel: number, share: number): number {
   const histogram = new Uint32Array(256);
   let count = 0;
-  for (let i = channel; i < data.length; i += 3 * 11, count++) histogram[data[i]]++;
+  for (let i = channel; i < data.length; i += 3 * 11, count++) histogram[data[i]!]!++;
   let level = 0;
-  for (let seen = histogram[0]; seen < share * count && level < 255; seen += histogram[++level]);
+  for (let seen = histogram[0]!; seen < share * count && level < 255; seen += histogram[++level]!);
   return level;
 }
 
@@ -92,7 +92,7 @@ function colouredPatches({ width, height, data }: RgbImage, white: readonly numb
       for (let y = cy * CELL; y < Math.min(height, (cy + 1) * CELL); y++) {
         for (let x = cx * CELL; x < Math.min(width, (cx + 1) * CELL); x++, all++) {
           const i = 3 * (y * width + x);
-          const [r, g, b] = [data[i] * white[0], data[i + 1] * white[1], data[i + 2] * white[2]];
+          const [r, g, b] = [data[i]! * white[0]!, data[i + 1]! * white[1]!, data[i + 2]! * white[2]!];
           if (Math.max(r, g, b) - Math.min(r, g, b) > COLOURED) hit++;
         }
       }
@@ -109,7 +109,7 @@ function colouredPatches({ width, height, data }: RgbImage, white: readonly numb
  */
 function tonedPatches({ width, height, data }: RgbImage): Float32Array {
   const light = new Uint8Array(width * height);
-  for (let i = 0; i < light.length; i++) light[i] = lumaOf(data[3 * i], data[3 * i + 1], data[3 * i + 2]) + 0.5;
+  for (let i = 0; i < light.length; i++) light[i] = lumaOf(data[3 * i]!, data[3 * i + 1]!, data[3 * i + 2]!) + 0.5;
   const surface = paperSurface(light, width, height);
   const [across, down] = [Math.ceil(width / CELL), Math.ceil(height / CELL)];
   const share = new Float32Array(across * down);
@@ -118,12 +118,12 @@ function tonedPatches({ width, height, data }: RgbImage): Float32Array {
       let [least, most] = [255, 0];
       for (let y = cy * CELL; y < Math.min(height, (cy + 1) * CELL); y++) {
         for (let i = y * width + cx * CELL, end = y * width + Math.min(width, (cx + 1) * CELL); i < end; i++) {
-          if (light[i] < least) least = light[i];
-          if (light[i] > most) most = light[i];
+          if (light[i]! < least) least = light[i]!;
+          if (light[i]! > most) most = light[i]!;
         }
       }
       const paper = surface((cx + 0.5) * CELL, (cy + 0.5) * CELL);
-      const even = most - least < TONE_VARIES * paper && least > TONED[0] * paper && most < TONED[1] * paper;
+      const even = most - least < TONE_VARIES * paper && least > TONED[0]! * paper && most < TONED[1]! * paper;
       if (even) share[cy * across + cx] = most / paper;
     }
   }
@@ -136,9 +136,9 @@ function tonedPatches({ width, height, data }: RgbImage): Float32Array {
   for (let at = 0; at < share.length; at++) {
     if (share[at] === 0) continue;
     let grey = 0;
-    spread(2, at, (cell) => (grey += +(share[cell] > 0)));
+    spread(2, at, (cell) => (grey += +(share[cell]! > 0)));
     // What lies round a patch has its edge in it, and lines that run through.
-    if (grey >= TONED_CELLS) spread(2, at, (cell) => (patches[cell] = Math.max(patches[cell], share[at])));
+    if (grey >= TONED_CELLS) spread(2, at, (cell) => (patches[cell] = Math.max(patches[cell]!, share[at]!)));
   }
   return patches;
 }
@@ -149,7 +149,7 @@ function nearby(cells: Uint8Array, across: number, down: number, least: number):
     const [cx, cy] = [i % across, Math.floor(i / across)];
     let count = 0;
     for (let y = Math.max(0, cy - 1); y <= Math.min(down - 1, cy + 1); y++) {
-      for (let x = Math.max(0, cx - 1); x <= Math.min(across - 1, cx + 1); x++) count += cells[y * across + x];
+      for (let x = Math.max(0, cx - 1); x <= Math.min(across - 1, cx + 1); x++) count += cells[y * across + x]!;
     }
     return count >= least ? 1 : 0;
   });

@@ -31,10 +31,10 @@ export function distanceOnRuns(runs: Runs, width: number, every = 1): Float32Arr
   const heights = new Int32Array(width + 2);
   for (let y = 0; y < height; y += every) {
     const row = y * width;
-    for (let r = runs.rowStart[y]; r < runs.rowStart[y + 1]; r++) {
-      const left = Math.max(0, runs.from[r] - 1);
+    for (let r = runs.rowStart[y]!; r < runs.rowStart[y + 1]!; r++) {
+      const left = Math.max(0, runs.from[r]! - 1);
       const first = row + left;
-      const last = row + Math.min(width - 1, runs.to[r] + 1) - first;
+      const last = row + Math.min(width - 1, runs.to[r]! + 1) - first;
       let top = 0;
       let site = (sites[0] = 0);
       let start = (starts[0] = 0);
@@ -46,9 +46,9 @@ export function distanceOnRuns(runs: Runs, width: number, every = 1): Float32Arr
         // Those that the new one is lower than already where they begin are hidden by it.
         while (high - up > apart * (x + site - 2 * start)) {
           if (--top < 0) break;
-          site = sites[top];
-          start = starts[top];
-          high = heights[top];
+          site = sites[top]!;
+          start = starts[top]!;
+          high = heights[top]!;
           apart = x - site;
         }
         let begins = 0;
@@ -66,7 +66,7 @@ export function distanceOnRuns(runs: Runs, width: number, every = 1): Float32Arr
       let x = last - ((left + last) % every);
       let o = (y / every) * across + (left + x) / every;
       for (; top >= 0; top--) {
-        const [begins, site, high] = [starts[top], sites[top], heights[top]];
+        const [begins, site, high] = [starts[top]!, sites[top]!, heights[top]!];
         for (; x >= begins; x -= every) {
           const off = x - site;
           out[o--] = Math.sqrt(off * off + high);
@@ -78,7 +78,7 @@ export function distanceOnRuns(runs: Runs, width: number, every = 1): Float32Arr
 }
 
 function squareAt(vertical: Uint16Array, i: number): number {
-  const rows = vertical[i];
+  const rows = vertical[i]!;
   return rows * rows;
 }
 
@@ -103,27 +103,27 @@ export function verticalDistances({ from, to, rowStart }: Runs, width: number): 
   const pairs = new Uint32Array(g.buffer, 0, g.length >> 1);
   // Two columns of a page of even width lie in one word, all the way down.
   const paired = width % 2 === 0;
-  for (let r = 0; r < rowStart[1]; r++) g.fill(far, from[r], to[r] + 1);
+  for (let r = 0; r < rowStart[1]!; r++) g.fill(far, from[r], to[r]! + 1);
   for (let y = 1; y < height; y++) {
-    for (let r = rowStart[y]; r < rowStart[y + 1]; r++) {
-      let i = y * width + from[r];
-      const end = y * width + to[r];
+    for (let r = rowStart[y]!; r < rowStart[y + 1]!; r++) {
+      let i = y * width + from[r]!;
+      const end = y * width + to[r]!;
       if (paired) {
-        if (i & 1 && i <= end) g[i] = g[i++ - width] + 1;
-        for (; i < end; i += 2) pairs[i >> 1] = pairs[(i - width) >> 1] + ONE_EACH;
+        if (i & 1 && i <= end) g[i] = g[i++ - width]! + 1;
+        for (; i < end; i += 2) pairs[i >> 1] = pairs[(i - width) >> 1]! + ONE_EACH;
       }
-      for (; i <= end; i++) g[i] = g[i - width] + 1;
+      for (; i <= end; i++) g[i] = g[i - width]! + 1;
     }
   }
   for (let y = height - 2; y >= 0; y--) {
-    for (let r = rowStart[y]; r < rowStart[y + 1]; r++) {
-      let i = y * width + from[r];
-      const end = y * width + to[r];
+    for (let r = rowStart[y]!; r < rowStart[y + 1]!; r++) {
+      let i = y * width + from[r]!;
+      const end = y * width + to[r]!;
       if (paired) {
-        if (i & 1 && i <= end) g[i] = Math.min(g[i], g[i++ + width] + 1);
-        for (; i < end; i += 2) pairs[i >> 1] = lesserEach(pairs[i >> 1], pairs[(i + width) >> 1] + ONE_EACH);
+        if (i & 1 && i <= end) g[i] = Math.min(g[i]!, g[i++ + width]! + 1);
+        for (; i < end; i += 2) pairs[i >> 1] = lesserEach(pairs[i >> 1]!, pairs[(i + width) >> 1]! + ONE_EACH);
       }
-      for (; i <= end; i++) g[i] = Math.min(g[i], g[i + width] + 1);
+      for (; i <= end; i++) g[i] = Math.min(g[i]!, g[i + width]! + 1);
     }
   }
   return g;

@@ -7,23 +7,21 @@ import { type GreyImage, LineArtError } from './images.ts';
 import { type InkPieces, dropSpecks, findInk, refuseDarkPage } from './ink.ts';
 import { findAlike } from './likeness.ts';
 import { measureRegions } from './measures.ts';
-import { type Mend, staysOpen } from './mends.ts';
+import { staysOpen } from './mends.ts';
+import type { Mend } from './schemas.ts';
 import { PageIndex } from './page-index/index.ts';
-import { type Border, type Doubt, type Region, NO_REGION } from './region-map.ts';
+import { NO_REGION } from './region-map.ts';
+import type { Border, Doubt, Region } from './schemas.ts';
 import { type Parts, type Runs, findRuns, joinRuns } from './runs.ts';
 import { measureOutline } from './shapes.ts';
+import type { SegmentationOptions } from './schemas.ts';
 
-export interface FindOptions {
+/** What is wished of a page beside its resolution; what is left out is as in the usual finding. */
+export interface FindOptions extends Partial<Omit<SegmentationOptions, 'mends'>> {
   /** Resolution of the picture on the real page. */
   pixelsPerMm: number;
-  /** White areas smaller than this are left out and listed as doubts. Default 0.3 mm2. */
-  minRegionMm2?: number;
   /** Ink specks that fit in a square of this side are taken as paper. Default 0.35 mm. */
   speckMm?: number;
-  /** The widest gap in an outline that is closed or asked about; 0 leaves all open. Default 1.1 mm. */
-  closeGapMm?: number;
-  /** How pale ink may be, from 0, only black, to 1, anything darker than paper. Default 0.5: the page's own threshold. */
-  palestInk?: number;
   /** What was mended by hand. Default nothing. */
   mends?: readonly Mend[];
 }
@@ -77,7 +75,7 @@ export async function findRegions(grey: GreyImage, options: FindOptions, run: Ru
   await checkpoint(0.9, 'comparing shapes');
   const rings = ringsOfRegions(arcs, count);
   const regions = white.map((measured): Region => {
-    const own = rings[measured.id];
+    const own = rings[measured.id]!;
     const { lengthPx, breadthPx, ...outline } = measureOutline(
       own,
       measured.axisDegrees,
@@ -113,7 +111,7 @@ function drawCuts(ink: Uint8Array, { width, pixelsPerMm }: Size, mends: readonly
   for (const mend of mends) {
     if (mend.kind !== 'cut') continue;
     for (let k = 1; k < mend.points.length; k++) {
-      const [from, to] = [mend.points[k - 1], mend.points[k]];
+      const [from, to] = [mend.points[k - 1]!, mend.points[k]!];
       drawLine(ink, width, { fromX: px(from.x), fromY: px(from.y), toX: px(to.x), toY: px(to.y) });
     }
   }
@@ -163,7 +161,7 @@ function keepRegions(
   for (const mend of mends) {
     if (mend.kind === 'drop') dropped.add(partAt(mend.at));
     if (mend.kind !== 'join') continue;
-    const [a, b] = [whole[partAt(mend.a)], whole[partAt(mend.b)]];
+    const [a, b] = [whole[partAt(mend.a)]!, whole[partAt(mend.b)]!];
     if (a === 0 || b === 0) continue;
     const [first, second] = a < b ? [a, b] : [b, a];
     for (let part = 1; part <= parts; part++) if (whole[part] === second) whole[part] = first;
@@ -173,13 +171,13 @@ function keepRegions(
   let count = 0;
   for (let part = 1; part <= parts; part++) {
     if (whole[part] !== part) {
-      idOfPart[part] = idOfPart[whole[part]];
+      idOfPart[part] = idOfPart[whole[part]!]!;
       continue;
     }
     idOfPart[part] = NO_REGION;
-    const [x0, y0, x1, y1] = boxes.subarray(4 * part, 4 * part + 4);
+    const [x0, y0, x1, y1] = [...boxes.subarray(4 * part, 4 * part + 4)] as [number, number, number, number];
     if ((x0 === 0 && y0 === 0 && x1 === width - 1 && y1 === height - 1) || dropped.has(part)) continue;
-    const areaMm2 = areas[part] / pixelsPerMm ** 2;
+    const areaMm2 = areas[part]! / pixelsPerMm ** 2;
     if (areaMm2 < minRegionMm2) {
       const at = { x: (x0 + x1 + 1) / 2 / pixelsPerMm, y: (y0 + y1 + 1) / 2 / pixelsPerMm };
       flecks.push({ kind: 'fleck', at, areaMm2 });
@@ -196,7 +194,7 @@ function keepRegions(
     );
   }
   const idOf = new Uint16Array(of.length);
-  for (let r = 0; r < of.length; r++) idOf[r] = idOfPart[of[r]];
+  for (let r = 0; r < of.length; r++) idOf[r] = idOfPart[of[r]!]!;
   return { idOf, count, flecks };
 }
 
@@ -205,7 +203,7 @@ function partFinder({ from, to, rowStart }: Runs, of: Int32Array, pixelsPerMm: n
   return ({ x, y }: { x: number; y: number }): number => {
     const [px, py] = [Math.floor(x * pixelsPerMm), Math.floor(y * pixelsPerMm)];
     if (py < 0 || py >= rowStart.length - 1) return 0;
-    for (let r = rowStart[py]; r < rowStart[py + 1]; r++) if (from[r] <= px && px <= to[r]) return of[r];
+    for (let r = rowStart[py]!; r < rowStart[py + 1]!; r++) if (from[r]! <= px && px <= to[r]!) return of[r]!;
     return 0;
   };
 }
@@ -213,8 +211,8 @@ function partFinder({ from, to, rowStart }: Runs, of: Int32Array, pixelsPerMm: n
 function paint({ from, to, rowStart }: Runs, idOf: Uint16Array, width: number, height: number): Uint16Array {
   const labels = new Uint16Array(width * height);
   for (let y = 0; y < height; y++) {
-    for (let r = rowStart[y]; r < rowStart[y + 1]; r++)
-      labels.fill(idOf[r], y * width + from[r], y * width + to[r] + 1);
+    for (let r = rowStart[y]!; r < rowStart[y + 1]!; r++)
+      labels.fill(idOf[r]!, y * width + from[r]!, y * width + to[r]! + 1);
   }
   return labels;
 }

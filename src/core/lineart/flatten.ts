@@ -24,17 +24,17 @@ export function flattenLight({ width, height, data }: GreyImage): GreyImage {
     const y1 = Math.min(down - 1, y0 + 1);
     const wy = fy - y0;
     for (let t = 0; t < across; t++) {
-      factors[t] = 255 / (paper[y0 * across + t] * (1 - wy) + paper[y1 * across + t] * wy);
+      factors[t] = 255 / (paper[y0 * across + t]! * (1 - wy) + paper[y1 * across + t]! * wy);
     }
     const row = y * width;
     for (let t = -1; t < across; t++) {
-      const left = factors[Math.max(0, t)];
-      const right = factors[Math.min(across - 1, t + 1)];
+      const left = factors[Math.max(0, t)]!;
+      const right = factors[Math.min(across - 1, t + 1)]!;
       const from = Math.max(0, (t + 0.5) * TILE);
       const to = Math.min(width, (t + 1.5) * TILE);
       const step = (right - left) / TILE;
       let factor = left + step * (from - (t + 0.5) * TILE);
-      for (let i = row + from; i < row + to; i++, factor += step) out[i] = data[i] * factor;
+      for (let i = row + from; i < row + to; i++, factor += step) out[i] = data[i]! * factor;
     }
   }
   const flat = new Uint8Array(out.buffer);
@@ -49,14 +49,14 @@ function tilePaper({ width, height, data }: GreyImage, across: number, down: num
     histograms.fill(0);
     const bottom = Math.min(height, (ty + 1) * TILE);
     for (let y = ty * TILE; y < bottom; y += 2) {
-      for (let x = 0, i = y * width; x < width; x += 2, i += 2) histograms[((x >> 5) << 8) | data[i]]++;
+      for (let x = 0, i = y * width; x < width; x += 2, i += 2) histograms[((x >> 5) << 8) | data[i]!]!++;
     }
     const rows = Math.ceil((bottom - ty * TILE) / 2);
     for (let tx = 0; tx < across; tx++) {
       const count = rows * Math.ceil((Math.min(width, (tx + 1) * TILE) - tx * TILE) / 2);
       let seen = 0;
       let level = 0;
-      while (level < 255 && (seen += histograms[(tx << 8) | level]) < PAPER_RANK * count) level++;
+      while (level < 255 && (seen += histograms[(tx << 8) | level]!) < PAPER_RANK * count) level++;
       paper[ty * across + tx] = Math.max(1, level);
     }
   }
@@ -82,7 +82,7 @@ function around(
     const cy = Math.floor(i / across);
     for (let y = Math.max(0, cy - reach); y <= Math.min(down - 1, cy + reach); y++) {
       for (let x = Math.max(0, cx - reach); x <= Math.min(across - 1, cx + reach); x++) {
-        values.push(tiles[y * across + x]);
+        values.push(tiles[y * across + x]!);
       }
     }
     return of(values);
@@ -96,9 +96,9 @@ function around(
 function grainOf(data: Uint8Array): number {
   const differences = new Uint32Array(256);
   let count = 0;
-  for (let i = 0; i + 1 < data.length; i += 13, count++) differences[Math.abs(data[i + 1] - data[i])]++;
+  for (let i = 0; i + 1 < data.length; i += 13, count++) differences[Math.abs(data[i + 1]! - data[i]!)]!++;
   let median = 0;
-  for (let seen = differences[0]; seen < count / 2; seen += differences[++median]);
+  for (let seen = differences[0]!; seen < count / 2; seen += differences[++median]!);
   return (1.4826 * median) / Math.SQRT2;
 }
 
@@ -109,7 +109,7 @@ function smooth(data: Uint8Array, width: number, height: number): void {
   let below = new Uint16Array(width);
   const across = (y: number, into: Uint16Array) => {
     const row = y * width;
-    for (let x = 1; x < width - 1; x++) into[x] = data[row + x - 1] + 2 * data[row + x] + data[row + x + 1];
+    for (let x = 1; x < width - 1; x++) into[x] = data[row + x - 1]! + 2 * data[row + x]! + data[row + x + 1]!;
   };
   if (height < 3) return;
   across(0, above);
@@ -117,7 +117,7 @@ function smooth(data: Uint8Array, width: number, height: number): void {
   for (let y = 1; y < height - 1; y++) {
     across(y + 1, below);
     const row = y * width;
-    for (let x = 1; x < width - 1; x++) data[row + x] = (above[x] + 2 * here[x] + below[x] + 8) >> 4;
+    for (let x = 1; x < width - 1; x++) data[row + x] = (above[x]! + 2 * here[x]! + below[x]! + 8) >> 4;
     [above, here, below] = [here, below, above];
   }
 }

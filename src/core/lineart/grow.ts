@@ -40,7 +40,7 @@ export function growLabels(
   for (let step = 1; step <= reachPx && left > 0; step++) {
     const corners = step % 2 === 0;
     for (let k = 0; k < left; k++) {
-      const i = waiting[k];
+      const i = waiting[k]!;
       const x = i % width;
       const inner = i >= firstInner && i <= lastInner && x > 0 && x < width - 1;
       reached[k] = inner
@@ -51,8 +51,8 @@ export function growLabels(
     }
     let still = 0;
     for (let k = 0; k < left; k++) {
-      if (reached[k]) grown[waiting[k]] = reached[k];
-      else waiting[still++] = waiting[k];
+      if (reached[k]) grown[waiting[k]!] = reached[k]!;
+      else waiting[still++] = waiting[k]!;
     }
     if (still === left && corners) break;
     left = still;
@@ -66,18 +66,18 @@ export function growLabels(
  */
 
 function smallestByEdges(labels: Uint16Array, i: number, width: number): number {
-  const up = (labels[i - width] - 1) & NONE;
-  const left = (labels[i - 1] - 1) & NONE;
-  const right = (labels[i + 1] - 1) & NONE;
-  const down = (labels[i + width] - 1) & NONE;
+  const up = (labels[i - width]! - 1) & NONE;
+  const left = (labels[i - 1]! - 1) & NONE;
+  const right = (labels[i + 1]! - 1) & NONE;
+  const down = (labels[i + width]! - 1) & NONE;
   return (Math.min(Math.min(up, left), Math.min(right, down)) + 1) & NONE;
 }
 
 function smallestAround(labels: Uint16Array, i: number, width: number): number {
-  const upLeft = (labels[i - width - 1] - 1) & NONE;
-  const upRight = (labels[i - width + 1] - 1) & NONE;
-  const downLeft = (labels[i + width - 1] - 1) & NONE;
-  const downRight = (labels[i + width + 1] - 1) & NONE;
+  const upLeft = (labels[i - width - 1]! - 1) & NONE;
+  const upRight = (labels[i - width + 1]! - 1) & NONE;
+  const downLeft = (labels[i + width - 1]! - 1) & NONE;
+  const downRight = (labels[i + width + 1]! - 1) & NONE;
   const byEdges = (smallestByEdges(labels, i, width) - 1) & NONE;
   const byCorners = Math.min(Math.min(upLeft, upRight), Math.min(downLeft, downRight));
   return (Math.min(byEdges, byCorners) + 1) & NONE;
@@ -91,7 +91,7 @@ function smallestAtRim(labels: Uint16Array, i: number, width: number, height: nu
     for (let u = -1; u <= 1; u++) {
       const beside = corners || u === 0 || v === 0;
       if (!beside || x + u < 0 || x + u >= width || y + v < 0 || y + v >= height) continue;
-      least = Math.min(least, (labels[(y + v) * width + x + u] - 1) & NONE);
+      least = Math.min(least, (labels[(y + v) * width + x + u]! - 1) & NONE);
     }
   }
   return (least + 1) & NONE;

@@ -33,8 +33,8 @@ export function greyOfRgba({ width, height, data }: RgbaImage): GreyImage {
   if (data.length !== 4 * width * height) throw new RangeError('The picture holds fewer pixels than its size says.');
   const grey = new Uint8Array(width * height);
   for (let i = 0, p = 0; i < grey.length; i++, p += 4) {
-    const luma = lumaOf(data[p], data[p + 1], data[p + 2]);
-    const alpha = data[p + 3];
+    const luma = lumaOf(data[p]!, data[p + 1]!, data[p + 2]!);
+    const alpha = data[p + 3]!;
     grey[i] = alpha === 255 ? luma + 0.5 : (luma * alpha) / 255 + 255 - alpha + 0.5;
   }
   return { width, height, data: grey };
@@ -45,9 +45,9 @@ export function rgbOfRgba({ width, height, data }: RgbaImage): { width: number; 
   const rgb = new Uint8Array(3 * width * height);
   // By index: a view of each pixel takes ten times as long.
   for (let i = 0, o = 0; o < rgb.length; i += 4, o += 3) {
-    rgb[o] = data[i];
-    rgb[o + 1] = data[i + 1];
-    rgb[o + 2] = data[i + 2];
+    rgb[o] = data[i]!;
+    rgb[o + 1] = data[i + 1]!;
+    rgb[o + 2] = data[i + 2]!;
   }
   return { width, height, data: rgb };
 }

@@ -50,7 +50,7 @@ export function inkShareOf({ width, height, data }: GreyImage): InkShare {
     let shares = known.get(level);
     if (!shares) {
       shares = Uint8Array.from({ length: 256 }, (_, code) => {
-        const ink = (1 - LINEAR_LIGHTS[code] / LINEAR_LIGHTS[level]) / (1 - reflects);
+        const ink = (1 - LINEAR_LIGHTS[code]! / LINEAR_LIGHTS[level]!) / (1 - reflects);
         return Math.round(255 * Math.min(1, Math.max(0, ink)));
       });
       known.set(level, shares);
@@ -59,10 +59,10 @@ export function inkShareOf({ width, height, data }: GreyImage): InkShare {
   };
   for (let sy = 0; sy * SQUARE < height; sy++) {
     for (let sx = 0; sx < across; sx++) {
-      const shares = sharesOn(paper[sy * across + sx]);
+      const shares = sharesOn(paper[sy * across + sx]!);
       for (let y = sy * SQUARE, end = Math.min(height, y + SQUARE); y < end; y++) {
         const last = y * width + Math.min(width, (sx + 1) * SQUARE);
-        for (let i = y * width + sx * SQUARE; i < last; i++) share[i] = shares[data[i]];
+        for (let i = y * width + sx * SQUARE; i < last; i++) share[i] = shares[data[i]!]!;
       }
     }
   }
@@ -74,10 +74,10 @@ function withoutNoise(share: Uint8Array, width: number, deviation: number): Uint
   if (deviation === 0) return share;
   const clean = share.slice();
   for (let i = width + 1; i < share.length - width - 1; i++) {
-    if (share[i] === 0 || share[i] > SURE * deviation) continue;
-    let sum = share[i - 1] + share[i] + share[i + 1];
-    sum += share[i - width - 1] + share[i - width] + share[i - width + 1];
-    sum += share[i + width - 1] + share[i + width] + share[i + width + 1];
+    if (share[i] === 0 || share[i]! > SURE * deviation) continue;
+    let sum = share[i - 1]! + share[i]! + share[i + 1]!;
+    sum += share[i - width - 1]! + share[i - width]! + share[i - width + 1]!;
+    sum += share[i + width - 1]! + share[i + width]! + share[i + width + 1]!;
     if (sum < 9 * TOGETHER * deviation) clean[i] = 0;
   }
   return clean;
@@ -96,11 +96,11 @@ export function coarseInkShare(ink: InkShare, step: number): InkShare {
     const row = Math.floor(y / step) * width;
     for (let x = 0; x < ink.width; x++, i++) {
       const o = row + Math.floor(x / step);
-      sums[o] += ink.share[i];
-      counts[o]++;
+      sums[o]! += ink.share[i]!;
+      counts[o]!++;
     }
   }
-  return { width, height, reflects: ink.reflects, share: Uint8Array.from(sums, (sum, o) => sum / counts[o] + 0.5) };
+  return { width, height, reflects: ink.reflects, share: Uint8Array.from(sums, (sum, o) => sum / counts[o]! + 0.5) };
 }
 
 /** The code of the bare paper in each square: the bright part of its tile, or else of the page around. */
@@ -116,7 +116,7 @@ function paperLevels({ width, height, data }: GreyImage): Uint8Array {
     }
   }
   const at = (tx: number, ty: number) =>
-    levels[Math.min(tilesDown - 1, Math.max(0, ty)) * tilesAcross + Math.min(tilesAcross - 1, Math.max(0, tx))];
+    levels[Math.min(tilesDown - 1, Math.max(0, ty)) * tilesAcross + Math.min(tilesAcross - 1, Math.max(0, tx))]!;
   const across = Math.ceil(width / SQUARE);
   return Uint8Array.from({ length: across * Math.ceil(height / SQUARE) }, (_, i) => {
     const x = (((i % across) + 0.5) * SQUARE) / TILE - 0.5;
@@ -135,7 +135,7 @@ function wholeSurface({ width, height, data }: GreyImage): (x: number, y: number
   const [across, down] = [Math.ceil(width / step), Math.ceil(height / step)];
   const some = Uint8Array.from(
     { length: across * down },
-    (_, i) => data[step * Math.floor(i / across) * width + step * (i % across)],
+    (_, i) => data[step * Math.floor(i / across) * width + step * (i % across)]!,
   );
   const surface = paperSurface(some, across, down);
   return (x, y) => surface(x / step, y / step);
@@ -146,15 +146,15 @@ function paperOf({ width, height, data }: GreyImage, left: number, top: number):
   const counts = new Uint16Array(256);
   let all = 0;
   for (let y = top; y < Math.min(height, top + TILE); y += 2) {
-    for (let x = left; x < Math.min(width, left + TILE); x += 2, all++) counts[data[y * width + x]]++;
+    for (let x = left; x < Math.min(width, left + TILE); x += 2, all++) counts[data[y * width + x]!]!++;
   }
   let most = 255;
-  for (let above = counts[most]; above < BRIGHTEST * all; above += counts[--most]);
+  for (let above = counts[most]!; above < BRIGHTEST * all; above += counts[--most]!);
   const least = Math.floor(PAPER * most);
   let half = 0;
-  for (let code = least; code < 256; code++) half += counts[code] / 2;
+  for (let code = least; code < 256; code++) half += counts[code]! / 2;
   let level = least;
-  for (let below = counts[level]; below < half; below += counts[++level]);
+  for (let below = counts[level]!; below < half; below += counts[++level]!);
   return level;
 }
 
@@ -165,22 +165,22 @@ function measured({ width, height, data }: GreyImage, paper: Uint8Array): { devi
   const counts = new Uint32Array(2 * steps);
   for (let y = 0; y < height; y += 2) {
     for (let x = (y >> 1) & 1; x < width; x += 2) {
-      const level = paper[Math.floor(y / SQUARE) * across + Math.floor(x / SQUARE)];
+      const level = paper[Math.floor(y / SQUARE) * across + Math.floor(x / SQUARE)]!;
       counts[
-        Math.min(2 * steps - 1, Math.floor((steps * LINEAR_LIGHTS[data[y * width + x]]) / LINEAR_LIGHTS[level]))
-      ]++;
+        Math.min(2 * steps - 1, Math.floor((steps * LINEAR_LIGHTS[data[y * width + x]!]!) / LINEAR_LIGHTS[level]!))
+      ]!++;
     }
   }
   let dark = 0;
-  for (let at = 0; at < steps / 2; at++) dark += counts[at];
+  for (let at = 0; at < steps / 2; at++) dark += counts[at]!;
   let [seen, at] = [0, 0];
-  for (; at < steps / 2 && seen < DARKEST * dark; at++) seen += counts[at];
+  for (; at < steps / 2 && seen < DARKEST * dark; at++) seen += counts[at]!;
   const reflects = dark < 50 ? BLACK : Math.max(0, at - 0.5) / steps;
   // The deviation of paper is read from its darker half, which holds fewer lines the nearer it is to the paper.
   let bare = 0;
-  for (let level = Math.floor(PAPER * steps); level < steps; level++) bare += counts[level];
+  for (let level = Math.floor(PAPER * steps); level < steps; level++) bare += counts[level]!;
   let [within, off] = [0, 0];
-  while (off < MOST_NOISE * steps && within < 0.68 * bare) within += counts[steps - 1 - off++];
+  while (off < MOST_NOISE * steps && within < 0.68 * bare) within += counts[steps - 1 - off++]!;
   // A drawing's paper is all of one code, the first that is counted.
   return { deviation: off <= 2 ? 0 : off / steps, reflects };
 }

@@ -40,12 +40,12 @@ function atMost(data: Uint8Array, level: number, out: Uint8Array): Uint8Array {
   // Added to the low seven bits of a byte, this carries into its highest when they exceed those of the level.
   const carry = (0x7f - (level & 0x7f)) * 0x01010101;
   for (let w = 0; w < words.length; w++) {
-    const value = words[w];
+    const value = words[w]!;
     const low = (value & 0x7f7f7f7f) + carry;
     const above = level < 0x80 ? low | value : low & value;
     outWords[w] = (~above & 0x80808080) >>> 7;
   }
-  for (let i = words.length << 2; i < data.length; i++) out[i] = data[i] <= level ? 1 : 0;
+  for (let i = words.length << 2; i < data.length; i++) out[i] = data[i]! <= level ? 1 : 0;
   return out;
 }
 
@@ -60,13 +60,13 @@ export function refuseDarkPage(grey: GreyImage): void {
 /** Share of the pixels that are darker than a level; every thirteenth is looked at. */
 function shareDarker({ data }: Pick<GreyImage, 'data'>, level: number): number {
   let dark = 0;
-  for (let i = 0; i < data.length; i += SAMPLED) if (data[i] < level) dark++;
+  for (let i = 0; i < data.length; i += SAMPLED) if (data[i]! < level) dark++;
   return (dark * SAMPLED) / data.length;
 }
 
 function histogramOf(data: Uint8Array): Uint32Array {
   const histogram = new Uint32Array(256);
-  for (let i = 0; i < data.length; i += SAMPLED) histogram[data[i]]++;
+  for (let i = 0; i < data.length; i += SAMPLED) histogram[data[i]!]!++;
   return histogram;
 }
 
@@ -88,15 +88,15 @@ export function dropSpecks(ink: Uint8Array, width: number, height: number, large
   let n = 0;
   for (let y = 0; y < height; y++) {
     rowStart[y] = n;
-    for (let i = runs.rowStart[y]; i < runs.rowStart[y + 1]; i++) {
-      const b = 4 * of[i];
-      if (boxes[b + 2] - boxes[b] < largestPx && boxes[b + 3] - boxes[b + 1] < largestPx) {
-        ink.fill(0, y * width + runs.from[i], y * width + runs.to[i] + 1);
+    for (let i = runs.rowStart[y]!; i < runs.rowStart[y + 1]!; i++) {
+      const b = 4 * of[i]!;
+      if (boxes[b + 2]! - boxes[b]! < largestPx && boxes[b + 3]! - boxes[b + 1]! < largestPx) {
+        ink.fill(0, y * width + runs.from[i]!, y * width + runs.to[i]! + 1);
         continue;
       }
-      runs.from[n] = runs.from[i];
-      runs.to[n] = runs.to[i];
-      of[n++] = of[i];
+      runs.from[n] = runs.from[i]!;
+      runs.to[n] = runs.to[i]!;
+      of[n++] = of[i]!;
     }
   }
   rowStart[height] = n;

@@ -38,14 +38,14 @@ interface Descriptor {
  */
 export function findAlike(rings: readonly (readonly Float64Array[])[]): number[][] {
   const described = rings
-    .flatMap((own, id) => (id > 0 && own.length && perimeter(own[0]) >= LEAST_AROUND ? [describe(id, own)] : []))
+    .flatMap((own, id) => (id > 0 && own.length && perimeter(own[0]!) >= LEAST_AROUND ? [describe(id, own)] : []))
     .sort((p, q) => p.ovalness - q.ovalness || p.id - q.id);
   const sets: Descriptor[][] = [];
   const heads = newHeads(described.length);
   let firstNear = 0;
   for (const one of described) {
     // Sets are kept in the order of their first member, which is the least oval.
-    while (firstNear < sets.length && one.ovalness - sets[firstNear][0].ovalness > one.reach) firstNear++;
+    while (firstNear < sets.length && one.ovalness - sets[firstNear]![0]!.ovalness > one.reach) firstNear++;
     const home = closest(one, sets, heads, firstNear);
     if (home) {
       home.push(one);
@@ -57,7 +57,7 @@ export function findAlike(rings: readonly (readonly Float64Array[])[]): number[]
   return sets
     .filter((set) => set.length > 1)
     .map((set) => set.map(({ id }) => id).sort((a, b) => a - b))
-    .sort((p, q) => q.length - p.length || p[0] - q[0]);
+    .sort((p, q) => q.length - p.length || p[0]! - q[0]!);
 }
 
 /** The first members of the sets, packed: most of the time goes into passing by those that are unlike. */
@@ -87,15 +87,16 @@ function closest(one: Descriptor, sets: readonly Descriptor[][], heads: Heads, f
   const nearest: number[] = [];
   const off: number[] = [];
   for (let k = from; k < sets.length; k++) {
-    if (one.holes !== holes[k] || one.area > MOST_LARGER * area[k] || area[k] > MOST_LARGER * one.area) continue;
-    const limit = Math.min(one.reach, reach[k]);
-    const enough = Math.min(limit * limit, off.length === TRIED ? off[TRIED - 1] : Infinity);
+    if (one.holes !== holes[k] || one.area > MOST_LARGER * area[k]! || area[k]! > MOST_LARGER * one.area) continue;
+    const limit = Math.min(one.reach, reach[k]!);
+    const enough = Math.min(limit * limit, off.length === TRIED ? off[TRIED - 1]! : Infinity);
     // The squared difference in strengths: two outlines never lie closer than that.
     let sum = 0;
-    for (let j = 0, i = 2 * ORDERS * k; j < 2 * ORDERS && sum <= enough; j++, i++) sum += (own[j] - strengths[i]) ** 2;
+    for (let j = 0, i = 2 * ORDERS * k; j < 2 * ORDERS && sum <= enough; j++, i++)
+      sum += (own[j]! - strengths[i]!) ** 2;
     if (sum > enough) continue;
     let place = off.length;
-    while (place > 0 && off[place - 1] > sum) place--;
+    while (place > 0 && off[place - 1]! > sum) place--;
     off.splice(place, 0, sum);
     nearest.splice(place, 0, k);
     if (off.length > TRIED) {
@@ -103,8 +104,8 @@ function closest(one: Descriptor, sets: readonly Descriptor[][], heads: Heads, f
       nearest.pop();
     }
   }
-  const fitting = nearest.find((k) => fits(one, sets[k][0], Math.min(one.reach, reach[k])));
-  return fitting === undefined ? null : sets[fitting];
+  const fitting = nearest.find((k) => fits(one, sets[k]![0]!, Math.min(one.reach, reach[k]!)));
+  return fitting === undefined ? null : sets[fitting]!;
 }
 
 /**
@@ -118,10 +119,10 @@ function fits(p: Descriptor, q: Descriptor, limit: number): boolean {
     for (let m = 0; m < ORDERS; m++) {
       // A mirrored outline, walked the same way round, has every frequency conjugated.
       const [before, after] = [ORDERS - 1 - m, ORDERS + m];
-      const beforeRe = p.re[before] * q.re[before] + mirrored * p.im[before] * q.im[before];
-      const beforeIm = p.im[before] * q.re[before] - mirrored * p.re[before] * q.im[before];
-      const afterRe = p.re[after] * q.re[after] + mirrored * p.im[after] * q.im[after];
-      const afterIm = p.im[after] * q.re[after] - mirrored * p.re[after] * q.im[after];
+      const beforeRe = p.re[before]! * q.re[before]! + mirrored * p.im[before]! * q.im[before]!;
+      const beforeIm = p.im[before]! * q.re[before]! - mirrored * p.re[before]! * q.im[before]!;
+      const afterRe = p.re[after]! * q.re[after]! + mirrored * p.im[after]! * q.im[after]!;
+      const afterIm = p.im[after]! * q.re[after]! - mirrored * p.re[after]! * q.im[after]!;
       // Orders m and -m turn by the same angle, one each way.
       EVEN_RE[m] = afterRe + beforeRe;
       ODD_RE[m] = beforeIm - afterIm;
@@ -133,8 +134,8 @@ function fits(p: Descriptor, q: Descriptor, limit: number): boolean {
       let im = 0;
       for (let m = 0; m < ORDERS; m++) {
         const turn = ((m + 1) * shift) & (SAMPLES - 1);
-        re += EVEN_RE[m] * COS[turn] + ODD_RE[m] * SIN[turn];
-        im += EVEN_IM[m] * COS[turn] + ODD_IM[m] * SIN[turn];
+        re += EVEN_RE[m]! * COS[turn]! + ODD_RE[m]! * SIN[turn]!;
+        im += EVEN_IM[m]! * COS[turn]! + ODD_IM[m]! * SIN[turn]!;
       }
       if (re * re + im * im > enough) return true;
     }
@@ -143,12 +144,15 @@ function fits(p: Descriptor, q: Descriptor, limit: number): boolean {
 }
 
 /** What `fits` sums up, used again at every call: it is called thousands of times a page. */
-const [EVEN_RE, ODD_RE, EVEN_IM, ODD_IM] = Array.from({ length: 4 }, () => new Float64Array(ORDERS));
+const EVEN_RE = new Float64Array(ORDERS);
+const ODD_RE = new Float64Array(ORDERS);
+const EVEN_IM = new Float64Array(ORDERS);
+const ODD_IM = new Float64Array(ORDERS);
 const COS = Float64Array.from({ length: SAMPLES }, (_, k) => Math.cos((2 * Math.PI * k) / SAMPLES));
 const SIN = Float64Array.from({ length: SAMPLES }, (_, k) => Math.sin((2 * Math.PI * k) / SAMPLES));
 
 function describe(id: number, rings: readonly Float64Array[]): Descriptor {
-  const points = evenlySpaced(rings[0]);
+  const points = evenlySpaced(rings[0]!);
   const n = 2 * ORDERS;
   const [re, im] = [new Float64Array(n), new Float64Array(n)];
   let power = 0;
@@ -156,10 +160,10 @@ function describe(id: number, rings: readonly Float64Array[]): Descriptor {
     let [xc, xs, yc, ys] = [0, 0, 0, 0];
     for (let t = 0; t < SAMPLES; t++) {
       const turn = ((m + 1) * t) & (SAMPLES - 1);
-      xc += points[2 * t] * COS[turn];
-      xs += points[2 * t] * SIN[turn];
-      yc += points[2 * t + 1] * COS[turn];
-      ys += points[2 * t + 1] * SIN[turn];
+      xc += points[2 * t]! * COS[turn]!;
+      xs += points[2 * t]! * SIN[turn]!;
+      yc += points[2 * t + 1]! * COS[turn]!;
+      ys += points[2 * t + 1]! * SIN[turn]!;
     }
     const [before, after] = [ORDERS - 1 - m, ORDERS + m];
     [re[after], im[after]] = [(xc + ys) / SAMPLES, (yc - xs) / SAMPLES];
@@ -167,17 +171,17 @@ function describe(id: number, rings: readonly Float64Array[]): Descriptor {
     power += re[after] ** 2 + im[after] ** 2 + re[before] ** 2 + im[before] ** 2;
   }
   const size = Math.sqrt(power);
-  for (let k = 0; k < n; k++) [re[k], im[k]] = [re[k] / size, im[k] / size];
+  for (let k = 0; k < n; k++) [re[k], im[k]] = [re[k]! / size, im[k]! / size];
   // -1, 1, -2, 2, ...
   const strength = new Float64Array(n);
   for (let m = 0; m < ORDERS; m++) {
     const [before, after] = [ORDERS - 1 - m, ORDERS + m];
-    strength[2 * m] = Math.sqrt(re[before] ** 2 + im[before] ** 2);
-    strength[2 * m + 1] = Math.sqrt(re[after] ** 2 + im[after] ** 2);
+    strength[2 * m] = Math.sqrt(re[before]! ** 2 + im[before]! ** 2);
+    strength[2 * m + 1] = Math.sqrt(re[after]! ** 2 + im[after]! ** 2);
   }
   const holes = rings.length - 1;
   const reach = APART + RAGGED_PX / size;
-  return { id, holes, area: ringArea(rings[0]), reach, re, im, strength, ovalness: strength[0] };
+  return { id, holes, area: ringArea(rings[0]!), reach, re, im, strength, ovalness: strength[0]! };
 }
 
 /** The outline at points evenly spaced along it, x, y, x, y, ... */
@@ -196,8 +200,8 @@ function evenlySpaced(ring: Float64Array): Float64Array {
       length = side();
     }
     const share = length === 0 ? 0 : Math.min(1, (at - walked) / length);
-    points[2 * t] = ring[corner] + (ring[next()] - ring[corner]) * share;
-    points[2 * t + 1] = ring[corner + 1] + (ring[next() + 1] - ring[corner + 1]) * share;
+    points[2 * t] = ring[corner]! + (ring[next()]! - ring[corner]!) * share;
+    points[2 * t + 1] = ring[corner + 1]! + (ring[next() + 1]! - ring[corner + 1]!) * share;
   }
   return points;
 }

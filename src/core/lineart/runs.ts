@@ -69,23 +69,23 @@ export function joinRuns(runs: Runs, connectivity: 4 | 8): Parts {
   const parent = linked(runs, connectivity === 8 ? 1 : 0);
   const of = new Int32Array(from.length);
   let count = 0;
-  for (let i = 0; i < from.length; i++) of[i] = parent[i] === i ? ++count : of[root(parent, i)];
+  for (let i = 0; i < from.length; i++) of[i] = parent[i] === i ? ++count : of[root(parent, i)]!;
   const areas = new Float64Array(count + 1);
   const boxes = new Int32Array(4 * (count + 1));
   for (let y = 0; y < height; y++) {
-    for (let i = rowStart[y]; i < rowStart[y + 1]; i++) {
-      const part = of[i];
+    for (let i = rowStart[y]!; i < rowStart[y + 1]!; i++) {
+      const part = of[i]!;
       const b = 4 * part;
       if (areas[part] === 0) {
-        boxes[b] = from[i];
+        boxes[b] = from[i]!;
         boxes[b + 1] = y;
-        boxes[b + 2] = to[i];
+        boxes[b + 2] = to[i]!;
       } else {
-        if (from[i] < boxes[b]) boxes[b] = from[i];
-        if (to[i] > boxes[b + 2]) boxes[b + 2] = to[i];
+        if (from[i]! < boxes[b]!) boxes[b] = from[i]!;
+        if (to[i]! > boxes[b + 2]!) boxes[b + 2] = to[i]!;
       }
       boxes[b + 3] = y;
-      areas[part] += to[i] - from[i] + 1;
+      areas[part]! += to[i]! - from[i]! + 1;
     }
   }
   return { of, count, areas, boxes };
@@ -95,17 +95,17 @@ function linked({ from, to, rowStart }: Runs, slack: 0 | 1): Int32Array {
   const parent = new Int32Array(from.length);
   for (let i = 0; i < parent.length; i++) parent[i] = i;
   for (let y = 1; y < rowStart.length - 1; y++) {
-    let above = rowStart[y - 1];
-    for (let here = rowStart[y]; here < rowStart[y + 1]; here++) {
-      while (above < rowStart[y] && to[above] < from[here] - slack) above++;
-      for (let a = above; a < rowStart[y] && from[a] <= to[here] + slack; a++) join(parent, a, here);
+    let above = rowStart[y - 1]!;
+    for (let here = rowStart[y]!; here < rowStart[y + 1]!; here++) {
+      while (above < rowStart[y]! && to[above]! < from[here]! - slack) above++;
+      for (let a = above; a < rowStart[y]! && from[a]! <= to[here]! + slack; a++) join(parent, a, here);
     }
   }
   return parent;
 }
 
 function root(parent: Int32Array, i: number): number {
-  while (parent[i] !== i) i = parent[i] = parent[parent[i]];
+  while (parent[i] !== i) i = parent[i] = parent[parent[i]!]!;
   return i;
 }
 

@@ -11,18 +11,18 @@ export function sameRegions(old: Uint16Array, now: Uint16Array): Map<number, num
   const shared = new Map<number, number>();
   const [oldArea, newArea] = [new Float64Array(65_536), new Float64Array(65_536)];
   for (let i = 0; i < now.length;) {
-    const [was, is] = [old[i], now[i]];
+    const [was, is] = [old[i]!, now[i]!];
     const from = i;
     while (i < now.length && old[i] === was && now[i] === is) i++;
-    oldArea[was] += i - from;
-    newArea[is] += i - from;
+    oldArea[was]! += i - from;
+    newArea[is]! += i - from;
     if (was === 0 || is === 0 || was === NO_REGION || is === NO_REGION) continue;
     shared.set(is * 65_536 + was, (shared.get(is * 65_536 + was) ?? 0) + i - from);
   }
   const best = new Map<number, { was: number; area: number }>();
   for (const [key, area] of shared) {
     const [is, was] = [Math.floor(key / 65_536), key % 65_536];
-    if (area < SAME_SHARE * Math.min(oldArea[was], newArea[is])) continue;
+    if (area < SAME_SHARE * Math.min(oldArea[was]!, newArea[is]!)) continue;
     if (area > (best.get(is)?.area ?? 0)) best.set(is, { was, area });
   }
   return new Map([...best].sort(([p], [q]) => p - q).map(([is, { was }]) => [is, was]));

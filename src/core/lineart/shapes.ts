@@ -1,5 +1,5 @@
 import { cornersApart, ringArea } from './borders.ts';
-import { type ShapeKind } from './region-map.ts';
+import { type ShapeKind } from './shape-kinds.ts';
 
 /** What a region's outline tells beyond its white part. */
 export interface OutlineMeasures {
@@ -27,7 +27,7 @@ export function measureOutline(
   axisDegrees: number,
   usableWidthPx: number,
 ): OutlineMeasures {
-  const outer = rings[0];
+  const outer = rings[0]!;
   const along = extent(outer, axisDegrees);
   const across = extent(outer, axisDegrees + 90);
   const area = ringArea(outer);
@@ -70,7 +70,7 @@ function extent(ring: Float64Array, degrees: number): { from: number; to: number
   const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
   let [from, to] = [Infinity, -Infinity];
   for (let k = 0; k < ring.length; k += 2) {
-    const d = ring[k] * c + ring[k + 1] * s;
+    const d = ring[k]! * c + ring[k + 1]! * s;
     if (d < from) from = d;
     if (d > to) to = d;
   }
@@ -86,11 +86,11 @@ function endBreadths(ring: Float64Array, axisDegrees: number, lengthPx: number):
     let [least, most] = [Infinity, -Infinity];
     for (let k = 0; k < ring.length; k += 2) {
       const j = (k + 2) % ring.length;
-      const u = ring[k] * c + ring[k + 1] * s;
-      const v = ring[j] * c + ring[j + 1] * s;
+      const u = ring[k]! * c + ring[k + 1]! * s;
+      const v = ring[j]! * c + ring[j + 1]! * s;
       if (u < level === v < level) continue;
       const t = (level - u) / (v - u);
-      const off = (ring[k + 1] * c - ring[k] * s) * (1 - t) + (ring[j + 1] * c - ring[j] * s) * t;
+      const off = (ring[k + 1]! * c - ring[k]! * s) * (1 - t) + (ring[j + 1]! * c - ring[j]! * s) * t;
       least = Math.min(least, off);
       most = Math.max(most, off);
     }

@@ -8,16 +8,16 @@ export function partTones(histogram: ArrayLike<number>): { threshold: number; co
   let total = 0;
   let sum = 0;
   for (let v = 0; v < 256; v++) {
-    total += histogram[v];
-    sum += v * histogram[v];
+    total += histogram[v]!;
+    sum += v * histogram[v]!;
   }
   let below = 0;
   let sumBelow = 0;
   let best = { threshold: 127, contrast: 0, spread: -1 };
   let first = 127;
   for (let v = 0; v < 255; v++) {
-    below += histogram[v];
-    sumBelow += v * histogram[v];
+    below += histogram[v]!;
+    sumBelow += v * histogram[v]!;
     const above = total - below;
     if (below === 0 || above === 0) continue;
     const contrast = (sum - sumBelow) / above - sumBelow / below;

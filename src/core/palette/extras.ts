@@ -50,7 +50,7 @@ export function extrasFor(
 }
 
 function ruleFor(extra: Extra, own: readonly PencilOnPaper[], body: PencilOnPaper, wheel: ColourWheel): Rule {
-  const [dark, light] = [own[0], own.at(-1)!];
+  const [dark, light] = [own[0]!, own.at(-1)!];
   const angle = ({ hue }: PencilOnPaper) => wheel.angleOf(hue);
   const off = (p: PencilOnPaper, from: number) => Math.abs(turnBetween(angle(p), from));
   const aside = (p: PencilOnPaper, q: PencilOnPaper) => (p.chroma < GREY ? COLOURLESS : off(p, angle(q)) / 5);

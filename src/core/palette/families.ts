@@ -107,14 +107,14 @@ export class FamilyBook {
     }
     // The pencil that gives the family its colour counts for more than its ends.
     const weight = (place: number) => (placeFromBody(place, targets.length) === 0 ? BODY_WEIGHT : 1);
-    let ways: Way[] = near[0].map(({ at, miss, cost }) => ({ at: [at], cost: weight(0) * cost, miss, rough: 0 }));
+    let ways: Way[] = near[0]!.map(({ at, miss, cost }) => ({ at: [at], cost: weight(0) * cost, miss, rough: 0 }));
     for (const [before, next] of near.slice(1).entries()) {
       // Each way is kept for each pencil it can end on, so that a dear start can still be a good whole.
       ways = next.flatMap(({ at, miss, cost: dear }) => {
         const longer = ways.flatMap((way) => {
           if (way.at.includes(at)) return [];
           const last = way.at.at(-1)!;
-          const lack = Math.max(0, gap - (this.tray[at].body[0] - this.tray[last].body[0]));
+          const lack = Math.max(0, gap - (this.tray[at]!.body[0] - this.tray[last]!.body[0]));
           const rough = Math.max(way.rough, this.roughness(last, at));
           const cost =
             way.cost + weight(before + 1) * dear + targets.length * (GAP_WEIGHT * lack + ROUGH_WEIGHT * rough);
@@ -139,7 +139,7 @@ export class FamilyBook {
    * @param place of the pencil in the tray
    */
   around(place: number, count: number, among?: readonly number[]): FoundFamily {
-    const { body } = this.tray[place];
+    const { body } = this.tray[place]!;
     const rest = (among ?? this.tray.map((_, i) => i)).filter((i) => i !== place);
     const row = rowAround(body, Math.min(count, rest.length + 1));
     const misses = row.map((target) => deltaE2000(target, body));
@@ -153,16 +153,16 @@ export class FamilyBook {
 
   /** A family of these places in the tray, from dark to light, with the blender that the craft wants. */
   complete(at: readonly number[], among?: readonly number[]): Family {
-    const pencils = [...at].map((i) => this.tray[i]).sort((p, q) => p.body[0] - q.body[0]);
+    const pencils = [...at].map((i) => this.tray[i]!).sort((p, q) => p.body[0] - q.body[0]);
     return familyOf(
       pencils.map(({ id }) => id),
-      { blender: blenderFor(pencils, among ? among.map((i) => this.tray[i]) : this.tray)?.id ?? null },
+      { blender: blenderFor(pencils, among ? among.map((i) => this.tray[i]!) : this.tray)?.id ?? null },
     );
   }
 
   /** How hard two pencils of the tray blend beyond what is easy, CIEDE2000, by their places. */
   roughness(p: number, q: number): number {
-    const [a, b] = [this.tray[p], this.tray[q]];
+    const [a, b] = [this.tray[p]!, this.tray[q]!];
     const row = this.#pairs.get(a.optics) ?? new WeakMap<PencilOptics, number>();
     this.#pairs.set(a.optics, row);
     let known = row.get(b.optics);
@@ -182,10 +182,10 @@ export class FamilyBook {
     const { c, h } = oklchOfLab(target);
     return places
       .map((at) => {
-        const own = this.#oklch[at];
+        const own = this.#oklch[at]!;
         const towards = own.c * Math.cos(((own.h - h) * Math.PI) / 180);
         const lack = Math.max(0, HUE_NEEDED * c - towards);
-        return { at, miss: misses[at], cost: misses[at] + HUE_WEIGHT * lack };
+        return { at, miss: misses[at]!, cost: misses[at]! + HUE_WEIGHT * lack };
       })
       .sort((p, q) => p.cost - q.cost)
       .slice(0, CANDIDATES);

@@ -40,7 +40,7 @@ export function factsOfFamily(
   neighbours: readonly Lab[],
 ): FamilyFacts {
   const own = family.pencils.map((id) => known(byId, id));
-  const steps = own.slice(1).map((lighter, i) => stepBetween(own[i], lighter, paper));
+  const steps = own.slice(1).map((lighter, i) => stepBetween(own[i]!, lighter, paper));
   return {
     steps,
     largestStep: Math.max(0, ...steps.map(({ apart }) => apart)),
@@ -61,7 +61,7 @@ export function swapsFor(
   paper: Paper,
   neighbours: readonly Lab[],
 ): Swap[] {
-  const now = known(byId, family.pencils[place]);
+  const now = known(byId, family.pencils[place]!);
   const [darker, lighter] = [family.pencils[place - 1], family.pencils[place + 1]].map((id) => id && known(byId, id));
   const isBody = bodyOf(family) === now.id;
   const fixed = isBody ? null : nearest(known(byId, bodyOf(family)).body, neighbours);

@@ -51,7 +51,7 @@ export function moodLack(is: Readonly<typeof MOOD_UNIT>, wanted: ReturnType<type
 /** How much of the whole three shares put elsewhere than is wanted, 0..1. @param from where they begin among the sums */
 export function sharesApart(sums: Float64Array, from: number, wanted: ArrayLike<number>): number {
   let off = 0;
-  for (let k = 0; k < wanted.length; k++) off += Math.abs(sums[from + k] - wanted[k]);
+  for (let k = 0; k < wanted.length; k++) off += Math.abs(sums[from + k]! - wanted[k]!);
   return off / 2;
 }
 
@@ -103,13 +103,13 @@ const LEAST_PART = 0.02;
 
 /** Terms that a thing has by itself. */
 export function localTerms({ share, things, clearness }: Problem, i: number, option: Option): [TermId, number][] {
-  const part = 0.5 * share[i] + 0.5 / things.length;
+  const part = 0.5 * share[i]! + 0.5 / things.length;
   return [
     ['scheme', part * option.off],
     ['fit', part * Math.min(1.5, option.miss / MISFIT)],
     ['blends', part * Math.min(1.5, option.rough / 20)],
     ['natural', Math.max(part, LEAST_PART) * Math.min(2, option.natural / MISFIT)],
-    ['chroma', part * offPlan(option.chroma, plannedChroma(things[i], share[i], clearness))],
+    ['chroma', part * offPlan(option.chroma, plannedChroma(things[i]!, share[i]!, clearness))],
   ];
 }
 
@@ -147,7 +147,7 @@ export function pairCosts({ options }: Problem, apart: Float32Array, colours: nu
   for (let p = 0; p < colours; p++) {
     for (let q = 0; q < colours; q++) {
       const at = p * colours + q;
-      cost[at] = WEIGHT.parting * mergedAt(apart[at]) + WEIGHT.ground * lossInGround(looks[p], looks[q]);
+      cost[at] = WEIGHT.parting * mergedAt(apart[at]!) + WEIGHT.ground * lossInGround(looks[p]!, looks[q]!);
     }
   }
   return cost;

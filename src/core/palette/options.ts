@@ -81,7 +81,7 @@ export class Bodies {
     const apart = new Float32Array(labs.length * labs.length);
     for (let p = 0; p < labs.length; p++) {
       for (let q = p + 1; q < labs.length; q++) {
-        apart[p * labs.length + q] = apart[q * labs.length + p] = deltaE2000(labs[p], labs[q]);
+        apart[p * labs.length + q] = apart[q * labs.length + p] = deltaE2000(labs[p]!, labs[q]!);
       }
     }
     return apart;
@@ -188,7 +188,7 @@ export class Ways {
     return must.flatMap((place) => {
       const found = book.around(place, count, among);
       if (natural && deltaE2000(found.body, natural) > NATURAL_KEPT) return [];
-      const part = partOf(oklchOfLab(book.tray[place].body), wheel);
+      const part = partOf(oklchOfLab(book.tray[place]!.body), wheel);
       return [{ ...this.#option(part, this.#nearestHand(part), found, natural), offered: true }];
     });
   }
@@ -201,7 +201,7 @@ export class Ways {
   ): Option {
     const { wheel, hands, placeOf, bodies } = this.#with;
     const { c, h } = oklchOfLab(body);
-    const turned = Math.abs(turnBetween(wheel.angleOf(h), hands[hand]));
+    const turned = Math.abs(turnBetween(wheel.angleOf(h), hands[hand]!));
     return {
       part,
       hand,
@@ -223,7 +223,7 @@ export class Ways {
   #nearestHand({ angle }: Part): number {
     const { hands } = this.#with;
     const off = (hand: number) => Math.abs(turnBetween(hand, angle));
-    return hands.reduce((best, hand, i) => (off(hand) < off(hands[best]) ? i : best), 0);
+    return hands.reduce((best, hand, i) => (off(hand) < off(hands[best]!) ? i : best), 0);
   }
 }
 

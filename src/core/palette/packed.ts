@@ -64,15 +64,15 @@ export function pack(problem: Problem, local: (thing: number, option: Option) =>
   );
   const likes = likesOf(problem);
   const byArea = (of: (option: Option) => number) =>
-    Float64Array.from(options.flatMap((own, i) => own.map((option) => share[i] * of(option))));
+    Float64Array.from(options.flatMap((own, i) => own.map((option) => share[i]! * of(option))));
   const cellAt = (part: number) => Math.min(across - 1, Math.max(0, Math.floor(across * part)));
   return {
     first: starts(options),
     colour: Int32Array.from(every, ({ colour }) => colour),
     voice: Uint8Array.from(every, ({ voice }) => voice),
     clear: Float64Array.from(every, ({ chroma }) => chroma),
-    values: [0, 1, 2].map((k) => byArea(({ body }) => valueClass(body)[k])) as unknown as Packed['values'],
-    hue: Int8Array.from(options.flatMap((own, i) => own.map(({ body }) => (share[i] > LARGE ? hueOf(body) : -1)))),
+    values: [0, 1, 2].map((k) => byArea(({ body }) => valueClass(body)[k]!)) as unknown as Packed['values'],
+    hue: Int8Array.from(options.flatMap((own, i) => own.map(({ body }) => (share[i]! > LARGE ? hueOf(body) : -1)))),
     light: byArea(({ body }) => body[0]),
     square: byArea(({ body }) => body[0] ** 2),
     chroma: byArea(({ chroma }) => chroma),
@@ -99,6 +99,6 @@ function hueOf(body: Lab): number {
 /** Where each row begins when rows are put one after the other, and where the last one ends. */
 function starts(rows: readonly { length: number }[]): Int32Array {
   const at = new Int32Array(rows.length + 1);
-  rows.forEach(({ length }, i) => (at[i + 1] = at[i] + length));
+  rows.forEach(({ length }, i) => (at[i + 1] = at[i]! + length));
   return at;
 }

@@ -28,14 +28,14 @@ export function coloursOfPhoto({ width, height, data }: RgbaImage, count: number
   const step = Math.max(1, Math.floor((width * height) / SAMPLES));
   const points: { at: readonly [number, number, number]; weight: number }[] = [];
   for (let i = 0; i < width * height; i += step) {
-    if (data[4 * i + 3] < 128) continue;
-    const { l, c, h } = oklchOfLab(labOfRgb([data[4 * i], data[4 * i + 1], data[4 * i + 2]]));
+    if (data[4 * i + 3]! < 128) continue;
+    const { l, c, h } = oklchOfLab(labOfRgb([data[4 * i]!, data[4 * i + 1]!, data[4 * i + 2]!]));
     const turn = (h * Math.PI) / 180;
     points.push({ at: [l, c * Math.cos(turn), c * Math.sin(turn)], weight: 1 + CLEAR_WEIGHT * Math.min(1, c / 0.15) });
   }
   if (points.length === 0) throw new RangeError('The photo holds no pixels.');
   const random = seededRandom(seed);
-  let middles = [points[Math.floor(random() * points.length)].at];
+  let middles = [points[Math.floor(random() * points.length)]!.at];
   while (middles.length < count) {
     const far = points.map(({ at, weight }) => weight * Math.min(...middles.map((middle) => apart2(at, middle))));
     let left = random() * far.reduce((p, q) => p + q, 0);
@@ -46,26 +46,26 @@ export function coloursOfPhoto({ width, height, data }: RgbaImage, count: number
           0,
           far.findIndex((each) => (left -= each) <= 0),
         )
-      ].at,
+      ]!.at,
     );
   }
   let sums: { sum: number[]; weight: number }[] = [];
   for (let round = 0; round < ROUNDS; round++) {
     sums = middles.map(() => ({ sum: [0, 0, 0], weight: 0 }));
     for (const { at, weight } of points) {
-      const own = sums[nearestOf(at, middles)];
+      const own = sums[nearestOf(at, middles)]!;
       own.weight += weight;
-      for (let k = 0; k < 3; k++) own.sum[k] += weight * at[k];
+      for (let k = 0; k < 3; k++) own.sum[k]! += weight * at[k]!;
     }
     middles = sums.map(({ sum, weight }, i) =>
-      weight > 0 ? ([sum[0] / weight, sum[1] / weight, sum[2] / weight] as const) : middles[i],
+      weight > 0 ? ([sum[0]! / weight, sum[1]! / weight, sum[2]! / weight] as const) : middles[i]!,
     );
   }
   const whole = sums.reduce((sum, { weight }) => sum + weight, 0);
   return middles
     .map(([l, a, b], i) => ({
       lab: labOfOklch({ l, c: Math.hypot(a, b), h: (Math.atan2(b, a) * 180) / Math.PI }),
-      share: sums[i].weight / whole,
+      share: sums[i]!.weight / whole,
     }))
     .filter(({ share }) => share > 0)
     .sort((p, q) => q.share - p.share);
@@ -74,7 +74,7 @@ export function coloursOfPhoto({ width, height, data }: RgbaImage, count: number
 type Point = readonly [number, number, number];
 
 function nearestOf(at: Point, middles: readonly Point[]): number {
-  return middles.reduce((best, middle, i) => (apart2(at, middle) < apart2(at, middles[best]) ? i : best), 0);
+  return middles.reduce((best, middle, i) => (apart2(at, middle) < apart2(at, middles[best]!) ? i : best), 0);
 }
 
 function apart2(p: Point, q: Point): number {

@@ -64,7 +64,7 @@ export function compileProblem(
   if (page.things.length === 0) throw new RangeError('Name at least one thing on the sheet before planning a palette.');
   const wheel = wheelById(wishes.wheel ?? 'painters');
   const own = handsOf(wishes.scheme, wishes.anchor, wishes.hands);
-  const hands = [own[plot.ruler], ...own.filter((_, i) => i !== plot.ruler)];
+  const hands = [own[plot.ruler]!, ...own.filter((_, i) => i !== plot.ruler)];
   const placeOf = new Map(book.tray.map(({ id }, i) => [id, i]));
   const must = (wishes.must ?? []).flatMap((id) => placeOf.get(id) ?? []);
   const bodies = new Bodies();

@@ -59,7 +59,7 @@ export function describe(
   atMost?: number | null,
 ): Proposal {
   const terms = new Objective(problem, chosen).terms();
-  const own = problem.things.map((_, i) => problem.options[i][chosen[i]]);
+  const own = problem.things.map((_, i) => problem.options[i]![chosen[i]!]!);
   const pencils = new Set(own.flatMap((option) => option.pencils)).size;
   const has: Partial<Record<TermId, boolean>> = {
     focus: page.things.some(({ focus }) => focus),
@@ -73,8 +73,8 @@ export function describe(
     plot: plot.says,
     parts: own.map(({ part, hand, voice, family, body, miss }, i) => ({
       ...part,
-      thingId: problem.things[i].id,
-      hand: problem.hands[hand],
+      thingId: problem.things[i]!.id,
+      hand: problem.hands[hand]!,
       voice,
       family,
       body,
@@ -83,8 +83,8 @@ export function describe(
     objective,
     scores: SHOWN.filter((id) => has[id] !== false).map((id) => ({
       id,
-      name: TERMS[TERM[id]].name,
-      score: Math.round(100 * (1 - Math.min(1, terms[TERM[id]]))),
+      name: TERMS[TERM[id]]!.name,
+      score: Math.round(100 * (1 - Math.min(1, terms[TERM[id]]!))),
     })),
     pencils,
     reason: reasonOf(problem, own, pencils),
@@ -98,7 +98,7 @@ const TOLD = { light: [46, 63], chroma: [0.05, 0.085] } as const;
 
 /** What a palette is like at arm's length, from its own numbers, and which hand rules. */
 function nameOf({ share, wheel, hands }: Problem, own: readonly Option[]): string {
-  const mean = (of: (option: Option) => number) => own.reduce((sum, option, i) => sum + share[i] * of(option), 0);
+  const mean = (of: (option: Option) => number) => own.reduce((sum, option, i) => sum + share[i]! * of(option), 0);
   const word = (value: number, [low, high]: readonly [number, number], words: readonly [string, string, string]) =>
     words[value < low ? 0 : value > high ? 2 : 1];
   const value = word(
@@ -111,7 +111,7 @@ function nameOf({ share, wheel, hands }: Problem, own: readonly Option[]): strin
     TOLD.chroma,
     ['hushed', 'mellow', 'bright'],
   );
-  return `${value} and ${clear}, ${placeOn(wheel, hands[0]).name} rules`;
+  return `${value} and ${clear}, ${placeOn(wheel, hands[0]!).name} rules`;
 }
 
 /** Like names told apart by how the scheme is played. */
@@ -125,16 +125,17 @@ export function named(proposals: readonly Proposal[]): Proposal[] {
 
 function reasonOf(problem: Problem, own: readonly Option[], pencils: number): string {
   const { hands, wheel, share, borders, things, apart, colours } = problem;
-  const carried = (voice: Voice) => own.reduce((sum, option, i) => sum + (option.voice === voice ? share[i] : 0), 0);
+  const carried = (voice: Voice) => own.reduce((sum, option, i) => sum + (option.voice === voice ? share[i]! : 0), 0);
   const percent = (part: number) => `${Math.round(100 * part)}%`;
   const names = hands.map((angle) => placeOn(wheel, angle).name);
-  const away = ({ front, behind }: (typeof borders)[number]) => apart[own[front].colour * colours + own[behind].colour];
+  const away = ({ front, behind }: (typeof borders)[number]) =>
+    apart[own[front]!.colour * colours + own[behind]!.colour]!;
   const parted = borders.filter((border) => away(border) >= PARTED).reduce((sum, { weight }) => sum + weight, 0);
   const focus = things.flatMap((thing, i) => (thing.focus ? [i] : []));
-  const miss = own.reduce((sum, option, i) => sum + share[i] * option.miss, 0);
+  const miss = own.reduce((sum, option, i) => sum + share[i]! * option.miss, 0);
   const others = [...new Set(names.slice(1))].filter((name) => name !== names[0]);
   return [
-    `${capital(names[0])} rules with ${percent(carried(0))} of the area` +
+    `${capital(names[0]!)} rules with ${percent(carried(0))} of the area` +
       (others.length > 0
         ? `; ${others.join(', ')} support and accent it with ${percent(carried(1))} and ${percent(carried(2))}.`
         : '.'),
@@ -145,12 +146,12 @@ function reasonOf(problem: Problem, own: readonly Option[], pencils: number): st
       const around = borders.filter(({ front, behind }) => front === i || behind === i);
       const length = around.reduce((sum, { weight }) => sum + weight, 0);
       const out = around.reduce((sum, border) => sum + border.weight * away(border), 0) / (length || 1);
-      return `${things[i].name} stands ${out.toFixed(0)} apart from what lies round it.`;
+      return `${things[i]!.name} stands ${out.toFixed(0)} apart from what lies round it.`;
     }),
     `The ${pencils} pencils come within ${miss.toFixed(1)} of the colours asked for, on average by area.`,
   ].join(' ');
 }
 
 function capital(text: string): string {
-  return text[0].toUpperCase() + text.slice(1);
+  return text[0]!.toUpperCase() + text.slice(1);
 }

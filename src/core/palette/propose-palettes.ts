@@ -195,8 +195,8 @@ async function limit(
 function usedBy({ problem, search }: Played, stays: ReadonlySet<number>): number[] {
   const weights = new Map<number, number>();
   problem.things.forEach((_, i) => {
-    for (const pencil of problem.options[i][search.best.chosen[i]].pencils) {
-      weights.set(pencil, (weights.get(pencil) ?? 0) + problem.share[i] + 1 / problem.things.length);
+    for (const pencil of problem.options[i]![search.best.chosen[i]!]!.pencils) {
+      weights.set(pencil, (weights.get(pencil) ?? 0) + problem.share[i]! + 1 / problem.things.length);
     }
   });
   for (const pencil of [...problem.must, ...stays]) weights.set(pencil, Infinity);
@@ -206,7 +206,7 @@ function usedBy({ problem, search }: Played, stays: ReadonlySet<number>): number
 /** The best first, then the next best that is clearly different from all before it; the most different where none is. */
 function chosenFrom(played: readonly Played[], count: number): Played[] {
   const bodies = ({ problem, search }: Played) =>
-    problem.options.map((options, i) => options[search.best.chosen[i]].body);
+    problem.options.map((options, i) => options[search.best.chosen[i]!]!.body);
   const left = [...played].sort((p, q) => p.search.best.objective - q.search.best.objective);
   const chosen: Played[] = [];
   const nearest = (each: Played) =>
@@ -214,7 +214,7 @@ function chosenFrom(played: readonly Played[], count: number): Played[] {
   while (chosen.length < count && left.length > 0) {
     const apart = left.map(nearest);
     const clear = apart.findIndex(isClearlyDifferent);
-    const [next] = left.splice(clear >= 0 ? clear : apart.indexOf(Math.max(...apart)), 1);
+    const next = left.splice(clear >= 0 ? clear : apart.indexOf(Math.max(...apart)), 1)[0]!;
     if (clear < 0 && Math.max(...apart) < 1) break;
     chosen.push(next);
   }

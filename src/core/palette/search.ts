@@ -45,7 +45,7 @@ export function startSearch(problem: Problem, random: () => number): Search {
   let top = first;
   let since = 0;
   let rounds = 0;
-  const oneOf = (of: readonly number[]) => of[Math.floor(random() * of.length)];
+  const oneOf = (of: readonly number[]) => of[Math.floor(random() * of.length)]!;
   return {
     best,
     anneal(more) {
@@ -87,12 +87,12 @@ export function startSearch(problem: Problem, random: () => number): Search {
   function another(kind: number, heat: number): number {
     const i = oneOf(open);
     const model =
-      kind > 1 - LIKENESS && likes[i].length > 0
-        ? oneOf(likes[i])
+      kind > 1 - LIKENESS && likes[i]!.length > 0
+        ? oneOf(likes[i]!)
         : kind > 1 - LIKENESS - BORROWS
           ? Math.floor(random() * n)
           : -1;
-    const to = model < 0 ? Math.floor(random() * problem.options[i].length) : inColour(i, model, now.chosen[model]);
+    const to = model < 0 ? Math.floor(random() * problem.options[i]!.length) : inColour(i, model, now.chosen[model]!);
     if (to >= 0 && to !== now.chosen[i]) {
       if (allowed(now.weigh(i, to), now.value, heat)) {
         now.take();
@@ -105,7 +105,7 @@ export function startSearch(problem: Problem, random: () => number): Search {
   /** Two things exchange their colours: what each voice has of the page hardly changes. */
   function exchange(heat: number): number {
     const [i, j] = [oneOf(open), oneOf(open)];
-    const [was, other] = [now.chosen[i], now.chosen[j]];
+    const [was, other] = [now.chosen[i]!, now.chosen[j]!];
     const [toI, toJ] = [inColour(i, j, other), inColour(j, i, was)];
     if (i !== j && toI >= 0 && toJ >= 0 && (toI !== was || toJ !== other)) {
       const before = now.value;
@@ -121,18 +121,18 @@ export function startSearch(problem: Problem, random: () => number): Search {
   /** A pencil in use is put away: each thing that has it takes what is best without, one after the other. */
   function putAway(heat: number): number {
     const i = oneOf(open);
-    const { pencils } = problem.options[i][now.chosen[i]];
+    const { pencils } = problem.options[i]![now.chosen[i]!]!;
     if (pencils.length === 0) return 1;
     const gone = oneOf(pencils);
     const [before, chosen] = [now.value, now.chosen.slice()];
     let weighed = 1;
     for (const thing of open) {
-      const options = problem.options[thing];
-      if (!options[now.chosen[thing]].pencils.includes(gone)) continue;
+      const options = problem.options[thing]!;
+      if (!options[now.chosen[thing]!]!.pencils.includes(gone)) continue;
       let least = Infinity;
-      let to = now.chosen[thing];
+      let to = now.chosen[thing]!;
       for (let k = 0; k < options.length; k++) {
-        if (options[k].pencils.includes(gone)) continue;
+        if (options[k]!.pencils.includes(gone)) continue;
         const next = now.weigh(thing, k);
         if (next < least) [least, to] = [next, k];
         weighed++;
@@ -149,10 +149,10 @@ export function startSearch(problem: Problem, random: () => number): Search {
 function optionsByColour({ options, colours }: Problem): (thing: number, other: number, option: number) => number {
   const placeOf = options.map((own) => {
     const places = new Int32Array(colours).fill(-1);
-    for (let k = own.length - 1; k >= 0; k--) places[own[k].colour] = k;
+    for (let k = own.length - 1; k >= 0; k--) places[own[k]!.colour] = k;
     return places;
   });
-  return (thing, other, option) => placeOf[thing][options[other][option].colour];
+  return (thing, other, option) => placeOf[thing]![options[other]![option]!.colour]!;
 }
 
 /** Each thing in turn, the largest first, takes what is best beside those before it; those after it count as they are. */
@@ -162,10 +162,10 @@ export function greedy(problem: Problem): Int32Array {
 
 function greedily(problem: Problem): Objective {
   const now = new Objective(problem);
-  const order = problem.things.map((_, i) => i).sort((p, q) => problem.share[q] - problem.share[p] || p - q);
+  const order = problem.things.map((_, i) => i).sort((p, q) => problem.share[q]! - problem.share[p]! || p - q);
   for (const i of order) {
     let [best, least] = [0, Infinity];
-    for (let k = 0; k < problem.options[i].length; k++) {
+    for (let k = 0; k < problem.options[i]!.length; k++) {
       const value = now.weigh(i, k);
       if (value < least) [best, least] = [k, value];
     }
@@ -188,7 +188,7 @@ export function exactly(problem: Problem): Answer {
   const best: Answer = { chosen: now.chosen.slice(), objective: now.value };
   for (let way = 1; way < ways; way++) {
     for (let i = 0; ; i++) {
-      const next = (now.chosen[i] + 1) % problem.options[i].length;
+      const next = (now.chosen[i]! + 1) % problem.options[i]!.length;
       now.set(i, next);
       if (next > 0) break;
     }

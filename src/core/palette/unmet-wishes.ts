@@ -27,16 +27,16 @@ export function unmetBy(
   pencils: number,
 ): string[] {
   const { things, options, must, tray, mood, share } = problem;
-  const own = things.map((_, i) => options[i][chosen[i]]);
+  const own = things.map((_, i) => options[i]![chosen[i]!]!);
   const used = new Set(own.flatMap((option) => option.pencils));
-  const lost = must.filter((place) => !used.has(place)).map((place) => tray[place].code);
-  const mean = (of: (i: number) => number) => own.reduce((sum, _, i) => sum + share[i] * of(i), 0);
-  const light = mean((i) => own[i].body[0]);
+  const lost = must.filter((place) => !used.has(place)).map((place) => tray[place]!.code);
+  const mean = (of: (i: number) => number) => own.reduce((sum, _, i) => sum + share[i]! * of(i), 0);
+  const light = mean((i) => own[i]!.body[0]);
   const wanted = moodTargets(mood);
   return [
     ...things.flatMap(({ name }, i) =>
-      own[i].natural > NATURAL_KEPT
-        ? [`Nothing chosen here comes nearer than ${own[i].natural.toFixed(0)} to the natural colour of ${name}.`]
+      own[i]!.natural > NATURAL_KEPT
+        ? [`Nothing chosen here comes nearer than ${own[i]!.natural.toFixed(0)} to the natural colour of ${name}.`]
         : [],
     ),
     ...(lost.length > 0

@@ -31,10 +31,10 @@ function spreadOfOne(share: number, pixel: number, bells: Float64Array): number 
   for (let n = 1; n <= TERMS; n++) {
     const term = (density * now) ** 2 / n;
     seen += term;
-    varies += term * bells[n];
+    varies += term * bells[n]!;
     [before, now] = [now, (z * now - Math.sqrt(n - 1) * before) / Math.sqrt(n)];
   }
-  varies += Math.max(0, whole - seen) * bells[TERMS + 1];
+  varies += Math.max(0, whole - seen) * bells[TERMS + 1]!;
   return Math.sqrt(varies);
 }
 

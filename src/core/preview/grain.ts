@@ -43,7 +43,7 @@ function makeTile(): Uint8Array {
   );
   const values = new Uint8Array(field.length);
   for (let i = 0; i < values.length; i++) {
-    values[i] = ranks[Math.min(5000, Math.max(0, Math.round((field[i] / deviation + 5) * 500)))];
+    values[i] = ranks[Math.min(5000, Math.max(0, Math.round((field[i]! / deviation + 5) * 500)))]!;
   }
   return values;
 }
@@ -53,7 +53,7 @@ function threeAlong(values: Float32Array<ArrayBuffer>, step: number): Float32Arr
   const out = new Float32Array(values.length);
   const last = values.length - 1;
   // A row's end goes on in the next row, which is as good an edge for a field that is the same everywhere.
-  for (let i = 0; i < values.length; i++) out[i] = values[(i - step) & last] + values[i] + values[(i + step) & last];
+  for (let i = 0; i < values.length; i++) out[i] = values[(i - step) & last]! + values[i]! + values[(i + step) & last]!;
   return out;
 }
 

@@ -15,8 +15,8 @@ export function groundPatch(ground: Ground, size: number, grainMm: number, pixel
   const [tooth, mask] = [grainTile(), TILE - 1];
   for (let y = 0, p = 0; y < size; y++) {
     for (let x = 0; x < size; x++, p += 4) {
-      const value = tooth[((stride * y) & mask) * TILE + ((stride * x) & mask)];
-      paintPixel(data, p, shade, shares[(shade.specks << 8) | value]);
+      const value = tooth[((stride * y) & mask) * TILE + ((stride * x) & mask)]!;
+      paintPixel(data, p, shade, shares[(shade.specks << 8) | value]!);
     }
   }
   return { width: size, height: size, data };

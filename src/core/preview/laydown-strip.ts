@@ -32,12 +32,12 @@ export function laydownStrip(
   for (let y = 0, p = 0; y < height; y++) {
     const row = ((stride * y + shift * 37) & mask) * TILE;
     for (let x = 0; x < width; x++, p += 4) {
-      const shade = shades[Math.round((x / Math.max(1, width - 1)) * (SAMPLES - 1))];
+      const shade = shades[Math.round((x / Math.max(1, width - 1)) * (SAMPLES - 1))]!;
       const edge = Math.min(x, y, width - 1 - x, height - 1 - y);
       // Strokes turn back within a few pixels of the edge: bare valleys widen there.
       const turnBack = edge < 5 ? (5 - edge) * 34 : 0;
-      const value = tooth[row + ((stride * x + shift * 91) & mask)];
-      paintPixel(data, p, shade, shares[(Math.min(255, shade.specks + turnBack) << 8) | value]);
+      const value = tooth[row + ((stride * x + shift * 91) & mask)]!;
+      paintPixel(data, p, shade, shares[(Math.min(255, shade.specks + turnBack) << 8) | value]!);
     }
   }
   return { width, height, data };

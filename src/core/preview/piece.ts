@@ -38,8 +38,8 @@ export function pieceOf(
       nearest<T extends Uint8Array | Uint16Array>(values: T, out: T): T {
         const column = Int32Array.from(columns, (x) => within(Math.floor(x), width));
         for (let y = 0, o = 0; y < down; y++) {
-          const start = within(Math.floor(rows[y]), height) * width;
-          for (let x = 0; x < across; x++, o++) out[o] = values[start + column[x]];
+          const start = within(Math.floor(rows[y]!), height) * width;
+          for (let x = 0; x < across; x++, o++) out[o] = values[start + column[x]!]!;
         }
         return out;
       },
@@ -47,16 +47,16 @@ export function pieceOf(
         const out = new Uint8Array(size);
         const at = columns.map((x) => within(x - 0.5, width));
         for (let y = 0, o = 0; y < down; y++) {
-          const v = within(rows[y] - 0.5, height);
+          const v = within(rows[y]! - 0.5, height);
           const upper = Math.floor(v) * width;
           const lower = within(Math.floor(v) + 1, height) * width;
           const below = v % 1;
           for (let x = 0; x < across; x++, o++) {
-            const a = Math.floor(at[x]);
+            const a = Math.floor(at[x]!);
             const b = a + 1 < width ? a + 1 : a;
-            const right = at[x] - a;
-            const high = values[upper + a] * (1 - right) + values[upper + b] * right;
-            const low = values[lower + a] * (1 - right) + values[lower + b] * right;
+            const right = at[x]! - a;
+            const high = values[upper + a]! * (1 - right) + values[upper + b]! * right;
+            const low = values[lower + a]! * (1 - right) + values[lower + b]! * right;
             out[o] = high * (1 - below) + low * below + 0.5;
           }
         }

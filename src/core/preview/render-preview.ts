@@ -100,7 +100,7 @@ export function renderPreview(source: PreviewSource, before: Painted | null = nu
     const end = (y + 1) * width;
     for (let i = y * width; i < end;) {
       // Runs of one region are painted at once.
-      const label = labels[i];
+      const label = labels[i]!;
       let stop = i + 1;
       while (stop < end && labels[stop] === label) stop++;
       if (staying !== null && staying[label] === 1) {
@@ -109,15 +109,15 @@ export function renderPreview(source: PreviewSource, before: Painted | null = nu
       }
       const table = tables[label] ?? null;
       if (table === null) {
-        for (; i < stop; i++) out[i] = printed === null ? bare : bareLines[printed[i]];
+        for (; i < stop; i++) out[i] = printed === null ? bare : bareLines[printed[i]!]!;
         continue;
       }
       const { light, specks } = table;
       const course = courses?.[label] ?? null;
       const runs = STROKE_RUNS[table.drawn];
       const stroked = course !== null || runs !== null;
-      const first = fields[table.fields[0]]!;
-      const second = table.fields.length > 1 ? fields[table.fields[1]]! : null;
+      const first = fields[table.fields[0]!]!;
+      const second = table.fields.length > 1 ? fields[table.fields[1]!]! : null;
       const onInk = ink?.tables?.[label] ?? null;
       const line = lineUnder(onInk);
       const lineStep = onInk === null ? 0 : 3;
@@ -132,10 +132,10 @@ export function renderPreview(source: PreviewSource, before: Painted | null = nu
       const acrossStep = Math.round((-FINE * ACROSS_PER_MM * sin) / pixelsPerMm);
       const scattered = (y & 3) << 2;
       for (; i < stop; x++, i++) {
-        const between = (first[i] * TONE_STEPS + SCATTERED[scattered | (x & 3)]) >> 8;
+        const between = (first[i]! * TONE_STEPS + SCATTERED[scattered | (x & 3)]!) >> 8;
         let t = between < 0 ? 0 : between >= TONE_STEPS ? TONE_STEPS - 1 : between;
-        if (second !== null) t += TONE_STEPS * ((second[i] * SECOND_STEPS) >> 8);
-        let left = specks[t];
+        if (second !== null) t += TONE_STEPS * ((second[i]! * SECOND_STEPS) >> 8);
+        let left = specks[t]!;
         if (course !== null) {
           const at = alongCourse(course, origin.x + x / pixelsPerMm, yMm);
           along = (FINE * ALONG_PER_MM * at[0]) | 0;
@@ -143,23 +143,23 @@ export function renderPreview(source: PreviewSource, before: Painted | null = nu
         }
         if (stroked) {
           const stroke = (((across >> FINE_BITS) & strokeMask) << STROKE_BITS) | ((along >> FINE_BITS) & strokeMask);
-          left = under[(left << STEP_BITS) | strokes[stroke]];
+          left = under[(left << STEP_BITS) | strokes[stroke]!]!;
           along += alongStep;
           across += acrossStep;
         }
-        const share = shares[(left << 8) | tooth[grainRow + columns[x]]];
+        const share = shares[(left << 8) | tooth[grainRow + columns[x]!]!]!;
         const at = 6 * t;
-        let red = light[at + 3] + (((light[at] - light[at + 3]) * share) >> 8);
-        let green = light[at + 4] + (((light[at + 1] - light[at + 4]) * share) >> 8);
-        let blue = light[at + 5] + (((light[at + 2] - light[at + 5]) * share) >> 8);
-        if (printed !== null && printed[i] > 0) {
+        let red = light[at + 3]! + (((light[at]! - light[at + 3]!) * share) >> 8);
+        let green = light[at + 4]! + (((light[at + 1]! - light[at + 4]!) * share) >> 8);
+        let blue = light[at + 5]! + (((light[at + 2]! - light[at + 5]!) * share) >> 8);
+        if (printed !== null && printed[i]! > 0) {
           const under = lineStep * t;
-          red += ((line[under] - red) * printed[i]) / 255;
-          green += ((line[under + 1] - green) * printed[i]) / 255;
-          blue += ((line[under + 2] - blue) * printed[i]) / 255;
+          red += ((line[under]! - red) * printed[i]!) / 255;
+          green += ((line[under + 1]! - green) * printed[i]!) / 255;
+          blue += ((line[under + 2]! - blue) * printed[i]!) / 255;
         }
         out[i] =
-          0xff000000 | (CODE_OF_LIGHT[blue | 0] << 16) | (CODE_OF_LIGHT[green | 0] << 8) | CODE_OF_LIGHT[red | 0];
+          0xff000000 | (CODE_OF_LIGHT[blue | 0]! << 16) | (CODE_OF_LIGHT[green | 0]! << 8) | CODE_OF_LIGHT[red | 0]!;
       }
     }
   }
@@ -210,10 +210,10 @@ function regionsStaying(before: PreviewSource, now: PreviewSource): Uint8Array |
 function inkUnder({ light, specks }: ToneTable, ink: Light): Float32Array {
   const under = new Float32Array(3 * specks.length);
   for (let t = 0; t < specks.length; t++) {
-    const covered = 1 - specks[t] / 256;
+    const covered = 1 - specks[t]! / 256;
     for (let c = 0; c < 3; c++) {
-      const onBlack = light[6 * t + 3 + c] + (light[6 * t + c] - light[6 * t + 3 + c]) * covered;
-      under[3 * t + c] = Math.min(LIGHT_STEPS, ink[c] + Math.max(0, onBlack - BLACK[c]));
+      const onBlack = light[6 * t + 3 + c]! + (light[6 * t + c]! - light[6 * t + 3 + c]!) * covered;
+      under[3 * t + c] = Math.min(LIGHT_STEPS, ink[c]! + Math.max(0, onBlack - BLACK[c]!));
     }
   }
   return under;
@@ -223,10 +223,10 @@ function inkUnder({ light, specks }: ToneTable, ink: Light): Float32Array {
 const BLACK = lightOfLab(labOfHex(PRINTED_BLACK)).map((light) => LIGHT_STEPS * light);
 
 function mixed(paper: Light, ink: Light, share: number): number {
-  return packed(paper.map((value, c) => value + ((ink[c] - value) * share) / 255) as unknown as Light);
+  return packed(paper.map((value, c) => value + ((ink[c]! - value) * share) / 255) as unknown as Light);
 }
 
 function packed([red, green, blue]: Light): number {
-  const [r, g, b] = [red, green, blue].map((value) => CODE_OF_LIGHT[Math.round(value)]);
+  const [r, g, b] = [red, green, blue].map((value) => CODE_OF_LIGHT[Math.round(value)]!) as [number, number, number];
   return (0xff000000 | (b << 16) | (g << 8) | r) >>> 0;
 }

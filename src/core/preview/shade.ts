@@ -24,7 +24,7 @@ export function shadeOf(ground: Ground, lamp?: Lamp): Shade {
   const between = (part: Float64Array) => {
     const mixed = new Float64Array(part.length);
     for (let i = 0; i < mixed.length; i++) {
-      mixed[i] = n === 2 ? Math.sqrt(part[i] * whole[i]) : part[i] ** (1 / n) * whole[i] ** (1 - 1 / n);
+      mixed[i] = n === 2 ? Math.sqrt(part[i]! * whole[i]!) : part[i]! ** (1 / n) * whole[i]! ** (1 - 1 / n);
     }
     return stepsOf(mixed, lamp);
   };
@@ -47,6 +47,6 @@ export function stepsOf(spectrum: Float64Array, lamp?: Lamp): Uint16Array {
  */
 export function paintPixel(data: Uint8ClampedArray, at: number, { covered, bare }: Shade, share: number): void {
   for (let c = 0; c < 3; c++)
-    data[at + c] = CODE_OF_LIGHT[Math.round(bare[c] + ((covered[c] - bare[c]) * share) / 256)];
+    data[at + c] = CODE_OF_LIGHT[Math.round(bare[c]! + ((covered[c]! - bare[c]!) * share) / 256)]!;
   data[at + 3] = 255;
 }

@@ -44,7 +44,7 @@ function makeTile(): Uint8Array {
       for (let v = -across; v <= across; v++) {
         const row = ((y + v) & mask) * STROKE_TILE;
         const weight = across + 1 - Math.abs(v);
-        for (let u = -along; u <= along; u++) sum += weight * noise[row | ((x + u) & mask)];
+        for (let u = -along; u <= along; u++) sum += weight * noise[row | ((x + u) & mask)]!;
       }
       field[i] = sum;
     }
@@ -53,7 +53,7 @@ function makeTile(): Uint8Array {
   const edges = Array.from({ length: STROKE_STEPS - 1 }, (_, k) => order[Math.floor(((k + 1) * size) / STROKE_STEPS)]);
   return Uint8Array.from(field, (value) => {
     let step = 0;
-    while (step < edges.length && value >= edges[step]) step++;
+    while (step < edges.length && value >= edges[step]!) step++;
     return step;
   });
 }

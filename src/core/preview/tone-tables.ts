@@ -70,13 +70,13 @@ export function toneStack(
   const { grounds, states } = layAtPlaces(layers, size, shares, SHARES, optics, ground);
   const looks = new Array<Shade | undefined>(grounds.length);
   const tables = new Array<ToneTable | undefined>(states.length);
-  return { every, after: (laid) => (tables[laid] ??= tableOf(states[laid], layers[laid - 1])) };
+  return { every, after: (laid) => (tables[laid] ??= tableOf(states[laid]!, layers[laid - 1])) };
 
   function tableOf(now: Uint32Array, last: Layer | undefined): ToneTable {
     const light = new Uint16Array(6 * size);
     const specks = new Uint8Array(size);
     for (let step = 0; step < size; step++) {
-      const look = (looks[now[step]] ??= shadeOf(grounds[now[step]], lamp));
+      const look = (looks[now[step]!] ??= shadeOf(grounds[now[step]!]!, lamp));
       light.set(look.covered, 6 * step);
       light.set(look.bare, 6 * step + 3);
       specks[step] = look.specks;
@@ -104,7 +104,7 @@ function sharesOf({ zone }: Layer, [first, second]: readonly Field[], every: num
       if (span.field !== field) continue;
       for (let step = 0; step < steps; step++) {
         const middle = Math.min(steps - 1, step - (step % every) + (every >> 1));
-        shares[step] *= shareInSpan(span, valueAtStep(field, middle, steps));
+        shares[step]! *= shareInSpan(span, valueAtStep(field, middle, steps));
       }
     }
     return shares;
@@ -112,7 +112,7 @@ function sharesOf({ zone }: Layer, [first, second]: readonly Field[], every: num
   const [across, down] = [along(first, TONE_STEPS), along(second, SECOND_STEPS)];
   const shares = new Uint16Array(across.length * down.length);
   for (let step = 0; step < shares.length; step++) {
-    shares[step] = Math.round(SHARES * across[step % TONE_STEPS] * down[Math.floor(step / TONE_STEPS)]);
+    shares[step] = Math.round(SHARES * across[step % TONE_STEPS]! * down[Math.floor(step / TONE_STEPS)]!);
   }
   return shares;
 }

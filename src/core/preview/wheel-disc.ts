@@ -91,16 +91,16 @@ export function wheelDisc(
       const radius = Math.sqrt(dx * dx + dy * dy) / middle;
       if (radius > 1) continue;
       const angle = ((Math.atan2(dx, -dy) * 180) / Math.PI + 360) % 360;
-      const value = tooth[((stride * y) & mask) * TILE + ((stride * x) & mask)];
+      const value = tooth[((stride * y) & mask) * TILE + ((stride * x) & mask)]!;
       const out = (radius - HUB) / (1 - HUB);
       // The rim is ragged as a hand leaves it: what the last strokes miss there is not paper but nothing.
       if (out > RAGGED.from && value < (out - RAGGED.from) * RAGGED.by) continue;
       const step = rings
         ? edges.findIndex(({ from, to }) => radius >= from && radius <= to)
         : Math.min(STEPS - 1, Math.max(0, Math.floor(out * STEPS)));
-      const sector = shades[Math.round((angle / 360) * SECTORS) % SECTORS];
-      const shade = out < 0 || step < 0 ? nothing : sector[step];
-      paintPixel(data, p, shade, shares[(shade.specks << 8) | value]);
+      const sector = shades[Math.round((angle / 360) * SECTORS) % SECTORS]!;
+      const shade = out < 0 || step < 0 ? nothing : sector[step]!;
+      paintPixel(data, p, shade, shares[(shade.specks << 8) | value]!);
     }
   }
   return { width: size, height: size, data };

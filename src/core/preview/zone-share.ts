@@ -5,8 +5,8 @@ import { type Zone, sharesOfValues } from '../recipe/index.ts';
 export function zoneShare(zone: Zone, fields: PageFields): (pixel: number) => number {
   const own = sharesOfValues(zone);
   const first = fields[zone.field];
-  if (!zone.and) return (i) => own[first[i]];
+  if (!zone.and) return (i) => own[first[i]!]!;
   const other = sharesOfValues(zone.and);
   const second = fields[zone.and.field];
-  return (i) => own[first[i]] * other[second[i]];
+  return (i) => own[first[i]!]! * other[second[i]!]!;
 }

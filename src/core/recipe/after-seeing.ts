@@ -9,8 +9,10 @@ import {
   handFromTrials,
   layPasses,
 } from '../laydown/index.ts';
-import { type LayerEdit, type RecipeEdits, withEdits } from './edits.ts';
-import { type Layer, type Recipe } from './layer.ts';
+import { withEdits } from './edits.ts';
+import type { LayerEdit, RecipeEdits } from './schemas.ts';
+import type { Layer } from './schemas.ts';
+import { type Recipe } from './recipe.ts';
 import { passesOf } from './passes.ts';
 import { placesOf } from './places.ts';
 import { type FieldValues, MOST_FIELDS, fieldsOf, shareInZone } from './zone.ts';
@@ -60,7 +62,7 @@ export function afterSeeing(
   const wanted = places.map((place) => labOn(layOn(ground, recipe.layers, place)));
   const there = places.map((place) => layOn(ground, first, place, PRESSED[look]));
   const apartWith = ({ layers }: Recipe) =>
-    mean(places.map((place, k) => deltaE2000(labOn(layOn(there[k], layers.slice(laid), place)), wanted[k])));
+    mean(places.map((place, k) => deltaE2000(labOn(layOn(there[k]!, layers.slice(laid), place)), wanted[k]!)));
   const apartIfLeft = apartWith(recipe);
   const begun: RecipeEdits = look === 'patchy' ? closing(recipe, laid) : {};
   let edits: RecipeEdits = begun;
@@ -109,7 +111,7 @@ function changesOf({ passes, pressure }: Layer): LayerEdit[] {
 
 /** The last layer once more, lightly and in small circles, so that what it missed closes. */
 function closing({ layers }: Recipe, laid: number): RecipeEdits {
-  const last = layers[laid - 1];
+  const last = layers[laid - 1]!;
   const again: Layer = {
     ...last,
     id: `${last.id}-again`.slice(0, 40),

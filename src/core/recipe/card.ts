@@ -1,19 +1,9 @@
-import { type Family, EXTRAS } from './family.ts';
-import { type LayerEdit, type RecipeEdits } from './edits.ts';
-import { type Layer, type Recipe } from './layer.ts';
-
-/**
- * A recipe apart from the thing that it was made for: its effect, its school and what a person changed. Pencils of the
- * family are told by their places, 0 the darkest or `blender`, `depth` and so on; distances as shares of the way that
- * their field runs. So it fits any family and any width.
- */
-export interface Card {
-  effect: string;
-  school: string;
-  edits: RecipeEdits;
-  /** How many pencils its family had. */
-  pencils: number;
-}
+import type { Family } from './schemas.ts';
+import { EXTRAS } from './roles.ts';
+import type { LayerEdit, RecipeEdits } from './schemas.ts';
+import type { Layer } from './schemas.ts';
+import { type Recipe } from './recipe.ts';
+import type { Card } from './schemas.ts';
 
 /** A pencil by its place in a family. */
 const PLACE = /^family-(\d|blender|depth|accent|neutral)$/;
@@ -54,7 +44,7 @@ export function editsFromCard(
     const at = PLACE.exec(place)?.[1];
     if (at === undefined) return place;
     // A place in a longer or shorter family is the one that lies as far from dark to light.
-    if (/\d/.test(at)) return family.pencils[scaled(Number(at), card.pencils, family.pencils.length)];
+    if (/\d/.test(at)) return family.pencils[scaled(Number(at), card.pencils, family.pencils.length)]!;
     return family[at as (typeof EXTRAS)[number]] ?? family.pencils.at(-1)!;
   };
   const mm = (id: string, share: number) => Math.round(10 * share * (runs.get(id) ?? usual)) / 10;

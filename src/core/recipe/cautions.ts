@@ -1,5 +1,5 @@
 import { pencilTypeById, toolById } from '../laydown/index.ts';
-import { type Layer } from './layer.ts';
+import type { Layer } from './schemas.ts';
 
 /**
  * What to mind when a layer is laid, in short sentences; labels, safety data sheets and local rules go before them.

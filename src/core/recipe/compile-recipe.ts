@@ -1,6 +1,7 @@
 import { type EffectLayers, type RegionContext, effectById, usualWidth } from './effects/index.ts';
-import { type Family } from './family.ts';
-import { type Layer, type Recipe } from './layer.ts';
+import type { Family } from './schemas.ts';
+import type { Layer } from './schemas.ts';
+import { type Recipe } from './recipe.ts';
 import { withOwnBlender } from './own-blender.ts';
 import { schoolById } from './schools/index.ts';
 import { withoutRefining } from './unimportant.ts';

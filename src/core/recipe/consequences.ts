@@ -1,7 +1,7 @@
 import { deltaE2000 } from '../colour/index.ts';
 import { type Ground, type PencilOptics } from '../laydown/index.ts';
 import { samplePlaces } from './checks/index.ts';
-import { type Recipe } from './layer.ts';
+import { type Recipe } from './recipe.ts';
 import { placesOf } from './places.ts';
 import { toothAfter } from './tooth-after.ts';
 import { type FieldValues, MOST_FIELDS, fieldsOf } from './zone.ts';
@@ -31,14 +31,15 @@ export function consequencesOf(
   const fields = [...new Set([...fieldsOf(before.layers), ...fieldsOf(after.layers)])];
   if (fields.length > MOST_FIELDS) return null;
   const places = placesOf(fields);
-  const [were, are] = [before, after].map((recipe) => samplePlaces(recipe, optics, ground, { places }));
-  const apart = were.map(({ lab }, i) => deltaE2000(lab, are[i].lab));
+  const sampled = (recipe: Recipe) => samplePlaces(recipe, optics, ground, { places });
+  const [were, are] = [sampled(before), sampled(after)];
+  const apart = were.map(({ lab }, i) => deltaE2000(lab, are[i]!.lab));
   const most = apart.indexOf(Math.max(...apart));
   const left = (recipe: Recipe) => Math.min(1, ...toothAfter(recipe, optics, ground));
   return {
-    colour: apart[most],
-    where: places[most],
-    value: are[most].lab[0] - were[most].lab[0],
+    colour: apart[most]!,
+    where: places[most]!,
+    value: are[most]!.lab[0] - were[most]!.lab[0],
     toothBefore: left(before),
     toothAfter: left(after),
   };

@@ -1,5 +1,5 @@
 import { type Hand, passesFor } from '../laydown/index.ts';
-import { type Recipe } from './layer.ts';
+import { type Recipe } from './recipe.ts';
 
 /** A recipe in a person's hand: one that presses more softly than a name means goes over more often, and the other way round. */
 export function countedForHand(recipe: Recipe, hand: Hand): Recipe {

@@ -1,38 +1,6 @@
-import { type Pressure } from '../laydown/index.ts';
 import { MOST_FIELDS } from './zone.ts';
-import { type Direction, type Layer, type Point, type Recipe, type Stroke } from './layer.ts';
-
-/** What a person changed in one layer of a recipe. */
-export interface LayerEdit {
-  pencil?: string;
-  pressure?: Pressure;
-  /** 1 to 6. */
-  passes?: number;
-  /** Where its zone begins and ends on its field, 0..1. */
-  from?: number;
-  to?: number;
-  softnessMm?: number;
-  hardTo?: boolean;
-  stroke?: Stroke;
-  /** Null: as the shape goes. */
-  direction?: Direction | null;
-  point?: Point;
-  /** Null: the pencil itself. */
-  tool?: string | null;
-  dryMinutes?: number;
-  purpose?: string;
-}
-
-/** What a person changed in a recipe: in single layers, and in which there are and in what order. */
-export interface RecipeEdits {
-  layers?: Readonly<Record<string, LayerEdit>>;
-  /** Ids of layers that are left out. */
-  without?: readonly string[];
-  /** Layers of a person's own. */
-  added?: readonly Layer[];
-  /** Ids in the order in which they are laid; those that it does not name come right after the one they came after. */
-  order?: readonly string[];
-}
+import type { Layer, LayerEdit, RecipeEdits } from './schemas.ts';
+import { type Recipe } from './recipe.ts';
 
 /**
  * A recipe with a person's changes. What is said of layers that it does not have is left out, so that changes outlive a
@@ -74,10 +42,10 @@ function fittedTo({ layers }: Recipe, added: readonly Layer[]): { layers: Layer[
       for (const span of strange) known.set(span.field, span);
       return layer;
     }
-    const [[field, { overMm }]] = known;
+    const [field, { overMm }] = [...known][0]!;
     const { from, to, softnessMm, hardTo } = layer.zone;
     notes.push(
-      `A layer of your own looked at ${strange[0].field}; this effect looks at ${[...known.keys()].join(' and ')}, and so does your layer now.`,
+      `A layer of your own looked at ${strange[0]!.field}; this effect looks at ${[...known.keys()].join(' and ')}, and so does your layer now.`,
     );
     return { ...layer, zone: { field, overMm, from, to, softnessMm, hardTo } };
   });
@@ -108,7 +76,7 @@ function inOrder(layers: readonly Layer[], order: readonly string[]): Layer[] {
     last = place.get(id) ?? last;
     return { i, key: place.has(id) ? last : last + 0.5 };
   });
-  return keys.sort((p, q) => p.key - q.key || p.i - q.i).map(({ i }) => layers[i]);
+  return keys.sort((p, q) => p.key - q.key || p.i - q.i).map(({ i }) => layers[i]!);
 }
 
 /** Changes with some more made after them. */

@@ -1,22 +1,5 @@
-/** The ordered pencils given to a thing, by id. */
-export interface Family {
-  /** One to five, from the darkest to the lightest as they come out on the paper. */
-  pencils: readonly string[];
-  /** The light pencil that unifies the family at the end; null: its lightest does. */
-  blender: string | null;
-  /** An extra for the deepest shadow, darker or of another hue. */
-  depth: string | null;
-  /** An extra of another hue, touched in where the form turns. */
-  accent: string | null;
-  /** A grey or an opposite that calms the shadow before the dark goes on again. */
-  neutral: string | null;
-}
-
-/** More than five pencils in a family seldom help: the steps between five are smaller than a hand is even. */
-export const MOST_PENCILS = 5;
-/** What a family may hold beside its own pencils. */
-export const EXTRAS = ['blender', 'depth', 'accent', 'neutral'] as const;
-export type Extra = (typeof EXTRAS)[number];
+import { type Extra, EXTRAS, MOST_PENCILS } from './roles.ts';
+import type { Family } from './schemas.ts';
 
 /**
  * A family of these pencils and nothing beside.
@@ -37,7 +20,7 @@ export function pencilsOf(family: Family): string[] {
 
 /** The pencil that gives a family its colour: the middle one, the darker of two. */
 export function bodyOf({ pencils }: Pick<Family, 'pencils'>): string {
-  return pencils[Math.floor((pencils.length - 1) / 2)];
+  return pencils[Math.floor((pencils.length - 1) / 2)]!;
 }
 
 /** Widths, mm, from which a shape holds two to five pencils. Assumptions: a band and its overlap on each side of a sharp point. */

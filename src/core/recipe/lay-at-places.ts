@@ -1,5 +1,5 @@
 import { type Ground, type PencilOptics, groundAfterPasses } from '../laydown/index.ts';
-import { type Layer } from './layer.ts';
+import type { Layer } from './schemas.ts';
 import { passesOf } from './passes.ts';
 
 /** What comes about where a stack of layers is laid at many places at once. */
@@ -31,16 +31,16 @@ export function layAtPlaces(
   const known = new Map<number, number>();
   for (const [i, layer] of layers.entries()) {
     known.clear();
-    const own = shares[i];
-    const before = states[i];
+    const own = shares[i]!;
+    const before = states[i]!;
     const now = before.slice();
     for (let place = 0; place < places; place++) {
       if (own[place] === 0) continue;
-      const key = before[place] * (whole + 1) + own[place];
+      const key = before[place]! * (whole + 1) + own[place]!;
       let next = known.get(key);
       if (next === undefined) {
-        const passes = passesOf(layer, optics, own[place] / whole);
-        next = grounds.push(groundAfterPasses(grounds[before[place]], passes)) - 1;
+        const passes = passesOf(layer, optics, own[place]! / whole);
+        next = grounds.push(groundAfterPasses(grounds[before[place]!]!, passes)) - 1;
         known.set(key, next);
       }
       now[place] = next;

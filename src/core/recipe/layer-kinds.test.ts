@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { EFFECTS, SCHOOLS, compileRecipe, familyOf } from './index.ts';
 import { LAYER_KINDS, alwaysStays, worthOf } from './layer-kinds.ts';
-import { ROLES } from './layer.ts';
+import { ROLES } from './roles.ts';
 
 const context = { regions: [{ usableWidthMm: 12, areaMm2: 200 }], white: 'white' };
 const family = familyOf(['peat', 'ochre', 'lamp']);

@@ -1,4 +1,5 @@
-import { type Layer, type Role } from './layer.ts';
+import type { Layer } from './schemas.ts';
+import { type Role } from './roles.ts';
 
 /** A layer that many effects lay, by the id that it has in all of them. */
 export interface LayerKind {

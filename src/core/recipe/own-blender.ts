@@ -1,6 +1,6 @@
 import { type Lab, oklchOfLab, turnBetween } from '../colour/index.ts';
 import { type EffectLayers, type RegionContext } from './effects/index.ts';
-import { type Layer } from './layer.ts';
+import type { Layer } from './schemas.ts';
 
 /** Clearer than this, OKLCH chroma, a pencil has a hue that counts. */
 const CLEAR = 0.05;

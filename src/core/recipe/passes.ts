@@ -1,5 +1,6 @@
 import { type Pass, type PencilOptics, type ToolPass, PRESS, toolById } from '../laydown/index.ts';
-import { type Layer, STROKE_LEAVES } from './layer.ts';
+import type { Layer } from './schemas.ts';
+import { STROKE_LEAVES } from './strokes.ts';
 
 /**
  * The passes of a layer where so much of its pressure arrives: of its pencil or its tool. What wets the paper is let dry

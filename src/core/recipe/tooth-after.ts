@@ -1,5 +1,6 @@
 import { type Ground, type PencilOptics, layPasses } from '../laydown/index.ts';
-import { type Layer, type Recipe } from './layer.ts';
+import type { Layer } from './schemas.ts';
+import { type Recipe } from './recipe.ts';
 import { passesOf } from './passes.ts';
 import { type FieldValues, fieldsOf, shareInZone } from './zone.ts';
 import { placesOf } from './places.ts';

@@ -1,5 +1,6 @@
 import { alwaysStays, worthOf } from './layer-kinds.ts';
-import { type Layer, type Recipe } from './layer.ts';
+import type { Layer } from './schemas.ts';
+import { type Recipe } from './recipe.ts';
 
 /** A thing whose recipe may be made shorter. */
 export interface TrimmedThing {

@@ -1,5 +1,5 @@
 import { type Field } from '../light/index.ts';
-import { type Span, type Zone } from './layer.ts';
+import type { Span, Zone } from './schemas.ts';
 
 /** What the two ends of each field are called. */
 export const FIELD_ENDS: Record<Field, readonly [string, string]> = {

@@ -1,5 +1,5 @@
 import { type Field, type FieldValue, valueAtStep } from '../light/index.ts';
-import { type Layer, type Span, type Zone } from './layer.ts';
+import type { Layer, Span, Zone } from './schemas.ts';
 
 /** A hard edge takes this share of the way from one end of a field to the other. */
 const HARD = 0.02;

@@ -1,17 +1,6 @@
 import { labOfHex } from '../colour/index.ts';
-import { type Ground, type Paper, type ToothLeft, bareGround, stainedGround, workedGround } from '../laydown/index.ts';
-
-/** What can lie on a region before anything is laid by plan. */
-export const GROUND_KINDS = ['bare', 'printed grey', 'wash', 'coloured'] as const;
-
-/** What lies on a region before anything is laid by plan. */
-export interface RegionGround {
-  kind: (typeof GROUND_KINDS)[number];
-  /** As seen, as #rrggbb; of no meaning where it is bare. */
-  colour: string;
-  /** How much a coloured place still takes, as it feels; null where nobody felt it. */
-  toothLeft: ToothLeft | null;
-}
+import { type Ground, type Paper, bareGround, stainedGround, workedGround } from '../laydown/index.ts';
+import type { RegionGround } from './schemas.ts';
 
 /** The ground that layers start from, and a key that is the same for like grounds. */
 export interface KeyedGround {

@@ -1,5 +1,7 @@
 /** render: a sheet as it will come out, from its page, its light and what is laid on it: one way for every picture. */
-export { GROUND_KINDS, type KeyedGround, type RegionGround, groundFinder } from './grounds.ts';
+export { type KeyedGround, groundFinder } from './grounds.ts';
+export { GROUND_KINDS } from './ground-kinds.ts';
+export type { RegionGround } from './schemas.ts';
 export { type LitPage, OpenPage } from './open-page.ts';
 export { OpticsStore } from './optics-store.ts';
 export { regionCourses } from './region-courses.ts';

@@ -48,7 +48,7 @@ function brightest({ width, height, data }: GreyImage, cell: number): GreyImage 
     for (let x = 0; x < across; x++) {
       let most = 0;
       for (let v = y * cell; v < (y + 1) * cell; v++) {
-        for (let u = x * cell; u < (x + 1) * cell; u++) if (data[v * width + u] > most) most = data[v * width + u];
+        for (let u = x * cell; u < (x + 1) * cell; u++) if (data[v * width + u]! > most) most = data[v * width + u]!;
       }
       out[y * across + x] = most;
     }
@@ -101,7 +101,7 @@ function anyNear(cells: Uint8Array, value: 0 | 1, width: number, height: number)
   }
   for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
-      both[y * width + x] = across[y * width + x];
+      both[y * width + x] = across[y * width + x]!;
       for (let v = Math.max(0, y - LINE_CELLS); v <= Math.min(height - 1, y + LINE_CELLS); v++) {
         if (across[v * width + x] === value) both[y * width + x] = value;
       }
@@ -112,7 +112,7 @@ function anyNear(cells: Uint8Array, value: 0 | 1, width: number, height: number)
 
 function histogramOf(data: Uint8Array): Uint32Array {
   const histogram = new Uint32Array(256);
-  for (const value of data) histogram[value]++;
+  for (const value of data) histogram[value]!++;
   return histogram;
 }
 
@@ -125,8 +125,8 @@ function towardsDiagonals(page: Uint8Array, width: number, height: number): Quad
       if (!page[y * width + x]) continue;
       const reach = [-x - y, x - y, x + y, y - x];
       for (let k = 0; k < 4; k++) {
-        if (reach[k] <= far[k]) continue;
-        far[k] = reach[k];
+        if (reach[k]! <= far[k]!) continue;
+        far[k] = reach[k]!;
         corners[k] = { x: x + (k === 1 || k === 2 ? 1 : 0), y: y + (k >= 2 ? 1 : 0) };
       }
     }
@@ -137,7 +137,7 @@ function towardsDiagonals(page: Uint8Array, width: number, height: number): Quad
 /** Corners where lines laid through the four edges of the page meet; null where an edge shows too little of itself. */
 function byLines(rough: Quad, page: Uint8Array, width: number, height: number): Quad | null {
   const lines = rough.map((from, k) => {
-    const to = rough[(k + 1) % 4];
+    const to = rough[(k + 1) % 4]!;
     const points = edgePoints(from, to, page, width, height);
     return points.length < 8 ? null : lineThrough(points);
   });

@@ -18,7 +18,7 @@ export class InvalidQuadError extends RangeError {
 /** Whether four corners go round clockwise (on a picture, y down) and none is a dent or lies on the line of its neighbours. */
 export function isConvexQuad(quad: Quad): boolean {
   return quad.every((corner, k) => {
-    const [next, after] = [quad[(k + 1) % 4], quad[(k + 2) % 4]];
+    const [next, after] = [quad[(k + 1) % 4]!, quad[(k + 2) % 4]!];
     return (next.x - corner.x) * (after.y - next.y) - (next.y - corner.y) * (after.x - next.x) > 1e-6;
   });
 }

@@ -42,8 +42,8 @@ function sample({ width, height, data }: RgbaImage, x: number, y: number, into: 
   const [fx, fy] = [cx - x0, cy - y0];
   const [a, b, c, d] = [4 * (y0 * width + x0), 4 * (y0 * width + x1), 4 * (y1 * width + x0), 4 * (y1 * width + x1)];
   for (let k = 0; k < 3; k++) {
-    const top = data[a + k] + (data[b + k] - data[a + k]) * fx;
-    const bottom = data[c + k] + (data[d + k] - data[c + k]) * fx;
+    const top = data[a + k]! + (data[b + k]! - data[a + k]!) * fx;
+    const bottom = data[c + k]! + (data[d + k]! - data[c + k]!) * fx;
     into[o + k] = top + (bottom - top) * fy;
   }
   into[o + 3] = 255;

@@ -102,8 +102,8 @@ function darkerThanAround({ width, height, data }: GreyImage): Uint8Array {
   const dark = new Uint8Array(data.length);
   for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
-      const around = light[Math.floor(y / side) * across + Math.floor(x / side)];
-      if (data[y * width + x] < DARK * around) dark[y * width + x] = 1;
+      const around = light[Math.floor(y / side) * across + Math.floor(x / side)]!;
+      if (data[y * width + x]! < DARK * around) dark[y * width + x] = 1;
     }
   }
   return dark;
@@ -114,11 +114,11 @@ function brightIn(data: Uint8Array, width: number, height: number, left: number,
   const counts = new Uint32Array(256);
   let all = 0;
   for (let y = top; y < Math.min(height, top + side); y++) {
-    for (let x = left; x < Math.min(width, left + side); x++, all++) counts[data[y * width + x]]++;
+    for (let x = left; x < Math.min(width, left + side); x++, all++) counts[data[y * width + x]!]!++;
   }
   let below = 0;
   for (let value = 0; value < 256; value++) {
-    below += counts[value];
+    below += counts[value]!;
     if (below >= BRIGHT * all) return value;
   }
   return 255;
@@ -147,5 +147,5 @@ function likeCard(quad: Quad): boolean {
 }
 
 function areaOf(quad: Quad): number {
-  return Math.abs(quad.reduce((sum, { x, y }, i) => sum + x * quad[(i + 1) % 4].y - quad[(i + 1) % 4].x * y, 0) / 2);
+  return Math.abs(quad.reduce((sum, { x, y }, i) => sum + x * quad[(i + 1) % 4]!.y - quad[(i + 1) % 4]!.x * y, 0) / 2);
 }

@@ -144,12 +144,12 @@ function barePlaces({ cells, labels, bar, width, greys }: CardLayout): CardBox[]
         height: STRIP.height,
       });
   }
-  for (const { y, height: down } of labels) places.push({ x: cells[0].box.x - 5, y, width: 3, height: down });
+  for (const { y, height: down } of labels) places.push({ x: cells[0]!.box.x - 5, y, width: 3, height: down });
   const right = bar.x + bar.width;
   for (let y = bar.y; y < bar.y + bar.height; y += 20)
     places.push({ x: right + MARGIN.beside, y, width: width - right - MARGIN.beside - MARGIN.outside, height: 8 });
   places.push({ x: 58, y: 3, width: 30, height: 4 }, { x: 150, y: 16, width: 30, height: 4 });
-  const greyTop = greys[0].box.y;
+  const greyTop = greys[0]!.box.y;
   for (let y = bar.y + bar.height + 4; y < greyTop - 8; y += 16) {
     for (let x = 4; x < width - 10; x += 18) places.push({ x, y, width: 8, height: 4 });
   }
@@ -205,11 +205,11 @@ function meanLight({ width, height, data }: RgbaImage, box: CardBox): Light {
   const sum = [0, 0, 0];
   for (let y = top; y <= bottom; y++) {
     for (let x = left, p = 4 * (y * width + left); x <= right; x++, p += 4) {
-      for (let k = 0; k < 3; k++) sum[k] += LINEAR_LIGHTS[data[p + k]];
+      for (let k = 0; k < 3; k++) sum[k]! += LINEAR_LIGHTS[data[p + k]!]!;
     }
   }
   const count = (right - left + 1) * (bottom - top + 1);
-  return [sum[0] / count, sum[1] / count, sum[2] / count];
+  return [sum[0]! / count, sum[1]! / count, sum[2]! / count];
 }
 
 /** The first and last pixel whose middles lie between two places, at least one. */

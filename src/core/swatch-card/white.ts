@@ -15,7 +15,7 @@ const ROUNDS = 3;
  * @returns the light at a place, mm from the first mark
  */
 export function fittedWhite(places: readonly { box: CardBox; light: Light }[]): (x: number, y: number) => Light {
-  const channels = [0, 1, 2].map((k) => surfaceThrough(places.map(({ box, light }) => ({ box, value: light[k] }))));
+  const channels = [0, 1, 2].map((k) => surfaceThrough(places.map(({ box, light }) => ({ box, value: light[k]! }))));
   return (x, y) => channels.map((at) => Math.exp(at(x, y))) as unknown as Light;
 }
 
@@ -45,5 +45,5 @@ function termsAt(x: number, y: number): number[] {
 }
 
 function dot(a: readonly number[], b: readonly number[]): number {
-  return a.reduce((sum, value, i) => sum + value * b[i], 0);
+  return a.reduce((sum, value, i) => sum + value * b[i]!, 0);
 }

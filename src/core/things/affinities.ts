@@ -92,7 +92,7 @@ export function neighbourCues(page: PageEvidence): NeighbourCues[] {
 /** The bonds between neighbours. */
 export function neighbourAffinities(page: PageEvidence): Affinity[] {
   return neighbourCues(page).map(({ a, b, values }) => {
-    const sum = values.reduce((total, value, k) => total + CUES[k].weight * value, -CARE);
+    const sum = values.reduce((total, value, k) => total + CUES[k]!.weight * value, -CARE);
     return { a, b, strength: Math.max(-LOUDEST, Math.min(LOUDEST, sum)) };
   });
 }
@@ -104,7 +104,7 @@ function pairOf(
 ): Pair | null {
   const [a, b] = [regions[border.a], regions[border.b]];
   if (!a || !b) return null;
-  const [p, q] = [borders.around[border.a], borders.around[border.b]];
+  const [p, q] = [borders.around[border.a]!, borders.around[border.b]!];
   return {
     a,
     b,
@@ -112,7 +112,7 @@ function pairOf(
     shareOfShorter: border.lengthPx / Math.min(p, q),
     shareOfLonger: border.lengthPx / Math.max(p, q),
     hides: (hidden.get(border.a * 65_536 + border.b) ?? 0) + (hidden.get(border.b * 65_536 + border.a) ?? 0),
-    alike: alikeSet[border.a] >= 0 && alikeSet[border.a] === alikeSet[border.b],
+    alike: alikeSet[border.a]! >= 0 && alikeSet[border.a] === alikeSet[border.b],
   };
 }
 
@@ -150,11 +150,11 @@ const LIKE = { within: 3, islands: 2, inLike: 2.5, near: 2.5, far: 1.2 };
 /** How strongly likeness binds two regions; 0 where it says nothing. */
 function likenessStrength({ encloser, alikeSet, neighbours }: PageEvidence, a: Region, b: Region): number {
   const oneSize = Math.exp(-sizesApart(a, b)) > ONE_SIZE;
-  const [p, q] = [encloser[a.id], encloser[b.id]];
+  const [p, q] = [encloser[a.id]!, encloser[b.id]!];
   if (p > 0 && p === q)
     return oneSize ? LIKE.within : neighbours[a.id] === 1 && neighbours[b.id] === 1 ? LIKE.islands : 0;
   if (!oneSize) return 0;
-  if (p > 0 && q > 0) return alikeSet[p] >= 0 && alikeSet[p] === alikeSet[q] ? LIKE.inLike : 0;
+  if (p > 0 && q > 0) return alikeSet[p]! >= 0 && alikeSet[p] === alikeSet[q] ? LIKE.inLike : 0;
   if (p > 0 || q > 0) return 0;
   const telling = TELLING.includes(a.shape);
   const widths = apart(a, b) / Math.sqrt(Math.max(a.areaMm2, b.areaMm2));

@@ -52,32 +52,31 @@ export function readBorders(arcs: readonly Arc[], pixelsPerMm: number, count: nu
   };
   for (const arc of arcs) {
     const { left, right, lengthPx } = arc;
-    for (const [own, other] of [
-      [left, right],
-      [right, left],
-    ]) {
-      if (!isRegion(own)) continue;
-      around[own] += lengthPx;
-      if (!isRegion(other)) onMargin[own] += lengthPx;
-    }
+    const along = (own: number, other: number) => {
+      if (!isRegion(own)) return;
+      around[own]! += lengthPx;
+      if (!isRegion(other)) onMargin[own]! += lengthPx;
+    };
+    along(left, right);
+    along(right, left);
     if (!isRegion(left) || !isRegion(right)) continue;
     borderOf(arc).lengthPx += lengthPx;
   }
   const hidings = new Map<number, Hiding>();
   for (const ends of meetings(arcs).values()) {
     if (ends.length !== 3) continue;
-    const ways = ends.map(({ arc, atStart }) => heading(arcs[arc], atStart, READ_MM * pixelsPerMm));
+    const ways = ends.map(({ arc, atStart }) => heading(arcs[arc]!, atStart, READ_MM * pixelsPerMm));
     const stem = stemOf(ways);
     ends.forEach(({ arc }, k) => {
-      const { left, right } = arcs[arc];
+      const { left, right } = arcs[arc]!;
       if (!isRegion(left) || !isRegion(right)) return;
-      const border = borderOf(arcs[arc]);
+      const border = borderOf(arcs[arc]!);
       border.ends++;
       if (k === stem) border.stops++;
     });
     if (stem < 0) continue;
-    const parted = [arcs[ends[stem].arc].left, arcs[ends[stem].arc].right];
-    const bar = arcs[ends[(stem + 1) % 3].arc];
+    const parted = [arcs[ends[stem]!.arc]!.left, arcs[ends[stem]!.arc]!.right];
+    const bar = arcs[ends[(stem + 1) % 3]!.arc]!;
     const front = [bar.left, bar.right].find((label) => !parted.includes(label));
     if (front === undefined || !isRegion(front)) continue;
     for (const behind of parted) {
@@ -108,7 +107,7 @@ function meetings(arcs: readonly Arc[]): Map<number, End[]> {
     if (closed) return;
     for (const atStart of [true, false]) {
       const k = atStart ? 0 : points.length - 2;
-      const key = points[k + 1] * 65_536 + points[k];
+      const key = points[k + 1]! * 65_536 + points[k]!;
       const ends = found.get(key);
       if (ends) ends.push({ arc, atStart });
       else found.set(key, [{ arc, atStart }]);
@@ -121,11 +120,11 @@ function meetings(arcs: readonly Arc[]): Map<number, End[]> {
 function heading({ points }: Arc, atStart: boolean, reachPx: number): number {
   const step = atStart ? 2 : -2;
   let k = atStart ? 0 : points.length - 2;
-  const [x0, y0] = [points[k], points[k + 1]];
+  const [x0, y0] = [points[k]!, points[k + 1]!];
   let left = reachPx;
   let [x, y] = [x0, y0];
   while (k + step >= 0 && k + step < points.length) {
-    const [nx, ny] = [points[k + step], points[k + step + 1]];
+    const [nx, ny] = [points[k + step]!, points[k + step + 1]!];
     const length = Math.hypot(nx - x, ny - y);
     if (length >= left) {
       x += ((nx - x) * left) / length;
@@ -142,10 +141,10 @@ function heading({ points }: Arc, atStart: boolean, reachPx: number): number {
 /** Which of three ways leaves a line made by the two others; -1 where none does, as at a corner of three faces. */
 function stemOf(ways: readonly number[]): number {
   const bend = (k: number) => {
-    const turn = Math.abs(ways[(k + 1) % 3] - ways[(k + 2) % 3]);
+    const turn = Math.abs(ways[(k + 1) % 3]! - ways[(k + 2) % 3]!);
     return (Math.abs(Math.PI - Math.min(turn, 2 * Math.PI - turn)) * 180) / Math.PI;
   };
   const bends = [bend(0), bend(1), bend(2)];
   const straightest = bends.indexOf(Math.min(...bends));
-  return bends[straightest] <= RUNS_ON ? straightest : -1;
+  return bends[straightest]! <= RUNS_ON ? straightest : -1;
 }

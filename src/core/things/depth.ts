@@ -30,20 +30,20 @@ export function frontToBack(
     if (weight === 0) continue;
     const [a, b] = [Math.floor(key / count), key % count];
     const [front, behind] = weight > 0 ? [a, b] : [b, a];
-    hides[front].set(behind, Math.abs(weight));
-    hidden[behind].set(front, Math.abs(weight));
+    hides[front]!.set(behind, Math.abs(weight));
+    hidden[behind]!.set(front, Math.abs(weight));
   }
   const left = new Set(Array.from({ length: count }, (_, k) => k).sort(first));
   const fore: number[] = [];
   const back: number[] = [];
   const take = (k: number) => {
     left.delete(k);
-    for (const behind of hides[k].keys()) hidden[behind].delete(k);
-    for (const front of hidden[k].keys()) hides[front].delete(k);
+    for (const behind of hides[k]!.keys()) hidden[behind]!.delete(k);
+    for (const front of hidden[k]!.keys()) hides[front]!.delete(k);
   };
   while (left.size) {
     const ordered = [...left];
-    const last = ordered.reverse().find((k) => hides[k].size === 0);
+    const last = ordered.reverse().find((k) => hides[k]!.size === 0);
     if (last !== undefined) {
       back.push(last);
       take(last);
@@ -51,7 +51,7 @@ export function frontToBack(
     }
     let [next, most] = [-1, -Infinity];
     for (const k of left) {
-      const lead = sum(hides[k]) - sum(hidden[k]);
+      const lead = sum(hides[k]!) - sum(hidden[k]!);
       if (lead > most) [next, most] = [k, lead];
     }
     fore.push(next);

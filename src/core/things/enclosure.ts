@@ -14,14 +14,14 @@ export function enclosers(
 ): Uint16Array {
   const around = new Uint16Array(count + 1);
   // From the largest to the smallest, so that the smallest is written last.
-  for (const ring of [...holed].sort((p, q) => areas[q] - areas[p])) {
+  for (const ring of [...holed].sort((p, q) => areas[q]! - areas[p]!)) {
     // What the margin can be reached from without crossing the ring lies outside it.
     const outside = new Uint8Array(count + 1);
     outside[0] = 1;
-    const stack = [...beside[0]].filter((id) => id !== ring);
+    const stack = [...beside[0]!].filter((id) => id !== ring);
     for (const id of stack) outside[id] = 1;
     while (stack.length) {
-      for (const next of beside[stack.pop()!]) {
+      for (const next of beside[stack.pop()!]!) {
         if (outside[next] || next === ring) continue;
         outside[next] = 1;
         stack.push(next);

@@ -38,7 +38,7 @@ export function gather(
   bonds: readonly Affinity[],
   words: readonly Word[] = [],
 ): Gathered {
-  const groups = new Map(ids.map((id) => [id, { members: [id], area: areas[id], bonds: new Map<number, number>() }]));
+  const groups = new Map(ids.map((id) => [id, { members: [id], area: areas[id]!, bonds: new Map<number, number>() }]));
   const bind = (a: number, b: number, strength: number, over = false) => {
     const [p, q] = [groups.get(a), groups.get(b)];
     if (!p || !q || a === b) return;
@@ -96,7 +96,7 @@ export function gather(
   }
   const order = [...groups.values()]
     .map((group) => ({ ...group, members: group.members.sort((a, b) => a - b) }))
-    .sort((p, q) => p.members[0] - q.members[0]);
+    .sort((p, q) => p.members[0]! - q.members[0]!);
   const indexOf = new Map(order.flatMap(({ members }, k) => members.map((id) => [id, k] as const)));
   return {
     groups: order.map(({ members }) => members),

@@ -65,14 +65,14 @@ export async function readPage(
   await checkpoint(0.9, 'seeing what lies within what');
   const beside: number[][] = Array.from({ length: regions.length + 1 }, () => []);
   for (const { a, b } of borders.shared) {
-    beside[a].push(b);
-    beside[b].push(a);
+    beside[a]!.push(b);
+    beside[b]!.push(a);
   }
   const neighbours = Uint16Array.from(beside, ({ length }) => length);
   regions.forEach(({ id }) => {
     if (borders.onMargin[id] === 0) return;
-    beside[0].push(id);
-    beside[id].push(0);
+    beside[0]!.push(id);
+    beside[id]!.push(0);
   });
   const areas = [0, ...regions.map(({ areaMm2 }) => areaMm2)];
   const holed = regions.flatMap(({ id, holes }) => (holes > 0 ? [id] : []));
@@ -108,8 +108,8 @@ export function proposeThings(
   const gathered = gather(free, areas, bonds, words);
   const all = [...things.map(({ regionIds }) => regionIds), ...gathered.groups];
   const evidence = inFront(reading, all, answers);
-  const sizes = gathered.groups.map((ids) => ids.reduce((sum, id) => sum + areas[id], 0));
-  const size = (ids: readonly number[]) => Math.max(...ids.map((id) => areas[id]));
+  const sizes = gathered.groups.map((ids) => ids.reduce((sum, id) => sum + areas[id]!, 0));
+  const size = (ids: readonly number[]) => Math.max(...ids.map((id) => areas[id]!));
   const among = evidence.map(({ front, behind, weight }) => ({
     front: front - things.length,
     behind: behind - things.length,
@@ -125,9 +125,9 @@ export function proposeThings(
     guesses: toldApart(
       names,
       things.map(({ name }) => name),
-    ).map((name, k) => ({ name, regionIds: gathered.groups[k], areaMm2: sizes[k] })),
+    ).map((name, k) => ({ name, regionIds: gathered.groups[k]!, areaMm2: sizes[k]! })),
     frontToBack: keepOrder(
-      frontToBack(all.length, evidence, (a, b) => size(all[a]) - size(all[b])),
+      frontToBack(all.length, evidence, (a, b) => size(all[a]!) - size(all[b]!)),
       things.length,
     ),
     questions: questionsAbout(
@@ -150,20 +150,20 @@ function inFront(
   groups.forEach((ids, k) => ids.forEach((id) => (groupOf[id] = k)));
   const evidence: InFront[] = [];
   const add = (front: number, behind: number, weight: number) => {
-    const [p, q] = [groupOf[front], groupOf[behind]];
+    const [p, q] = [groupOf[front]!, groupOf[behind]!];
     if (p >= 0 && q >= 0 && p !== q) evidence.push({ front: p, behind: q, weight });
   };
   for (const { front, behind, times } of borders.hidings) add(front, behind, times);
   const sizes = groups.map((ids) => Math.max(...ids.map((id) => regions[id]?.areaMm2 ?? 0)));
   const seen = new Set<number>();
   for (const { a, b } of borders.shared) {
-    const [p, q] = [groupOf[a], groupOf[b]];
+    const [p, q] = [groupOf[a]!, groupOf[b]!];
     if (p < 0 || q < 0 || p === q || seen.has(Math.min(p, q) * groups.length + Math.max(p, q))) continue;
     seen.add(Math.min(p, q) * groups.length + Math.max(p, q));
-    const [front, behind] = sizes[p] < sizes[q] ? [p, q] : [q, p];
-    evidence.push({ front, behind, weight: SMALLER_WEIGHT * Math.log(sizes[behind] / sizes[front]) });
+    const [front, behind] = sizes[p]! < sizes[q]! ? [p, q] : [q, p];
+    evidence.push({ front, behind, weight: SMALLER_WEIGHT * Math.log(sizes[behind]! / sizes[front]!) });
   }
-  for (let id = 1; id < regions.length; id++) if (encloser[id] > 0) add(id, encloser[id], WITHIN_WEIGHT);
+  for (let id = 1; id < regions.length; id++) if (encloser[id]! > 0) add(id, encloser[id]!, WITHIN_WEIGHT);
   for (const answer of answers) if (answer.kind === 'front') add(answer.front, answer.behind, WORD_WEIGHT);
   return evidence;
 }

@@ -37,12 +37,12 @@ export function questionsAbout(
   pageMm2: number,
   asked: ReadonlySet<string>,
 ): Question[] {
-  const name = (k: number) => groups[k][0];
+  const name = (k: number) => groups[k]![0];
   const all: Question[] = [];
   groups.forEach((ids, group) => {
     // What grew by an answer is not asked about again.
-    if (areas[group] > WIDE_SHARE * pageMm2 && !ids.some((id) => asked.has(`what ${id}`)))
-      all.push({ kind: 'what', group, key: `what ${name(group)}`, areaMm2: areas[group] });
+    if (areas[group]! > WIDE_SHARE * pageMm2 && !ids.some((id) => asked.has(`what ${id}`)))
+      all.push({ kind: 'what', group, key: `what ${name(group)}`, areaMm2: areas[group]! });
   });
   for (const { a, b, strength } of between) {
     if (strength < MIGHT_BE_ONE) continue;
@@ -51,11 +51,11 @@ export function questionsAbout(
       a,
       b,
       key: `together ${name(a)} ${name(b)}`,
-      areaMm2: Math.min(areas[a], areas[b]),
+      areaMm2: Math.min(areas[a]!, areas[b]!),
     });
   }
   for (const { a, b } of undecided(evidence, groups.length)) {
-    all.push({ kind: 'front', a, b, key: `front ${name(a)} ${name(b)}`, areaMm2: Math.min(areas[a], areas[b]) });
+    all.push({ kind: 'front', a, b, key: `front ${name(a)} ${name(b)}`, areaMm2: Math.min(areas[a]!, areas[b]!) });
   }
   const count = { what: 0, together: 0, front: 0 };
   for (const key of asked) count[key.split(' ')[0] as Question['kind']]++;

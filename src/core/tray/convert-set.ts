@@ -37,7 +37,7 @@ export function* convertSet(from: LaidTray, to: LaidTray, pressure: Pressure): G
       near,
       closeness: closenessOf(apart),
       differs: near
-        ? differenceInWords(near.lab, wanted, [opacityOf(to.pencils[near.index]), opacityOf(from.pencils[i])])
+        ? differenceInWords(near.lab, wanted, [opacityOf(to.pencils[near.index]!), opacityOf(from.pencils[i]!)])
         : '',
       layering: layering && layering.deltaE < CLEARLY_NEARER * apart ? layering : null,
     };

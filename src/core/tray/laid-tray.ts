@@ -58,13 +58,13 @@ export function nearestPencils(target: Lab, tray: LaidTray, pressure: Pressure, 
   const differences = deltasE2000(target, labs);
   const nearest: number[] = [];
   for (let i = 0; i < differences.length; i++) {
-    if (nearest.length === limit && differences[i] >= differences[nearest[limit - 1]]) continue;
+    if (nearest.length === limit && differences[i]! >= differences[nearest[limit - 1]!]!) continue;
     let place = nearest.length;
-    while (place > 0 && differences[nearest[place - 1]] > differences[i]) place--;
+    while (place > 0 && differences[nearest[place - 1]!]! > differences[i]!) place--;
     nearest.splice(place, 0, i);
     if (nearest.length > limit) nearest.pop();
   }
-  return nearest.map((index) => ({ index, lab: labAt(labs, index), deltaE: differences[index] }));
+  return nearest.map((index) => ({ index, lab: labAt(labs, index), deltaE: differences[index]! }));
 }
 
 /**
@@ -89,5 +89,5 @@ export function nearestAtBest(
 
 /** One colour of a packed list. */
 export function labAt(labs: Float64Array, index: number): Lab {
-  return [labs[3 * index], labs[3 * index + 1], labs[3 * index + 2]];
+  return [labs[3 * index]!, labs[3 * index + 1]!, labs[3 * index + 2]!];
 }

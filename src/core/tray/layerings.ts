@@ -33,7 +33,7 @@ export function layeringsNear(target: Lab, tray: LaidTray, limit: number): Layer
   const lay = (layers: Layering['layers']): Layering => {
     const { lab, toothLeft } = layPasses(
       ground,
-      layers.map(({ index, pressure }) => ({ pencil: tray.optics[index], pressure })),
+      layers.map(({ index, pressure }) => ({ pencil: tray.optics[index]!, pressure })),
     );
     return { layers, lab, toothLeft, deltaE: deltaE2000(lab, target) };
   };
@@ -80,12 +80,12 @@ function guessedPairs(target: Lab, tray: LaidTray): [number, number][] {
   let worst = Infinity;
   for (let p = 0; p < count; p++) {
     for (let q = p + 1; q < count; q++) {
-      const off = misfit(filters[p], filters[q], wanted);
+      const off = misfit(filters[p]!, filters[q]!, wanted);
       if (off >= worst) continue;
       kept.push({ pair: [p, q], off });
       if (kept.length < 4 * PAIRS_LAID) continue;
       kept.sort((a, b) => a.off - b.off).length = PAIRS_LAID;
-      worst = kept[PAIRS_LAID - 1].off;
+      worst = kept[PAIRS_LAID - 1]!.off;
     }
   }
   return kept
@@ -106,8 +106,8 @@ function guessedThirds(target: Lab, from: Lab, tray: LaidTray, used: ReadonlySet
 
 /** What a colour takes away from the paper's light, as logarithms of red, green and blue. */
 function filter(lab: Lab, { paper }: LaidTray): readonly [number, number, number] {
-  const [own, bare] = [rgbOfLab(lab), rgbOfLab(labOfHex(paper.tint))].map((rgb) => rgb.map(linearise));
-  const log = (k: number) => Math.log(Math.max(0.004, own[k]) / Math.max(0.004, bare[k]));
+  const [own, bare] = [rgbOfLab(lab).map(linearise), rgbOfLab(labOfHex(paper.tint)).map(linearise)];
+  const log = (k: number) => Math.log(Math.max(0.004, own[k]!) / Math.max(0.004, bare[k]!));
   return [log(0), log(1), log(2)];
 }
 
@@ -118,12 +118,12 @@ function misfit(p: readonly number[], q: readonly number[], wanted: readonly num
     // The best strength of the second, given that of the first.
     let [dot, norm] = [0, 1e-9];
     for (let k = 0; k < 3; k++) {
-      dot += q[k] * (wanted[k] - strength * p[k]);
-      norm += q[k] * q[k];
+      dot += q[k]! * (wanted[k]! - strength * p[k]!);
+      norm += q[k]! * q[k]!;
     }
     const other = Math.min(1.5, Math.max(0.4, dot / norm));
     let off = 0;
-    for (let k = 0; k < 3; k++) off += (wanted[k] - strength * p[k] - other * q[k]) ** 2;
+    for (let k = 0; k < 3; k++) off += (wanted[k]! - strength * p[k]! - other * q[k]!) ** 2;
     least = Math.min(least, off);
   }
   return least;

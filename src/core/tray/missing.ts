@@ -32,8 +32,8 @@ export function whatIsMissing(tray: LaidTray): Missing {
   const twice: Missing['twice'] = [];
   for (let a = 0; a < labs.length; a++) {
     for (let b = a + 1; b < labs.length; b++) {
-      if (Math.abs(labs[a][0] - labs[b][0]) > 3 * HARDLY) continue;
-      const deltaE = deltaE2000(labs[a], labs[b]);
+      if (Math.abs(labs[a]![0] - labs[b]![0]) > 3 * HARDLY) continue;
+      const deltaE = deltaE2000(labs[a]!, labs[b]!);
       if (deltaE < HARDLY) twice.push({ a, b, deltaE });
     }
   }
@@ -56,7 +56,7 @@ export function mostHelpful(
   const total = wanted.reduce((sum, { weight }) => sum + weight, 0);
   for (const { lab, weight } of wanted) {
     const have = Math.min(...bestAt(lab, tray));
-    bestAt(lab, offered).forEach((apart, i) => (gains[i] += (weight / total) * Math.max(0, have - apart)));
+    bestAt(lab, offered).forEach((apart, i) => (gains[i]! += (weight / total) * Math.max(0, have - apart)));
   }
   return [...gains]
     .map((gain, index) => ({ index, gain }))
@@ -68,5 +68,5 @@ export function mostHelpful(
 /** How near each pencil comes to a colour at its best pressure. */
 function bestAt(lab: Lab, tray: LaidTray): number[] {
   const all = [tray.labs.light, tray.labs.medium, tray.labs.firm].map((labs) => deltasE2000(lab, labs));
-  return tray.pencils.map((_, i) => Math.min(...all.map((apart) => apart[i])));
+  return tray.pencils.map((_, i) => Math.min(...all.map((apart) => apart[i]!)));
 }

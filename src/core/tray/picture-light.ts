@@ -28,7 +28,7 @@ export function lightsIn(
     for (let x = left; x <= right; x += step) {
       if (lights.length > 0 && !keep(x, y)) continue;
       const p = 4 * (y * width + x);
-      lights.push([LINEAR_LIGHTS[data[p]], LINEAR_LIGHTS[data[p + 1]], LINEAR_LIGHTS[data[p + 2]]]);
+      lights.push([LINEAR_LIGHTS[data[p]!]!, LINEAR_LIGHTS[data[p + 1]!]!, LINEAR_LIGHTS[data[p + 2]!]!]);
     }
   }
   return lights;
@@ -42,6 +42,6 @@ export function medianOf(lights: readonly Light[]): Light {
 
 /** Channels 0..255 of a light as it would be where this white is the paper's tint. */
 export function evened(light: Light, white: Light, tint: readonly number[]): Light {
-  const channel = (k: 0 | 1 | 2) => gammaEncode(Math.min(1, (light[k] / Math.max(1e-3, white[k])) * tint[k]));
+  const channel = (k: 0 | 1 | 2) => gammaEncode(Math.min(1, (light[k] / Math.max(1e-3, white[k])) * tint[k]!));
   return [channel(0), channel(1), channel(2)];
 }

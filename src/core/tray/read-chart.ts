@@ -66,7 +66,7 @@ export function readChart(image: RgbaImage, grid: ChartGrid, paper: Paper): Char
     const lightness = pixels.map((light) => evened(light, white, tint)).map((rgb) => labOfRgb(rgb)[0]);
     const lab = labOfRgb(evened(medianOf(pixels), white, tint));
     const sorted = lightness.sort((a, b) => a - b);
-    const spread = sorted[Math.floor(0.75 * (sorted.length - 1))] - sorted[Math.floor(0.25 * (sorted.length - 1))];
+    const spread = sorted[Math.floor(0.75 * (sorted.length - 1))]! - sorted[Math.floor(0.25 * (sorted.length - 1))]!;
     const off = Math.hypot(lab[1] - bare[1], lab[2] - bare[2]);
     return { lab, spread, bare: Math.abs(lab[0] - bare[0]) < BARE && off < BARE };
   });
@@ -88,7 +88,7 @@ export function fitGrid(image: RgbaImage, rows: number, columns: number, paper: 
     const cells = readChart(image, grid, paper);
     return cells.reduce((sum, { spread, bare }) => sum + spread + (bare ? HOLLOW : 0), 0);
   });
-  return grids[unevenness.indexOf(Math.min(...unevenness))];
+  return grids[unevenness.indexOf(Math.min(...unevenness))]!;
 }
 
 /** What a cell without a patch counts in L*, so that a grid is not laid on bare margins. */
@@ -156,6 +156,6 @@ function whiteAround(whites: readonly Light[], row: number, column: number, { ro
   const near: Light[] = [];
   for (let r = Math.max(0, row - 1); r <= Math.min(rows - 1, row + 1); r++)
     for (let c = Math.max(0, column - 1); c <= Math.min(columns - 1, column + 1); c++)
-      near.push(whites[r * columns + c]);
+      near.push(whites[r * columns + c]!);
   return medianOf(near);
 }

@@ -78,7 +78,7 @@ const NEW_LEAD = 172;
 export function conditionOf(type: string, code: string): Condition {
   const random = seededRandom([...code].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), 7) % 2 ** 31);
   const whereabouts = WHERE[code] ?? 'here';
-  const { hardness, pointMinutes } = NATURE[type];
+  const { hardness, pointMinutes } = NATURE[type]!;
   const worn = whereabouts === 'stub' ? 0.8 + 0.1 * random() : 0.45 * random() ** 1.6;
   return {
     whereabouts,

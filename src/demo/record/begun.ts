@@ -35,13 +35,13 @@ export async function beginPalette(plan: Plan, meta: RegionsMeta, pencils: reado
   const [best] = await proposePalettes(summariseSheet(plan, meta), laid, paper, wheel, { count: 1, moves: MOVES });
   const idOf = new Map(pencils.map(({ code, id }) => [code, id]));
   const nameOf = new Map(thingsOf(plan).map(({ id, name }) => [id, name]));
-  const families = best.parts.flatMap(({ thingId, family }) => {
+  const families = best!.parts.flatMap(({ thingId, family }) => {
     const own = OWN_FAMILIES[nameOf.get(thingId) ?? ''];
     if (!own) return family ? [[thingId, family] as const] : [];
     return [[thingId, familyOf(own.map((code) => idOf.get(code)!))] as const];
   });
   return (draft) => {
-    draft.wheel = wheel;
+    Object.assign(draft.wheel, wheel);
     giveFamilies(draft, Object.fromEntries(families));
     for (const { id, name } of thingsOf(plan)) {
       const reachMm = GLOWING[name];
@@ -88,7 +88,7 @@ export async function beginBench(
       order,
       byId,
     );
-    benches.push({ plan, log: e < 0 ? [] : logOf(plan, EVENINGS[e].begun) });
+    benches.push({ plan, log: e < 0 ? [] : logOf(plan, EVENINGS[e]!.begun) });
   }
   return benches;
 }
@@ -99,7 +99,7 @@ function logOf({ id: planId, order, steps }: NewBenchPlan, begun: string): LogEn
   let clock = Date.parse(begun);
   return order.map((stepId, i) => {
     const startedAt = new Date(clock).toISOString();
-    clock += (BETWEEN_STEPS_MINUTES + minutesOf.get(stepId)! * PACES[i % PACES.length]) * 60_000;
+    clock += (BETWEEN_STEPS_MINUTES + minutesOf.get(stepId)! * PACES[i % PACES.length]!) * 60_000;
     const finishedAt = new Date(clock).toISOString();
     return {
       id: `${planId}-${i + 1}`,

@@ -140,7 +140,7 @@ function rowOf(
     layerId,
     pencil,
     tool: tool ?? null,
-    regionIds,
+    regionIds: [...regionIds],
     pressure,
     passes,
     stroke,

@@ -1,14 +1,7 @@
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
-import {
-  type Camera,
-  type ColourMeter,
-  type Device,
-  PATCHES,
-  type Scanner,
-  type Subject,
-} from '../../contracts/index.ts';
-import { paperById } from '../../core/laydown/index.ts';
+import { type Camera, type ColourMeter, type Device, type Scanner, type Subject } from '../../contracts/index.ts';
+import { SINGLE_PATCHES, paperById } from '../../core/laydown/index.ts';
 import { ROWS_ON_A_PAGE, pagesOf } from '../../core/swatch-card/index.ts';
 import { DEMO_TRAY } from '../../demo/index.ts';
 import {
@@ -107,7 +100,7 @@ async function trialScraps(db: Database): Promise<FlatThing[]> {
     for (const { id, title, paper, steps } of await listTrials(db, trayId)) {
       const layers = steps.flatMap((step) => {
         const pencil = 'pencil' in step ? byId.get(step.pencil) : undefined;
-        const patch = PATCHES.find((name) => name === step.pressure);
+        const patch = SINGLE_PATCHES.find((name) => name === step.pressure);
         return pencil && patch ? [{ pencil, patch }] : [];
       });
       if (layers.length < steps.length) continue;

@@ -74,7 +74,7 @@ export function makePencil(id: string, declared: Lab, type: string, opacity: num
   const scatters = masstone.map(
     (_, band) => SCATTERS * 10 ** (0.9 * opacity) * ((380 + 10 * band) / 560) ** SCATTER_SLOPE,
   );
-  const absorbs = masstone.map((wanted, band) => absorptionFor(wanted, scatters[band]));
+  const absorbs = masstone.map((wanted, band) => absorptionFor(wanted, scatters[band]!));
   return { id, type, absorbs, scatters };
 }
 
@@ -119,8 +119,8 @@ export function layOverlay(layers: readonly MadeLayer[], paper: MadePaper, groun
     const shown = places.flatMap(({ touched }) => touched.filter(({ share }) => share > 0));
     for (let band = 0; band < BANDS; band++) {
       let root = 0;
-      for (const { share, reflects } of shown) root += share * reflects[band] ** (1 / SPECK_N);
-      sum[band] += root ** SPECK_N / SPOTS;
+      for (const { share, reflects } of shown) root += share * reflects[band]! ** (1 / SPECK_N);
+      sum[band]! += root ** SPECK_N / SPOTS;
     }
   }
   return labOfSpectrum(sum);
@@ -151,16 +151,16 @@ function passOver(places: Place[], pencil: MadePencil, press: number): void {
   for (const { depth, touched } of places) {
     const contact = 1 / (1 + Math.exp((depth - reaches + 0.15) / (REACHES.over * (1.1 - 0.8 * Math.min(1, press)))));
     for (let times = TOUCHES - 1; times >= 0; times--) {
-      const from = touched[times];
+      const from = touched[times]!;
       const moved = from.share * contact;
       if (moved <= 0) continue;
       const film = leaves * Math.max(0.04, 1 - from.film / HOLDS);
-      const to = touched[times + 1];
+      const to = touched[times + 1]!;
       const whole = to.share + moved;
       const reflects = new Float64Array(BANDS);
       for (let band = 0; band < BANDS; band++) {
-        const laid = filmOver(pencil.absorbs[band], pencil.scatters[band], film, from.reflects[band]);
-        reflects[band] = (laid * moved + to.reflects[band] * to.share) / whole;
+        const laid = filmOver(pencil.absorbs[band]!, pencil.scatters[band]!, film, from.reflects[band]!);
+        reflects[band] = (laid * moved + to.reflects[band]! * to.share) / whole;
       }
       touched[times + 1] = {
         share: whole,

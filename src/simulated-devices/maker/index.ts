@@ -1,7 +1,7 @@
 /** maker: who really made the demo's pencils and laid its swatches, apart from the product's own model. */
-import { LADDER, type NewSwatch, PATCHES } from '../../contracts/index.ts';
+import { type NewSwatch } from '../../contracts/index.ts';
 import { labOfHex, spectrumOfLab } from '../../core/colour/index.ts';
-import { paperById } from '../../core/laydown/index.ts';
+import { LADDER_PATCHES, SINGLE_PATCHES, paperById } from '../../core/laydown/index.ts';
 import { seededRandom } from '../../core/random/index.ts';
 import {
   type MadePaper,
@@ -32,13 +32,13 @@ const OPACITY: Readonly<Record<string, number>> = { wax: 0.62, oil: 0.22, pastel
 const READING_NOISE = 0.22;
 /** What a card has: every patch on the paper, and the firm one over the black bar. */
 const CARD = [
-  ...PATCHES.map((patch) => ({ patch, ground: 'paper' as const })),
+  ...SINGLE_PATCHES.map((patch) => ({ patch, ground: 'paper' as const })),
   { patch: 'firm' as const, ground: 'bar' as const },
 ];
 
 /** Every so manieth pencil is laid lightly over itself as well. */
 const LADDER_EVERY = 45;
-const LADDER_CARD = LADDER.map((patch) => ({ patch, ground: 'paper' as const }));
+const LADDER_CARD = LADDER_PATCHES.map((patch) => ({ patch, ground: 'paper' as const }));
 
 /** What a pencil declares of itself. */
 export interface Labelled {
@@ -67,10 +67,10 @@ export function overlayPatches(pencils: readonly Labelled[]): (NewSwatch & { pen
   const makers = pencils.map(made);
   return SWATCH_PAPERS.flatMap((paper) =>
     pencils.slice(0, -1).flatMap((below, i) => {
-      const above = pencils[i + 1];
+      const above = pencils[i + 1]!;
       if (above.type !== below.type) return [];
       const id = `${below.id}-${paper}-overlay`.replaceAll('-book', '').replaceAll('-sheet', '');
-      const layers = [i, i + 1].map((k) => ({ pencil: makers[k], patch: 'medium' as const }));
+      const layers = [i, i + 1].map((k) => ({ pencil: makers[k]!, patch: 'medium' as const }));
       const lab = readPatch(layOverlay(layers, madePaper(paper)), READING_NOISE, seededRandom(hashOf(id)));
       const patch = { paper, patch: 'medium' as const, ground: 'paper' as const };
       return [{ id, pencilId: below.id, over: above.id, ...patch, lab }];

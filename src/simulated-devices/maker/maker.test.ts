@@ -1,8 +1,10 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { expect } from 'chai';
-import { LADDER, NewSwatch, PATCHES } from '../../contracts/index.ts';
+import { NewSwatch } from '../../contracts/index.ts';
 import { deltaE2000, labOfHex } from '../../core/colour/index.ts';
 import {
+  LADDER_PATCHES,
+  SINGLE_PATCHES,
   bareGround,
   fitCard,
   fittedOptics,
@@ -20,7 +22,7 @@ describe('the maker of the demo pencils', () => {
   const cards = swatchCards(pencils);
 
   it('lays every patch on two papers, one over the black bar, and four pencils lightly over themselves', () => {
-    expect(cards.length).to.equal(2 * (pencils.length * (PATCHES.length + 1) + 4 * LADDER.length));
+    expect(cards.length).to.equal(2 * (pencils.length * (SINGLE_PATCHES.length + 1) + 4 * LADDER_PATCHES.length));
     expect(new Set(cards.map(({ id }) => id)).size).to.equal(cards.length);
     for (const { pencilId: _pencil, ...card } of cards.slice(0, 50)) NewSwatch.parse(card);
   });
@@ -31,7 +33,7 @@ describe('the maker of the demo pencils', () => {
 
   it('comes nearer to the declared colour the harder it is pressed', () => {
     for (const pencil of pencils) {
-      const miss = PATCHES.map((patch) =>
+      const miss = SINGLE_PATCHES.map((patch) =>
         deltaE2000(layPatch(made(pencil), white, patch, 'paper'), labOfHex(pencil.colour)),
       );
       const far = deltaE2000(labOfHex(paperById('white-book').tint), labOfHex(pencil.colour));
@@ -77,7 +79,11 @@ describe('the maker of the demo pencils', () => {
     const readings = own.map(({ colour, type, opacity }, i) => ({
       declared: { masstone: labOfHex(colour), type, opacity: opacity ?? undefined },
       readings: [
-        ...PATCHES.map((patch) => ({ patch, on: 'paper' as const, lab: layPatch(makers[i], white, patch, 'paper') })),
+        ...SINGLE_PATCHES.map((patch) => ({
+          patch,
+          on: 'paper' as const,
+          lab: layPatch(makers[i], white, patch, 'paper'),
+        })),
         { patch: 'firm' as const, on: 'bar' as const, lab: layPatch(makers[i], white, 'firm', 'bar') },
       ],
     }));

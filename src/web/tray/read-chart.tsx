@@ -1,9 +1,9 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { PATCHES, type PatchKind } from '../../contracts/index.ts';
+import { type PatchKind } from '../../contracts/index.ts';
 import { hexOfLab } from '../../core/colour/index.ts';
-import { PENCIL_TYPES, paperById } from '../../core/laydown/index.ts';
+import { PENCIL_TYPES, SINGLE_PATCHES, paperById } from '../../core/laydown/index.ts';
 import { type ChartCell, type ChartGrid, masstoneOfPatch } from '../../core/tray/index.ts';
 import { useAddPencilsMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
@@ -87,7 +87,7 @@ export function ReadChart(props: { trayId: string; paper: string; picture: Blob;
             <Select<PatchKind>
               label="How the patches were laid"
               value={patch}
-              options={PATCHES.map((value) => ({
+              options={SINGLE_PATCHES.map((value) => ({
                 value,
                 label: value === 'full' ? 'laid full' : `laid ${value}`,
               }))}

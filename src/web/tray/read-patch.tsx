@@ -1,8 +1,9 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import { type MeterAnswer, type MeterRequest, PATCHES, type Pencil, type Quality } from '../../contracts/index.ts';
+import { type MeterAnswer, type MeterRequest, type Pencil, type Quality } from '../../contracts/index.ts';
 import { hexOfLab } from '../../core/colour/index.ts';
+import { SINGLE_PATCHES } from '../../core/laydown/index.ts';
 import { useAddSwatchMutation, useReadMeterMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { QualityPanel } from '../devices/index.ts';
@@ -79,7 +80,7 @@ export function ReadPatch({ pencil, paper }: { pencil: Pencil; paper: string }) 
       <Select
         label="Patch"
         value={where}
-        options={[...PATCHES, OVER_BAR].map((value) => ({
+        options={[...SINGLE_PATCHES, OVER_BAR].map((value) => ({
           value,
           label: value === 'full' ? 'firm, firm, burnish' : value,
         }))}

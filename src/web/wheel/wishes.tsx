@@ -1,6 +1,6 @@
 import { Disclosure, DisclosureButton, DisclosurePanel, Switch } from '@headlessui/react';
 import { ChevronRight, X } from 'lucide-react';
-import { type Pencil, type Wishes, NO_WISHES, isHere } from '../../contracts/index.ts';
+import { type Pencil, type PaletteWishes, NO_WISHES, isHere } from '../../contracts/index.ts';
 import { MOOD_AXES } from '../../core/palette/index.ts';
 import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
@@ -16,7 +16,7 @@ export function WishesSection() {
   const { sheet, pencils, pencilById } = useDesk();
   const { wishes } = sheet.plan;
   const change = usePlanChange(sheet.id, 'wheel');
-  const set = (label: string, next: Partial<Wishes>) =>
+  const set = (label: string, next: Partial<PaletteWishes>) =>
     void change(label, (plan) => decide(plan, { wishes: { ...wishes, ...next } }));
   const here = pencils.filter(isHere);
   const codes = (ids: readonly string[]) => ids.map((id) => pencilById.get(id)?.code ?? 'gone');
@@ -110,7 +110,7 @@ export function WishesSection() {
   );
 }
 
-type AreaShares = Wishes['shares'];
+type AreaShares = PaletteWishes['shares'];
 
 /** How much of the area each voice takes, percent. */
 function Shares({ shares, onChange }: { shares: AreaShares; onChange(shares: AreaShares, says: string): void }) {
@@ -226,7 +226,7 @@ function Axis(props: { less: string; more: string; value: number | null; onChang
 }
 
 /** Wishes in a few words; "" where there is none. */
-function sayWishes(wishes: Wishes, codes: (ids: readonly string[]) => string[]): string {
+function sayWishes(wishes: PaletteWishes, codes: (ids: readonly string[]) => string[]): string {
   const mood = MOOD_AXES.flatMap(({ id, less, more }) => {
     const value = wishes.mood[id];
     return value === null ? [] : [value === 0 ? `${less} and ${more} even` : value < 0 ? less : more];

@@ -1,4 +1,4 @@
-import { type Step } from '../step.ts';
+import type { Step } from '../schemas.ts';
 import { type Pair, type Rule, touchingThings } from './rule.ts';
 
 /** L* from which a laydown counts as pale, to which as strong, and how far the two have to lie apart. */

@@ -1,5 +1,5 @@
 import { type Border } from '../../lineart/index.ts';
-import { type Step } from '../step.ts';
+import type { Step } from '../schemas.ts';
 
 /** The page as rules look at it. */
 export interface RuledPage {

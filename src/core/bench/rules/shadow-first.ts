@@ -1,4 +1,4 @@
-import { type Step } from '../step.ts';
+import type { Step } from '../schemas.ts';
 import { type Pair, type Rule } from './rule.ts';
 
 export const shadowFirst: Rule = {

@@ -15,8 +15,8 @@ export const wetFirst: Rule = {
     return touchingThings(chains, page).flatMap(({ a, b }): Pair[] => {
       const [inFront, behind] = [wetOf(a), wetOf(b)];
       // Where both are wetted, what lies behind goes first.
-      if (behind) return [[behind, chains.get(a)![0]]];
-      return inFront ? [[inFront, chains.get(b)![0]]] : [];
+      if (behind) return [[behind, chains.get(a)![0]!]];
+      return inFront ? [[inFront, chains.get(b)![0]!]] : [];
     });
   },
 };

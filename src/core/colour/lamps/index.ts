@@ -42,13 +42,13 @@ function weightsOf(lamp: Lamp) {
   let known = weights.get(lamp);
   if (!known) {
     let total = 0;
-    for (let i = 0; i < BANDS; i++) total += lamp.power[i] * MATCHING[3 * i + 1];
+    for (let i = 0; i < BANDS; i++) total += lamp.power[i]! * MATCHING[3 * i + 1]!;
     const rows = [0, 1, 2].map((c) =>
-      Float64Array.from({ length: BANDS }, (_, i) => (lamp.power[i] * MATCHING[3 * i + c]) / total),
+      Float64Array.from({ length: BANDS }, (_, i) => (lamp.power[i]! * MATCHING[3 * i + c]!) / total),
     );
     const white = rows.map((row) => row.reduce((sum, value) => sum + value, 0));
     const [own, day] = [times(CONES, white), times(CONES, WHITE)];
-    known = { rows, adapts: day.map((value, k) => value / own[k]) };
+    known = { rows, adapts: day.map((value, k) => value / own[k]!) };
     weights.set(lamp, known);
   }
   return known;
@@ -60,12 +60,12 @@ function weightsOf(lamp: Lamp) {
  */
 export function labUnder(reflectance: Spectrum, lamp: Lamp): Lab {
   const { rows, adapts } = weightsOf(lamp);
-  const xyz = rows.map((row) => row.reduce((sum, value, i) => sum + value * reflectance[i], 0));
-  const cones = times(CONES, xyz).map((value, k) => value * adapts[k]);
-  const [x, y, z] = times(FROM_CONES, cones);
+  const xyz = rows.map((row) => row.reduce((sum, value, i) => sum + value * reflectance[i]!, 0));
+  const cones = times(CONES, xyz).map((value, k) => value * adapts[k]!);
+  const [x, y, z] = times(FROM_CONES, cones) as [number, number, number];
   return labOfXyz([x, y, z]);
 }
 
 function times(matrix: readonly (readonly number[])[], vector: readonly number[]): number[] {
-  return matrix.map((row) => row.reduce((sum, value, i) => sum + value * vector[i], 0));
+  return matrix.map((row) => row.reduce((sum, value, i) => sum + value * vector[i]!, 0));
 }

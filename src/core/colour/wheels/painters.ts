@@ -31,9 +31,9 @@ export const WHEEL_PLACES: readonly WheelPlace[] = NAMES_AND_HUES.map(([name, hu
 }));
 
 /** How far the perceptual hue falls from one place to the next, all positive, 360 in sum. */
-const FALLS = WHEEL_PLACES.map((place, i) => turn(place.hue - WHEEL_PLACES[(i + 1) % 12].hue));
+const FALLS = WHEEL_PLACES.map((place, i) => turn(place.hue - WHEEL_PLACES[(i + 1) % 12]!.hue));
 const SLOPES = FALLS.map((fall, i) => {
-  const before = FALLS[(i + 11) % 12];
+  const before = FALLS[(i + 11) % 12]!;
   return (2 * before * fall) / (before + fall);
 });
 
@@ -41,14 +41,14 @@ const SLOPES = FALLS.map((fall, i) => {
 export function hueOfWheel(angle: number): number {
   const at = turn(angle) / 30;
   const i = Math.floor(at) % 12;
-  return turn(WHEEL_PLACES[i].hue - fallWithin(i, at - Math.floor(at)));
+  return turn(WHEEL_PLACES[i]!.hue - fallWithin(i, at - Math.floor(at)));
 }
 
 /** Angle on the painter's wheel of an OKLCH hue in degrees; the inverse of {@link hueOfWheel}. */
 export function wheelOfHue(hue: number): number {
   for (let i = 0; i < 12; i++) {
-    const into = turn(WHEEL_PLACES[i].hue - hue);
-    if (into > FALLS[i]) continue;
+    const into = turn(WHEEL_PLACES[i]!.hue - hue);
+    if (into > FALLS[i]!) continue;
     let low = 0;
     let high = 1;
     for (let step = 0; step < 40; step++) {
@@ -58,12 +58,12 @@ export function wheelOfHue(hue: number): number {
     }
     return turn(30 * (i + (low + high) / 2));
   }
-  return turn(WHEEL_PLACES[0].angle);
+  return turn(WHEEL_PLACES[0]!.angle);
 }
 
 /** The place of the painter's wheel nearest to an angle. */
 export function placeAt(angle: number): WheelPlace {
-  return WHEEL_PLACES[Math.round(turn(angle) / 30) % 12];
+  return WHEEL_PLACES[Math.round(turn(angle) / 30) % 12]!;
 }
 
 /** Whether an angle lies on the warm half of the wheel: yellow through red to red-violet. */
@@ -85,8 +85,8 @@ export const painters: ColourWheel = {
 
 /** Cubic Hermite within one twelfth; `t` 0..1. */
 function fallWithin(i: number, t: number): number {
-  const d = FALLS[i];
-  const m0 = SLOPES[i];
-  const m1 = SLOPES[(i + 1) % 12];
+  const d = FALLS[i]!;
+  const m0 = SLOPES[i]!;
+  const m1 = SLOPES[(i + 1) % 12]!;
   return t * t * (3 - 2 * t) * d + t * (1 - t) * (1 - t) * m0 + t * t * (t - 1) * m1;
 }

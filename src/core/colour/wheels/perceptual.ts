@@ -3,7 +3,7 @@ import { WHEEL_PLACES } from './painters.ts';
 import { type ColourWheel } from './wheel.ts';
 
 /** OKLCH hue of yellow, at the top of both wheels. */
-const YELLOW = WHEEL_PLACES[0].hue;
+const YELLOW = WHEEL_PLACES[0]!.hue;
 /** The mirror that turns hue into angle and angle into hue. */
 const mirror = (degrees: number) => turn(YELLOW - degrees);
 

@@ -44,7 +44,7 @@ export function sureDifference(a: Belief, b: Belief): number {
  */
 export function beliefOfAll(beliefs: readonly Belief[]): Belief | null {
   if (beliefs.length === 0) return null;
-  const ground = BELIEFS[Math.max(...beliefs.map((belief) => BELIEFS.indexOf(belief.ground)))];
+  const ground = BELIEFS[Math.max(...beliefs.map((belief) => BELIEFS.indexOf(belief.ground)))]!;
   const squares = beliefs.reduce((sum, { apart }) => sum + apart * apart, 0);
   return { ground, apart: Math.sqrt(squares / beliefs.length) };
 }

@@ -1,6 +1,6 @@
 import { type Paper } from '../papers/index.ts';
-import { type PencilFit } from './fit-card.ts';
-import { type PaperFit } from './paper-fit.ts';
+import type { PencilFit } from '../schemas.ts';
+import type { PaperFit } from '../schemas.ts';
 
 /**
  * How a paper on which nothing was swatched takes pencil, from another on which much was: the hand is the same, and the
@@ -45,5 +45,5 @@ export function typicalPencil(
 }
 
 function middle(values: readonly number[]): number {
-  return [...values].sort((a, b) => a - b)[(values.length - 1) >> 1];
+  return [...values].sort((a, b) => a - b)[(values.length - 1) >> 1]!;
 }

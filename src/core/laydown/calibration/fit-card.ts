@@ -7,37 +7,13 @@ import { type Paper } from '../papers/index.ts';
 import { type PencilOptics } from '../optics.ts';
 import { type PencilDeclaration, pencilOptics } from '../pencil-optics.ts';
 import { errors } from './errors.ts';
-import {
-  type PaperFit,
-  SHARED_NUMBERS,
-  SOUGHT,
-  type SharedNumber,
-  fittedPaper,
-  paperFrom,
-  sharedOf,
-} from './paper-fit.ts';
-import {
-  BAR,
-  LADDER_PATCHES,
-  type OverlayReading,
-  PATCH_PASSES,
-  type PatchReading,
-  type ReadPencil,
-} from './readings.ts';
-
-/** One pencil as its patches say that it is, on one paper. */
-export interface PencilFit {
-  /** How much it lays, scatters and fills of the tooth beside what is declared of it, 1 where it does as declared. */
-  laydown: number;
-  scatter: number;
-  fills: number;
-  /** Colour of its full patch. */
-  masstone: Lab;
-  /** How far model and reading still lie apart over its patches but the full one: root mean square, CIEDE2000. */
-  apart: number;
-  /** Readings that lie farther off than the rest, which may be worth doing again. */
-  doubtful: PatchReading[];
-}
+import { SOUGHT, fittedPaper, paperFrom, sharedOf } from './paper-fit.ts';
+import type { PaperFit } from '../schemas.ts';
+import { SHARED_NUMBERS, type SharedNumber } from './shared-numbers.ts';
+import { BAR, type OverlayReading, type ReadPencil } from './readings.ts';
+import { LADDER_PATCHES, PATCH_PASSES } from './patches.ts';
+import type { PatchReading } from '../schemas.ts';
+import type { PencilFit } from '../schemas.ts';
 
 export interface CardFit {
   paper: PaperFit;
@@ -69,6 +45,7 @@ const OWN_SOUGHT = [
   { sure: 0.5, least: -2.5, most: 2.5 },
 ];
 const OWN = OWN_SOUGHT.length;
+type OwnNumbers = [laydown: number, scatter: number, fills: number];
 /** Pencils are sought from these logarithms on: the error has more than one valley. */
 const OWN_STARTS = [
   [0, 1, 0],
@@ -111,10 +88,10 @@ export async function fitCard(
   });
   const together = new Card(
     paper,
-    chosen.map((i) => pencils[i]),
+    chosen.map((i) => pencils[i]!),
     inside,
   );
-  const laidOver = inside.length > 0 || chosen.some((i) => pencils[i].readings.some(isLadder));
+  const laidOver = inside.length > 0 || chosen.some((i) => pencils[i]!.readings.some(isLadder));
   const ends: number[][] = [];
   for (const start of STARTS_OF_ALL) {
     let numbers = together.start(SOUGHT.map(({ soft }) => start * soft));
@@ -129,7 +106,7 @@ export async function fitCard(
     }
     ends.push(numbers);
   }
-  const [numbers] = ends.sort((p, q) => together.misses(p) - together.misses(q));
+  const numbers = ends.sort((p, q) => together.misses(p) - together.misses(q))[0]!;
   const found = together.paperOf(numbers);
   const fits: (PencilFit | null)[] = [];
   for (const [i, pencil] of pencils.entries()) {
@@ -148,7 +125,7 @@ function standingForAll(usable: readonly number[], pencils: readonly ReadPencil[
   const length = MOST_TOGETHER / STRETCHES;
   const apart = (usable.length - length) / (STRETCHES - 1);
   const inStretch = (i: number) => i - Math.round(apart * Math.floor(i / apart)) < length;
-  return usable.filter((at, i) => inStretch(i) || pencils[at].readings.some(isLadder));
+  return usable.filter((at, i) => inStretch(i) || pencils[at]!.readings.some(isLadder));
 }
 
 /**
@@ -160,26 +137,26 @@ export function fitPencil(paper: Paper, found: PaperFit, pencil: ReadPencil): Pe
   if (!isUsable(pencil)) throw new RangeError('A pencil is fitted from its full patch and two more at least.');
   const card = new Card(paper, [pencil], []);
   const numbers = soughtAlone(card, sharedOf(paper, found));
-  const [laydown, scatter, fills] = numbers.slice(SHARED).map(Math.exp);
+  const [laydown, scatter, fills] = numbers.slice(SHARED).map(Math.exp) as OwnNumbers;
   const masstone = fullOf(pencil);
   const optics = fittedOptics(pencil.declared, { laydown, scatter, fills, masstone }, paper, found);
   const read = pencil.readings.filter((reading) => !isFull(reading));
   const off = read.map((reading) => deltaE2000(reading.lab, predictedPatch(optics, paper, found, reading)));
-  const middle = [...off].sort((a, b) => a - b)[(off.length - 1) >> 1];
+  const middle = [...off].sort((a, b) => a - b)[(off.length - 1) >> 1]!;
   return {
     laydown,
     scatter,
     fills,
     masstone,
     apart: Math.sqrt(off.reduce((sum, value) => sum + value * value, 0) / off.length),
-    doubtful: read.filter((_, i) => off[i] > DOUBTFUL.least && off[i] > DOUBTFUL.times * middle),
+    doubtful: read.filter((_, i) => off[i]! > DOUBTFUL.least && off[i]! > DOUBTFUL.times * middle),
   };
 }
 
 /** What a card of one pencil says of it on a paper that is known already: all numbers, those that all share first. */
 function soughtAlone(card: Card, shared: readonly number[]): number[] {
   const tried = OWN_STARTS.map((start) => card.better([...shared, ...start], 3, true, true));
-  return card.settled(tried.sort((p, q) => card.misses(p) - card.misses(q))[0]);
+  return card.settled(tried.sort((p, q) => card.misses(p) - card.misses(q))[0]!);
 }
 
 /** What a fit says of a pencil, told as a pencil is declared: its full patch was laid on this paper, in this hand. */
@@ -253,7 +230,7 @@ class Card {
 
   /** What is sought before anything is known; what all share can be started elsewhere. */
   start(shared: readonly number[] = SOUGHT.map(() => 0)): number[] {
-    return [...shared, ...this.pencils.flatMap(() => OWN_STARTS[0])];
+    return [...shared, ...this.pencils.flatMap(() => OWN_STARTS[0]!)];
   }
 
   paperOf(numbers: readonly number[]): PaperFit {
@@ -264,17 +241,17 @@ class Card {
   better(numbers: number[], steps: number, keepRelief: boolean, keepShared = false): number[] {
     const total = this.sizes.reduce((sum, size) => sum + size, 0);
     const index = Array.from({ length: total }, (_, i) => i);
-    const kept = (j: number) => j < SHARED && (keepShared || (keepRelief && RELIEF.has(SHARED_NUMBERS[j])));
+    const kept = (j: number) => j < SHARED && (keepShared || (keepRelief && RELIEF.has(SHARED_NUMBERS[j]!)));
     const limit = (end: 'least' | 'most', nudge: number) =>
       numbers.map((value, j) => {
         if (kept(j)) return value + nudge;
-        return (j < SHARED ? SOUGHT[j] : OWN_SOUGHT[(j - SHARED) % OWN])[end];
+        return (j < SHARED ? SOUGHT[j]! : OWN_SOUGHT[(j - SHARED) % OWN]!)[end];
       });
     const { parameterValues } = levenbergMarquardt(
       { x: index, y: index.map(() => 0) },
       (at) => {
         const errors = this.blocks(at).flat();
-        return (i) => errors[i];
+        return (i) => errors[i]!;
       },
       {
         initialValues: numbers,
@@ -313,11 +290,11 @@ class Card {
   private blocks(numbers: readonly number[]): number[][] {
     const optics = this.pencils.map((_, i) => this.opticsOf(numbers, i));
     return [
-      ...this.pencils.map((_, i) => this.pencilErrors(numbers, i, optics[i])),
+      ...this.pencils.map((_, i) => this.pencilErrors(numbers, i, optics[i]!)),
       ...this.overlays.map((overlay) =>
-        this.overlayErrors(numbers, overlay, optics[overlay.below], optics[overlay.above]),
+        this.overlayErrors(numbers, overlay, optics[overlay.below]!, optics[overlay.above]!),
       ),
-      SOUGHT.map(({ sure }, j) => numbers[j] / sure),
+      SOUGHT.map(({ sure }, j) => numbers[j]! / sure),
     ];
   }
 
@@ -327,7 +304,7 @@ class Card {
     const rows = before.flatMap((block) => block.map(() => new Array<number>(numbers.length).fill(0)));
     const startOf = this.sizes.map((_, i) => this.sizes.slice(0, i).reduce((sum, size) => sum + size, 0));
     const write = (block: number, j: number, after: readonly number[]) =>
-      after.forEach((value, k) => (rows[startOf[block] + k][j] = (value - before[block][k]) / NUDGE));
+      after.forEach((value, k) => (rows[startOf[block]! + k]![j] = (value - before[block]![k]!) / NUDGE));
     const nudged = (j: number) => numbers.map((value, k) => (k === j ? value + NUDGE : value));
     for (let j = 0; j < SHARED; j++) {
       if (!kept(j)) this.blocks(nudged(j)).forEach((after, block) => write(block, j, after));
@@ -340,13 +317,13 @@ class Card {
         write(i, j, this.pencilErrors(at, i, own));
         this.overlays.forEach((overlay, k) => {
           if (overlay.below !== i && overlay.above !== i) return;
-          const below = overlay.below === i ? own : optics[overlay.below];
-          const above = overlay.above === i ? own : optics[overlay.above];
+          const below = overlay.below === i ? own : optics[overlay.below]!;
+          const above = overlay.above === i ? own : optics[overlay.above]!;
           write(this.pencils.length + k, j, this.overlayErrors(at, overlay, below, above));
         });
       }
     }
-    return (i) => rows[i];
+    return (i) => rows[i]!;
   }
 
   /** The numbers of one pencil. */
@@ -355,10 +332,10 @@ class Card {
   }
 
   private opticsOf(numbers: readonly number[], i: number): PencilOptics {
-    const [laydown, scatter, fills] = this.own(numbers, i).map(Math.exp);
-    const masstone = fullOf(this.pencils[i]);
+    const [laydown, scatter, fills] = this.own(numbers, i).map(Math.exp) as OwnNumbers;
+    const masstone = fullOf(this.pencils[i]!);
     return fittedOptics(
-      this.pencils[i].declared,
+      this.pencils[i]!.declared,
       { laydown, scatter, fills, masstone },
       this.paper,
       this.paperOf(numbers),
@@ -367,13 +344,11 @@ class Card {
 
   private pencilErrors(numbers: readonly number[], i: number, optics: PencilOptics): number[] {
     const found = this.paperOf(numbers);
-    const own = this.pencils[i].readings
-      .filter((reading) => !isFull(reading))
-      .flatMap((reading) => {
-        const weight = reading.on === 'bar' ? BAR_WEIGHT : 1;
-        return errors(predictedPatch(optics, this.paper, found, reading), reading.lab, weight);
-      });
-    return [...own, ...this.own(numbers, i).map((value, j) => value / OWN_SOUGHT[j].sure)];
+    const own = this.pencils[i]!.readings.filter((reading) => !isFull(reading)).flatMap((reading) => {
+      const weight = reading.on === 'bar' ? BAR_WEIGHT : 1;
+      return errors(predictedPatch(optics, this.paper, found, reading), reading.lab, weight);
+    });
+    return [...own, ...this.own(numbers, i).map((value, j) => value / OWN_SOUGHT[j]!.sure)];
   }
 
   private overlayErrors(numbers: readonly number[], { lab }: OverlayReading, below: PencilOptics, above: PencilOptics) {

@@ -33,7 +33,7 @@ export function handFromTrials(paper: Paper, trials: readonly TrialReading[]): H
   if (used.length === 0) return {};
   const handOf = (logs: readonly number[]): Hand => {
     const known: Partial<Record<Pressure, number>> = { ...paper.hand };
-    used.forEach((name, i) => (known[name] = (known[name] ?? 1) * Math.exp(logs[i])));
+    used.forEach((name, i) => (known[name] = (known[name] ?? 1) * Math.exp(logs[i]!)));
     return known;
   };
   const logs = sought(
@@ -43,7 +43,7 @@ export function handFromTrials(paper: Paper, trials: readonly TrialReading[]): H
       return trials.flatMap(({ passes, lab }) => errors(layPasses(ground, passes).lab, lab, 1 / SURE.reading));
     },
   );
-  return Object.fromEntries(used.map((name, i) => [name, Math.exp(logs[i])]));
+  return Object.fromEntries(used.map((name, i) => [name, Math.exp(logs[i]!)]));
 }
 
 /**
@@ -62,8 +62,8 @@ export function pencilFromTrial(
   const { laydown = 1, scatter = 1 } = pencil;
   const ground = bareGround(paper);
   const at = (logs: readonly number[]) => ({
-    laydown: laydown * Math.exp(logs[0]),
-    scatter: scatter * Math.exp(logs[1]),
+    laydown: laydown * Math.exp(logs[0]!),
+    scatter: scatter * Math.exp(logs[1]!),
   });
   const logs = sought([SURE.laydown, SURE.scatter], (now) => {
     const optics = pencilOptics({ ...pencil, ...at(now) });
@@ -74,14 +74,14 @@ export function pencilFromTrial(
 
 /** Logarithms near nothing at which the errors, and how far they themselves stray, are least. */
 function sought(sure: readonly number[], errorsAt: (logs: readonly number[]) => number[]): number[] {
-  const all = (logs: readonly number[]) => [...errorsAt(logs), ...logs.map((value, i) => value / sure[i])];
+  const all = (logs: readonly number[]) => [...errorsAt(logs), ...logs.map((value, i) => value / sure[i]!)];
   const start = sure.map(() => 0);
   const x = all(start).map((_, i) => i);
   const { parameterValues } = levenbergMarquardt(
     { x, y: x.map(() => 0) },
     (at: number[]) => {
       const off = all(at);
-      return (i: number) => off[i];
+      return (i: number) => off[i]!;
     },
     {
       initialValues: start,

@@ -1,46 +1,8 @@
 import { type Paper } from '../papers/index.ts';
 import { LAYDOWN_MODEL } from '../pass.ts';
-import { type Hand, PRESS } from '../pressure.ts';
-
-/** How one paper takes pencil under one person's hand. */
-export interface PaperFit {
-  /** Roughness, stray contact, tooth, spread and crush as they were found, in the units of Paper. */
-  rough: number;
-  stray: number;
-  tooth: number;
-  spread: number;
-  crush: number;
-  /** Yule and Nielsen's n of specks on it. */
-  yuleNielsen: number;
-  /**
-   * How hard this person presses beside what a pressure's name means; never harder at a lighter name. A whisper is on no
-   * card and taken to be as the light press is.
-   */
-  hand: Hand;
-  /** How much more pigments scatter short waves, as PencilDeclaration has it. */
-  slope: number;
-  tinted: number;
-  /** The edition of the layer model that it was found with. */
-  model: number;
-  /** Numbers that lie at the end of what is sought: what they stand for, the swatches cannot say. */
-  atBound: SharedNumber[];
-}
-
-/** The numbers that all pencils of a card share. */
-export const SHARED_NUMBERS = [
-  'rough',
-  'stray',
-  'tooth',
-  'spread',
-  'crush',
-  'yuleNielsen',
-  'light',
-  'medium',
-  'firm',
-  'slope',
-  'tinted',
-] as const;
-export type SharedNumber = (typeof SHARED_NUMBERS)[number];
+import { PRESS } from '../pressure.ts';
+import type { PaperFit } from '../schemas.ts';
+import { SHARED_NUMBERS, type SharedNumber } from './shared-numbers.ts';
 
 /**
  * Each number that all share: logarithms beside what is declared, slope as it is. How far from that is a deviation without
@@ -95,9 +57,22 @@ export function sharedOf(
   );
 }
 
+/** What is sought as logarithms, in the order of {@link SHARED_NUMBERS}. */
+type SharedNumbers = [
+  rough: number,
+  stray: number,
+  tooth: number,
+  spread: number,
+  crush: number,
+  nielsen: number,
+  light: number,
+  medium: number,
+  firm: number,
+];
+
 /** A paper from the numbers that are sought. A lighter press is never taken to be harder than a firmer one. */
 export function paperFrom(paper: Paper, numbers: readonly number[]): PaperFit {
-  const [rough, stray, tooth, spread, crush, nielsen, light, medium, firm] = numbers.map(Math.exp);
+  const [rough, stray, tooth, spread, crush, nielsen, light, medium, firm] = numbers.map(Math.exp) as SharedNumbers;
   const pressed = { firm: PRESS.firm * firm, medium: PRESS.medium * medium, light: PRESS.light * light };
   pressed.medium = Math.min(pressed.medium, pressed.firm);
   pressed.light = Math.min(pressed.light, pressed.medium);
@@ -110,11 +85,11 @@ export function paperFrom(paper: Paper, numbers: readonly number[]): PaperFit {
     crush,
     yuleNielsen: 2 * nielsen,
     hand: { whisper: soft, light: soft, medium: pressed.medium / PRESS.medium, firm: pressed.firm / PRESS.firm },
-    slope: numbers[SHARED_NUMBERS.indexOf('slope')],
-    tinted: numbers[SHARED_NUMBERS.indexOf('tinted')],
+    slope: numbers[SHARED_NUMBERS.indexOf('slope')]!,
+    tinted: numbers[SHARED_NUMBERS.indexOf('tinted')]!,
     model: LAYDOWN_MODEL,
     atBound: SHARED_NUMBERS.filter(
-      (_, j) => numbers[j] < SOUGHT[j].least + NEAR_BOUND || numbers[j] > SOUGHT[j].most - NEAR_BOUND,
+      (_, j) => numbers[j]! < SOUGHT[j]!.least + NEAR_BOUND || numbers[j]! > SOUGHT[j]!.most - NEAR_BOUND,
     ),
   };
 }

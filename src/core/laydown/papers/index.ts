@@ -26,7 +26,7 @@ export function paperById(id: string): Paper {
 
 /** Id of the kind of paper that a paper is, whatever its tint. */
 export function paperKind(id: string): string {
-  return id.split('/')[0];
+  return id.split('/')[0]!;
 }
 
 /**

@@ -33,7 +33,7 @@ function lifted(ground: Ground, kept: Ground['deposits'], mass: number): Ground 
   const specks = Math.max(ground.specks, 1e-6) ** left;
   const thicker = evenFilm(ground.deposits, ground.bare, massOf(ground.deposits) / (1 - ground.specks));
   const thinner = evenFilm(kept, ground.bare, massOf(kept) / (1 - specks));
-  const covered = ground.covered.map((value, i) => Math.min(1, (value * thinner[i]) / thicker[i]));
+  const covered = ground.covered.map((value, i) => Math.min(1, (value * thinner[i]!) / thicker[i]!));
   const filled = ground.filled * (1 - TOOTH_FREED * (1 - left));
   return { ...ground, covered, specks, filled, mass: ground.mass - mass, deposits: kept };
 }

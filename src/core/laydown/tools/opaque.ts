@@ -15,7 +15,7 @@ export function coated(ground: Ground, colour: Spectrum, covers: number, fills: 
   const specks = ground.specks * (1 - covers);
   const covered = ground.covered.map((value, i) => {
     const below = (1 - ground.specks) * (1 - covers) * Math.sqrt(value);
-    return ((below + covers * Math.sqrt(colour[i])) / (1 - specks)) ** 2;
+    return ((below + covers * Math.sqrt(colour[i]!)) / (1 - specks)) ** 2;
   });
   const mass = covers * THICK;
   return {

@@ -35,12 +35,12 @@ export const wash: Tool = {
  */
 function stained(ground: Ground, amount: number, colour: Spectrum, fills: number): Ground {
   const white = bareGround(whiteBook).bare;
-  const passes = colour.map((value, i) => Math.min(1, Math.max(0.001, value / white[i])) ** amount);
+  const passes = colour.map((value, i) => Math.min(1, Math.max(0.001, value / white[i]!)) ** amount);
   const reached = THROUGH_COLOUR * (1 - ground.filled);
   return {
     ...ground,
-    bare: ground.bare.map((value, i) => value * passes[i]),
-    covered: ground.covered.map((value, i) => value * passes[i] ** reached),
+    bare: ground.bare.map((value, i) => value * passes[i]!),
+    covered: ground.covered.map((value, i) => value * passes[i]! ** reached),
     filled: ground.filled + fills * amount * (1 - ground.filled),
   };
 }

@@ -44,5 +44,5 @@ export const thing = (
   material,
   sources: [],
 });
-export const at = ({ width }: { width: number }, field: Uint8Array, x: number, y: number) => field[y * width + x];
-export const labelAt = (page: Drawn, x: number, y: number) => page.grown[y * page.width + x];
+export const at = ({ width }: { width: number }, field: Uint8Array, x: number, y: number) => field[y * width + x]!;
+export const labelAt = (page: Drawn, x: number, y: number) => page.grown[y * page.width + x]!;

@@ -90,7 +90,7 @@ function facingPairs(tips: readonly Tip[], ink: Uint8Array, width: number, wides
       for (const u of [-1, 0, 1]) {
         for (const j of grid.get(key(a.endX + u * cell, a.endY + v * cell)) ?? []) {
           if (j <= k) continue;
-          const b = tips[j];
+          const b = tips[j]!;
           const [vx, vy] = [b.endX - a.endX, b.endY - a.endY];
           const between = Math.hypot(vx, vy);
           const gape = Math.max(0, between - 1);
@@ -156,7 +156,7 @@ function lineAhead({ endX, endY, dx, dy }: Tip, ink: Uint8Array, width: number, 
 /** Thickness that most lines of the page have: the median over a sample of the thinned lines, pixels. */
 function usualThickness(onLines: Int32Array, ink: Uint8Array, width: number, height: number): number {
   const found: number[] = [];
-  for (let k = 0; k < onLines.length; k += SAMPLED) found.push(thickness(ink, onLines[k], width, height));
+  for (let k = 0; k < onLines.length; k += SAMPLED) found.push(thickness(ink, onLines[k]!, width, height));
   return median(found) ?? 0;
 }
 
@@ -175,9 +175,9 @@ function closeWorthwhile(
 ): OpenGap[] {
   const root = new Map<number, number>();
   const pieceAt = (x: number, y: number): number => {
-    let r = runs.rowStart[y];
-    while (r < runs.rowStart[y + 1] && runs.to[r] < x) r++;
-    let piece = of[r];
+    let r = runs.rowStart[y]!;
+    while (r < runs.rowStart[y + 1]! && runs.to[r]! < x) r++;
+    let piece = of[r]!;
     while (root.has(piece)) piece = root.get(piece)!;
     return piece;
   };
@@ -247,8 +247,8 @@ function whiteCounter(ink: Uint8Array, width: number, height: number, enough: nu
     count = 0;
     reach(start % width, Math.floor(start / width));
     for (let k = 0; k < count && count < enough; k++) {
-      const x = queue[k] % width;
-      const y = Math.floor(queue[k] / width);
+      const x = queue[k]! % width;
+      const y = Math.floor(queue[k]! / width);
       reach(x - 1, y);
       reach(x + 1, y);
       reach(x, y - 1);

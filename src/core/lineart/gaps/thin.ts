@@ -31,8 +31,8 @@ export function thin(ink: Runs, width: number, height: number): Uint8Array {
     let touches = 0;
     for (let k = 0; k < count; k++) {
       if (gone[k] === 0) continue;
-      const w = words[k];
-      bits[w] &= ~gone[k];
+      const w = words[k]!;
+      bits[w]! &= ~gone[k]!;
       for (let row = w - across; row <= w + across; row += across) {
         for (let v = row - 1; v <= row + 1; v++) {
           if (beside[v] === half) continue;
@@ -52,14 +52,14 @@ function going(bits: Uint32Array, w: number, across: number, half: number): numb
   const [above, here, below] = [w - across, w, w + across];
   // Of each bit, whether there is ink on that side of it: its right-hand neighbour is the next higher bit. The page's
   // outermost pixels are bare, so that what comes in from the other end of the row above or below is no ink.
-  const n = bits[above];
-  const ne = (n >>> 1) | (bits[above + 1] << 31);
-  const nw = (n << 1) | (bits[above - 1] >>> 31);
-  const e = (bits[here] >>> 1) | (bits[here + 1] << 31);
-  const west = (bits[here] << 1) | (bits[here - 1] >>> 31);
-  const s = bits[below];
-  const se = (s >>> 1) | (bits[below + 1] << 31);
-  const sw = (s << 1) | (bits[below - 1] >>> 31);
+  const n = bits[above]!;
+  const ne = (n >>> 1) | (bits[above + 1]! << 31);
+  const nw = (n << 1) | (bits[above - 1]! >>> 31);
+  const e = (bits[here]! >>> 1) | (bits[here + 1]! << 31);
+  const west = (bits[here]! << 1) | (bits[here - 1]! >>> 31);
+  const s = bits[below]!;
+  const se = (s >>> 1) | (bits[below + 1]! << 31);
+  const sw = (s << 1) | (bits[below - 1]! >>> 31);
   // Where going round meets white and then ink, two neighbours at a time, which cannot both: the pixel joins nothing
   // where that is so once.
   const first = (~n & ne) | (~ne & e);
@@ -72,7 +72,7 @@ function going(bits: Uint32Array, w: number, across: number, half: number): numb
   const inkPair = (n & ne) | (ne & e) | (e & se) | (se & s) | (s & sw) | (sw & west) | (west & nw) | (nw & n);
   const someWhite = ~((n | ne) & (ne | e) & (e | se) & (se | s) & (s | sw) & (sw | west) & (west | nw) & (nw | n));
   const side = half % 2 === 1 ? ~(e & s & (n | west)) : ~(n & west & (e | s));
-  return bits[here] & once & inkPair & someWhite & side;
+  return bits[here]! & once & inkPair & someWhite & side;
 }
 
 function wordsWithInk(bits: Uint32Array, across: number): Int32Array {
@@ -86,17 +86,17 @@ function wordsWithInk(bits: Uint32Array, across: number): Int32Array {
 function packed({ from, to, rowStart }: Runs, width: number, height: number, across: number): Uint32Array {
   const bits = new Uint32Array(across * height);
   for (let y = 1; y < height - 1; y++) {
-    for (let r = rowStart[y]; r < rowStart[y + 1]; r++) {
-      const [first, last] = [Math.max(1, from[r]), Math.min(width - 2, to[r])];
+    for (let r = rowStart[y]!; r < rowStart[y + 1]!; r++) {
+      const [first, last] = [Math.max(1, from[r]!), Math.min(width - 2, to[r]!)];
       if (first > last) continue;
       const row = y * across;
       const [w0, w1] = [row + (first >> 5), row + (last >> 5)];
       const [start, end] = [-1 << (first & 31), -1 >>> (31 - (last & 31))];
-      if (w0 === w1) bits[w0] |= start & end;
+      if (w0 === w1) bits[w0]! |= start & end;
       else {
-        bits[w0] |= start;
+        bits[w0]! |= start;
         bits.fill(-1, w0 + 1, w1);
-        bits[w1] |= end;
+        bits[w1]! |= end;
       }
     }
   }
@@ -107,7 +107,7 @@ function unpacked(bits: Uint32Array, width: number, height: number, across: numb
   const lines = new Uint8Array(width * height);
   for (let y = 0, w = 0; y < height; y++) {
     for (let k = 0; k < across; k++, w++) {
-      for (let left = bits[w]; left !== 0; left &= left - 1) {
+      for (let left = bits[w]!; left !== 0; left &= left - 1) {
         lines[y * width + 32 * k + 31 - Math.clz32(left & -left)] = 1;
       }
     }
@@ -118,14 +118,14 @@ function unpacked(bits: Uint32Array, width: number, height: number, across: numb
 /** The eight pixels around one as bits, clockwise from the one above: N, NE, E, SE, S, SW, W, NW. */
 export function around(lines: Uint8Array, i: number, width: number): number {
   return (
-    lines[i - width] |
-    (lines[i - width + 1] << 1) |
-    (lines[i + 1] << 2) |
-    (lines[i + width + 1] << 3) |
-    (lines[i + width] << 4) |
-    (lines[i + width - 1] << 5) |
-    (lines[i - 1] << 6) |
-    (lines[i - width - 1] << 7)
+    lines[i - width]! |
+    (lines[i - width + 1]! << 1) |
+    (lines[i + 1]! << 2) |
+    (lines[i + width + 1]! << 3) |
+    (lines[i + width]! << 4) |
+    (lines[i + width - 1]! << 5) |
+    (lines[i - 1]! << 6) |
+    (lines[i - width - 1]! << 7)
   );
 }
 

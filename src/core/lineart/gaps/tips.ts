@@ -47,16 +47,16 @@ export function findTips(
   for (const i of onLines) {
     if (CROSSINGS[around(lines, i, width)] !== 1) continue;
     const { path, loose } = followBack(lines, i, width);
-    const back = path[Math.min(path.length - 1, LOOK_BACK)];
+    const back = path[Math.min(path.length - 1, LOOK_BACK)]!;
     if (path.length < 3) continue;
     const half = path.length >> 1;
     let thick = MOST_THICK;
-    for (let k = 2; k <= 6; k += 2) thick = Math.min(thick, thickness(ink, path[Math.min(half, k)], width, height));
+    for (let k = 2; k <= 6; k += 2) thick = Math.min(thick, thickness(ink, path[Math.min(half, k)]!, width, height));
     if (path.length < thick / 2 + 2) continue;
-    const end = thickness(ink, path[1], width, height);
-    const behind = path[Math.min(path.length - 1, 7)];
+    const end = thickness(ink, path[1]!, width, height);
+    const behind = path[Math.min(path.length - 1, 7)]!;
     const tapered = end < BLUNT && thickness(ink, behind, width, height) >= TAPER * end;
-    const near = path[Math.min(path.length - 2, 2)];
+    const near = path[Math.min(path.length - 2, 2)]!;
     const [vx, vy] = [(near % width) - (back % width), Math.floor(near / width) - Math.floor(back / width)];
     const norm = Math.hypot(vx, vy);
     if (norm === 0) continue;
@@ -77,8 +77,8 @@ function followBack(lines: Uint8Array, start: number, width: number): { path: nu
   const path = [start];
   const walked = new Set(path);
   while (path.length < FOLLOWED_PX) {
-    const here = path[path.length - 1];
-    const crossings = CROSSINGS[around(lines, here, width)];
+    const here = path[path.length - 1]!;
+    const crossings = CROSSINGS[around(lines, here, width)]!;
     if (path.length > 1 && crossings > 2) return { path, loose: false };
     const next = beside.map((step) => here + step).find((j) => lines[j] && !walked.has(j));
     if (next === undefined) return { path, loose: crossings === 1 && path.length > 1 };
@@ -94,7 +94,7 @@ export function thickness(ink: Uint8Array, i: number, width: number, height: num
   const y = (i - x) / width;
   let least = MOST_THICK;
   for (let k = 0; k < ACROSS.length; k++) {
-    const { dx, dy } = ACROSS[k];
+    const { dx, dy } = ACROSS[k]!;
     const most = least / STEP_PX;
     const before = stepsInInk(ink, x, y, -dx, -dy, width, height, most);
     const after = stepsInInk(ink, x, y, dx, dy, width, height, most - before);

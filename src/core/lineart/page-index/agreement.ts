@@ -12,7 +12,7 @@ export function refuseDisagreement(
     throw new RangeError('The raster of regions and their list do not agree.');
   }
   for (let k = 0; k < counts.arcs; k++) {
-    if (starts[k] > starts[k + 1]) throw new RangeError('The borders of this page are out of order.');
+    if (starts[k]! > starts[k + 1]!) throw new RangeError('The borders of this page are out of order.');
   }
   if (starts[0] !== 0 || starts[counts.arcs] !== counts.corners) {
     throw new RangeError('The borders of this page and their corners do not agree.');
@@ -22,15 +22,15 @@ export function refuseDisagreement(
   }
   const isRegion = (id: number) => Number.isInteger(id) && id >= 1 && id <= counts.regions;
   for (let k = 0; k < neighbours.length; k += BORDER_COLUMNS) {
-    if (!isRegion(neighbours[k]) || !isRegion(neighbours[k + 1])) {
+    if (!isRegion(neighbours[k]!) || !isRegion(neighbours[k + 1]!)) {
       throw new RangeError('A border of this page is one of a region that is not there.');
     }
   }
   for (let k = SEEN_COLUMNS; k < seen.length; k += SEEN_COLUMNS) {
-    if (!isRegion(seen[k])) throw new RangeError('Colour was seen on a region that is not there.');
+    if (!isRegion(seen[k]!)) throw new RangeError('Colour was seen on a region that is not there.');
   }
-  for (let k = 0; k < alike.length; k += 1 + alike[k]) {
-    const set = alike.subarray(k + 1, k + 1 + alike[k]);
+  for (let k = 0; k < alike.length; k += 1 + alike[k]!) {
+    const set = alike.subarray(k + 1, k + 1 + alike[k]!);
     if (set.length !== alike[k] || !set.every(isRegion)) {
       throw new RangeError('A set of like regions holds one that is not there.');
     }
@@ -41,7 +41,7 @@ function highestLabel(labels: Uint16Array): number {
   let highest = 0;
   // By index: an iterator over millions of pixels takes many times as long.
   for (let i = 0; i < labels.length; i++) {
-    const label = labels[i];
+    const label = labels[i]!;
     if (label > highest && label !== NO_REGION) highest = label;
   }
   return highest;

@@ -5,10 +5,21 @@ export const VERSION = 2;
 /** The oldest edition that is read: it held no printed lines. */
 export const OLDEST = 1;
 
-/**
- * Magic, edition, width, height, how many regions, borders, doubts, words of like sets, arcs, corners and seen, and
- * whether there are printed lines.
- */
+/** The words that an index begins with: what it is, and how much of everything it holds (see {@link Counts}). */
+export type Header = [
+  magic: number,
+  version: number,
+  width: number,
+  height: number,
+  regions: number,
+  neighbours: number,
+  doubts: number,
+  alike: number,
+  arcs: number,
+  corners: number,
+  seen: number,
+  ink: number,
+];
 export const HEADER_WORDS = 12;
 export const RESOLUTION_AT = 48;
 export const TABLES_AT = 56;

@@ -2,13 +2,15 @@ import { type Arc, BORDER_TOLERANCE_PX, EDGE_TOLERANCE_PX, ringsOfRegions, trace
 import { distanceToLines } from '../distance.ts';
 import { LINE_REACH_MM, growLabels, linePixels } from '../grow.ts';
 import { type InkShare } from '../ink-share.ts';
-import { type Border, type Doubt, type Region, type RegionMap, NO_REGION } from '../region-map.ts';
+import { type RegionMap, NO_REGION } from '../region-map.ts';
+import type { Border, Doubt, Region } from '../schemas.ts';
 import { refuseDisagreement } from './agreement.ts';
 import {
   type Layout,
   ARC_COLUMNS,
   BORDER_COLUMNS,
   DOUBT_COLUMNS,
+  type Header,
   HEADER_WORDS,
   LONGEST,
   MAGIC,
@@ -26,6 +28,7 @@ import {
   readArcs,
   readSets,
   regionOfRow,
+  borderOfRow,
   rowOfDoubt,
   rowOfRegion,
   rowsOfSeen,
@@ -148,8 +151,8 @@ export class PageIndex implements IndexedPage {
    */
   static from(data: ArrayBuffer): PageIndex {
     if (data.byteLength < TABLES_AT) throw new RangeError('These are too few bytes for the regions of a page.');
-    const [magic, version, width, height, regions, neighbours, doubts, alike, arcs, corners, seen, ink] =
-      new Uint32Array(data, 0, HEADER_WORDS);
+    const header = [...new Uint32Array(data, 0, HEADER_WORDS)] as Header;
+    const [magic, version, width, height, regions, neighbours, doubts, alike, arcs, corners, seen, ink] = header;
     if (magic !== MAGIC) throw new RangeError('These bytes are not the regions of a page.');
     if (version < OLDEST || version > VERSION) {
       throw new RangeError(`These regions are kept in edition ${version}; this program reads edition ${VERSION}.`);
@@ -162,7 +165,7 @@ export class PageIndex implements IndexedPage {
       throw new RangeError('The regions of this page are cut short, or more follows them.');
     }
     const views = viewsOf(data, layout);
-    refuseDisagreement(views, layout.counts, new Float64Array(data, RESOLUTION_AT, 1)[0]);
+    refuseDisagreement(views, layout.counts, new Float64Array(data, RESOLUTION_AT, 1)[0]!);
     return new PageIndex(data, layout, readArcs(views, arcs));
   }
 
@@ -174,9 +177,9 @@ export class PageIndex implements IndexedPage {
     this.data = data;
     this.width = width;
     this.height = height;
-    this.pixelsPerMm = new Float64Array(data, RESOLUTION_AT, 1)[0];
+    this.pixelsPerMm = new Float64Array(data, RESOLUTION_AT, 1)[0]!;
     this.regions = rows(views.regions, REGION_COLUMNS, (row, k) => regionOfRow(row, k + 1));
-    this.neighbours = rows(views.neighbours, BORDER_COLUMNS, ([a, b, lengthMm]) => ({ a, b, lengthMm }));
+    this.neighbours = rows(views.neighbours, BORDER_COLUMNS, borderOfRow);
     this.doubts = rows(views.doubts, DOUBT_COLUMNS, doubtOfRow);
     this.alike = readSets(views.alike);
     this.seen = seenOfRows(views.seen);
@@ -232,11 +235,11 @@ export class PageIndex implements IndexedPage {
       const row = (top + y) * this.width + left;
       for (let x = 0; x < width; x++, o++) if (this.labels[row + x] === id) white[o] = 1;
     }
-    const rings = ringsOfRegions(traceBorders(white, width, height, EDGE_TOLERANCE_PX), 1)[1];
+    const rings = ringsOfRegions(traceBorders(white, width, height, EDGE_TOLERANCE_PX), 1)[1]!;
     for (const ring of rings) {
       for (let k = 0; k < ring.length; k += 2) {
-        ring[k] += left;
-        ring[k + 1] += top;
+        ring[k]! += left;
+        ring[k + 1]! += top;
       }
     }
     return rings;

@@ -24,8 +24,8 @@ export function paperSurface(light: ArrayLike<number>, width: number, height: nu
       const [right, bottom] = [Math.min(width, left + TILE), Math.min(height, top + TILE)];
       let count = 0;
       for (let y = top; y < bottom; y += 2)
-        for (let x = left; x < right; x += 2) values[count++] = light[y * width + x];
-      const level = values.subarray(0, count).sort()[Math.floor(PAPER_SHARE * (count - 1))];
+        for (let x = left; x < right; x += 2) values[count++] = light[y * width + x]!;
+      const level = values.subarray(0, count).sort()[Math.floor(PAPER_SHARE * (count - 1))]!;
       tiles.push({ terms: termsAt((left + right) / 2 / width, (top + bottom) / 2 / height), level });
     }
   }
@@ -35,7 +35,7 @@ export function paperSurface(light: ArrayLike<number>, width: number, height: nu
   const found = [brightest.slice(0, Math.max(6, Math.ceil(tiles.length / 4))), tiles].map((start) =>
     settled(start, tiles),
   );
-  const { weights } = found[1].kept > found[0].kept ? found[1] : found[0];
+  const { weights } = found[1]!.kept > found[0]!.kept ? found[1]! : found[0]!;
   return (x, y) => Math.max(1, levelOf(termsAt(x / width, y / height), weights));
 }
 
@@ -49,7 +49,7 @@ function termsAt(x: number, y: number): Terms {
 /** @param weights a to f */
 function levelOf(terms: Terms, weights: readonly number[]): number {
   let level = 0;
-  for (let k = 0; k < terms.length; k++) level += terms[k] * weights[k];
+  for (let k = 0; k < terms.length; k++) level += terms[k]! * weights[k]!;
   return level;
 }
 
@@ -85,11 +85,11 @@ function fitted(tiles: readonly Tile[]): readonly number[] {
   const sums = new Float64Array(n);
   for (const { terms, level } of tiles) {
     for (let i = 0; i < n; i++) {
-      for (let j = 0; j < n; j++) products[i * n + j] += terms[i] * terms[j];
-      sums[i] += terms[i] * level;
+      for (let j = 0; j < n; j++) products[i * n + j]! += terms[i]! * terms[j]!;
+      sums[i]! += terms[i]! * level;
     }
   }
-  for (let k = 1; k < n; k++) products[k * n + k] += LEVELLING * tiles.length;
+  for (let k = 1; k < n; k++) products[k * n + k]! += LEVELLING * tiles.length;
   return solve(Matrix.from1DArray(n, n, products), Matrix.columnVector(sums)).to1DArray();
 }
 

@@ -43,7 +43,7 @@ export function readSeen(
 ): SeenPage {
   if (data.length !== 3 * width * height) throw new RangeError('The picture holds fewer pixels than its size says.');
   const light = new Float32Array(width * height);
-  for (let i = 0; i < light.length; i++) light[i] = lumaOf(data[3 * i], data[3 * i + 1], data[3 * i + 2]);
+  for (let i = 0; i < light.length; i++) light[i] = lumaOf(data[3 * i]!, data[3 * i + 1]!, data[3 * i + 2]!);
   const surface = paperSurface(light, width, height);
   const [sx, sy] = [map.width / width, map.height / height];
   const inset = Math.max(1, Math.round(INSET_MM * map.pixelsPerMm));
@@ -55,30 +55,31 @@ export function readSeen(
     const my = Math.min(map.height - 1, Math.floor((y + 0.5) * sy));
     for (let x = 0; x < width; x++, i++) {
       const level = surface(x + 0.5, y + 0.5);
-      if (light[i] > BARE * level && i % 7 === 0) for (let c = 0; c < 3; c++) bare[c].push(data[3 * i + c]);
+      if (light[i]! > BARE * level && i % 7 === 0) for (let c = 0; c < 3; c++) bare[c]!.push(data[3 * i + c]!);
       const label = wellInside(map, Math.min(map.width - 1, Math.floor((x + 0.5) * sx)), my, inset);
       if (label === 0 || label > count) continue;
-      pixels[label]++;
-      const share = light[i] / level;
-      lights[label] += share;
-      squares[label] += share * share;
+      pixels[label]!++;
+      const share = light[i]! / level;
+      lights[label]! += share;
+      squares[label]! += share * share;
       const paperLevel = linearise(level);
-      for (let c = 0; c < 3; c++) sums[3 * label + c] += LINEAR_LIGHTS[data[3 * i + c]] / paperLevel;
+      for (let c = 0; c < 3; c++) sums[3 * label + c]! += LINEAR_LIGHTS[data[3 * i + c]!]! / paperLevel;
     }
   }
   const white = bare.map((channel) => median(channel) ?? 255);
-  const paperLight = lumaOf(white[0], white[1], white[2]);
-  const paper = labOfRgb([white[0], white[1], white[2]]);
+  const paperLight = lumaOf(white[0]!, white[1]!, white[2]!);
+  const paper = labOfRgb([white[0]!, white[1]!, white[2]!]);
   const grounds: SeenGround[] = [];
   for (let region = 1; region <= count; region++) {
-    const n = pixels[region];
+    const n = pixels[region]!;
     if (n < LEAST_PIXELS) continue;
-    const mean = [0, 1, 2].map((c) => (sums[3 * region + c] / n) * linearise(paperLight));
-    const [red, green, blue] = mean.map((light) => gammaEncode(Math.min(1, light)));
-    const lab = labOfRgb([red, green, blue]);
+    const mean = [0, 1, 2].map((c) => (sums[3 * region + c]! / n) * linearise(paperLight));
+    const lab = labOfRgb(
+      mean.map((light) => gammaEncode(Math.min(1, light))) as unknown as Parameters<typeof labOfRgb>[0],
+    );
     const chroma = Math.hypot(lab[1] - paper[1], lab[2] - paper[2]);
     const darker = paper[0] - lab[0];
-    const spread = 100 * Math.sqrt(Math.max(0, squares[region] / n - (lights[region] / n) ** 2));
+    const spread = 100 * Math.sqrt(Math.max(0, squares[region]! / n - (lights[region]! / n) ** 2));
     if (chroma > CHROMA_APART) grounds.push({ region, kind: 'coloured', lab });
     else if (darker > LIGHTNESS_APART) {
       grounds.push({ region, kind: spread < EVEN ? 'printed grey' : 'coloured', lab });
@@ -94,7 +95,7 @@ function wellInside(
   y: number,
   inset: number,
 ): number {
-  const label = labels[y * width + x];
+  const label = labels[y * width + x]!;
   if (label === 0 || x < inset || y < inset || x >= width - inset || y >= height - inset) return 0;
   for (const at of [y * width + x - inset, y * width + x + inset, (y - inset) * width + x, (y + inset) * width + x])
     if (labels[at] !== label) return 0;

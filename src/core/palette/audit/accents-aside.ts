@@ -38,7 +38,7 @@ export const accentsAside: Check = {
     const carrier = repeats.at(0);
     const pencils = pencilsAt(view, [strongest.angle], carrier ? neighboursOf(view, carrier.id) : []);
     const accentsWords =
-      accents.length === 1 ? `${accents[0].name} is the only accent and sits` : `All ${accents.length} accents sit`;
+      accents.length === 1 ? `${accents[0]!.name} is the only accent and sits` : `All ${accents.length} accents sit`;
     return [
       {
         kind: 'accents-aside',

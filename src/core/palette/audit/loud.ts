@@ -12,7 +12,7 @@ export const loud: Check = {
     const clear = seen.filter(({ chroma }) => chroma >= CLEAR);
     const share = clear.reduce((sum, thing) => sum + thing.share, 0);
     if (seen.length < 3 || share < LOUD) return [];
-    const largest = [...clear].sort((p, q) => q.share - p.share)[0];
+    const largest = [...clear].sort((p, q) => q.share - p.share)[0]!;
     const opposite = turn(largest.angle + 180);
     const pencils = tray
       .filter(({ chroma }) => chroma < 0.06)

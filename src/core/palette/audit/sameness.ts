@@ -14,7 +14,7 @@ export const sameness: Check = {
     if (seen.length < 3 || light - dark >= LEAST) return [];
     const deeper = (dark + light) / 2 > 45;
     const free = seen.filter(({ natural, laid }) => natural === null && laid === null);
-    const change = [...(free.length > 0 ? free : seen)].sort((p, q) => q.share - p.share)[0];
+    const change = [...(free.length > 0 ? free : seen)].sort((p, q) => q.share - p.share)[0]!;
     const wanted = deeper ? light - 40 : dark + 40;
     const pencils = pencilsOfValue(view, wanted, change);
     return [

@@ -48,7 +48,7 @@ function remedyFor(view: View, { front, behind }: SeenBorder) {
   // The smaller changes more easily; what keeps its natural colour or is coloured already does not change.
   const kept = ({ natural, laid }: SeenBorder['front']) => natural !== null || laid !== null;
   const order = front.areaMm2 <= behind.areaMm2 ? [front, behind] : [behind, front];
-  const change = order.find((thing) => !kept(thing)) ?? order[0];
+  const change = order.find((thing) => !kept(thing)) ?? order[0]!;
   const stays = change === front ? behind : front;
   if (!kept(change) && stays.chroma < GREY) return partedByValue(view, change, stays);
   const opposite = turn(stays.angle + 180);

@@ -89,7 +89,7 @@ export function viewOf(
   const borders = page.borders.flatMap(({ a, b, lengthMm }): SeenBorder[] => {
     const [p, q] = [at.get(a), at.get(b)];
     if (p === undefined || q === undefined || p === q) return [];
-    const [front, behind] = [seen[Math.min(p, q)], seen[Math.max(p, q)]];
+    const [front, behind] = [seen[Math.min(p, q)]!, seen[Math.max(p, q)]!];
     return [{ front, behind, lengthMm, apart: deltaE2000(front.lab, behind.lab) }];
   });
   return { wheel, scheme, tray, seen, borders, open: page.things.filter(({ id }) => !colours.has(id)) };

@@ -18,8 +18,8 @@ function deficient(id: keyof typeof MATRICES, name: string, says: string): View 
     name,
     says,
     of: pixelwise((rgb) => {
-      const [r, g, b] = rgb.map(linearise);
-      return [0, 3, 6].map((k) => gammaEncode(m[k] * r + m[k + 1] * g + m[k + 2] * b)) as unknown as [
+      const [r, g, b] = rgb.map(linearise) as [number, number, number];
+      return [0, 3, 6].map((k) => gammaEncode(m[k]! * r + m[k + 1]! * g + m[k + 2]! * b)) as unknown as [
         number,
         number,
         number,

@@ -25,7 +25,7 @@ function blurredRows({ width, height, data }: RgbaImage, radius: number): RgbaIm
   const size = 2 * radius + 1;
   for (let y = 0; y < height; y++) {
     for (let c = 0; c < 4; c++) {
-      const at = (x: number) => data[4 * (y * width + Math.min(width - 1, Math.max(0, x))) + c];
+      const at = (x: number) => data[4 * (y * width + Math.min(width - 1, Math.max(0, x))) + c]!;
       let sum = 0;
       for (let x = -radius; x <= radius; x++) sum += at(x);
       for (let x = 0; x < width; x++) {
@@ -40,6 +40,6 @@ function blurredRows({ width, height, data }: RgbaImage, radius: number): RgbaIm
 /** Rows as columns. */
 function turned({ width, height, data }: RgbaImage): RgbaImage {
   const [from, to] = [new Uint32Array(data.buffer, data.byteOffset, width * height), new Uint32Array(width * height)];
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) to[x * height + y] = from[y * width + x];
+  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) to[x * height + y] = from[y * width + x]!;
   return { width: height, height: width, data: new Uint8ClampedArray(to.buffer) };
 }

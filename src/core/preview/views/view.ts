@@ -23,18 +23,17 @@ export function pixelwise(
   return ({ width, height, data }) => {
     const seen = new Uint8ClampedArray(data.length);
     for (let p = 0; p < data.length; p += 4) {
-      const [r, g, b] = [level(data[p]), level(data[p + 1]), level(data[p + 2])];
+      const [r, g, b] = [level(data[p]!), level(data[p + 1]!), level(data[p + 2]!)];
       const at = (r * LEVELS + g) * LEVELS + b;
-      if (known[at] < 0) {
-        const [x, y, z] = each([channel(r), channel(g), channel(b)]).map((v) =>
-          Math.round(Math.min(255, Math.max(0, v))),
-        );
-        known[at] = (x << 16) | (y << 8) | z;
+      if (known[at]! < 0) {
+        const byte = (value: number) => Math.round(Math.min(255, Math.max(0, value)));
+        const [x, y, z] = each([channel(r), channel(g), channel(b)]);
+        known[at] = (byte(x) << 16) | (byte(y) << 8) | byte(z);
       }
-      seen[p] = known[at] >> 16;
-      seen[p + 1] = (known[at] >> 8) & 255;
-      seen[p + 2] = known[at] & 255;
-      seen[p + 3] = data[p + 3];
+      seen[p] = known[at]! >> 16;
+      seen[p + 1] = (known[at]! >> 8) & 255;
+      seen[p + 2] = known[at]! & 255;
+      seen[p + 3] = data[p + 3]!;
     }
     return { width, height, data: seen };
   };

@@ -17,14 +17,14 @@ export const darkAtBorder: Check = {
     // The edge of a shape is its deepest tone.
     const edge = places.find(({ place }) => (place.tone?.value ?? 0) === 0);
     const heavy = edge?.layers.find((i) => {
-      const { pencil, pressure, point, tool } = layers[i];
+      const { pencil, pressure, point, tool } = layers[i]!;
       return !tool && thickOf(pencil)[0] < DARK && (pressure === 'firm' || pressure === 'burnish') && point !== 'sharp';
     });
     if (heavy === undefined) return null;
     return {
-      sentence: `${pale.name} beside it is pale, and ${nameOf(layers, layers[heavy])} is a dark laid ${layers[heavy].pressure} right at the edge.`,
+      sentence: `${pale.name} beside it is pale, and ${nameOf(layers, layers[heavy]!)} is a dark laid ${layers[heavy]!.pressure} right at the edge.`,
       remedy: `Lay ${pale.name} first, and draw this edge with a sharp point.`,
-      change: { layers: { [layers[heavy].id]: { point: 'sharp' } } },
+      change: { layers: { [layers[heavy]!.id]: { point: 'sharp' } } },
     };
   },
 };

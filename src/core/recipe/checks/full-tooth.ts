@@ -9,16 +9,16 @@ export const fullTooth: Check = {
     let worst = { left: 1, at: 0, before: [] as readonly number[] };
     for (const { layers: there, toothBefore } of places) {
       toothBefore.forEach((left, k) => {
-        if (k > 0 && left < worst.left) worst = { left, at: there[k], before: there.slice(0, k) };
+        if (k > 0 && left < worst.left) worst = { left, at: there[k]!, before: there.slice(0, k) };
       });
     }
     if (worst.left > toothFull) return null;
     // The heaviest of those before gives most back.
-    const weight = (i: number) => PRESSURES.indexOf(layers[i].pressure) + layers[i].passes / 10;
-    const heaviest = layers[worst.before.reduce((a, b) => (weight(b) > weight(a) ? b : a))];
+    const weight = (i: number) => PRESSURES.indexOf(layers[i]!.pressure) + layers[i]!.passes / 10;
+    const heaviest = layers[worst.before.reduce((a, b) => (weight(b) > weight(a) ? b : a))]!;
     const at = PRESSURES.indexOf(heaviest.pressure);
     return {
-      sentence: `Where most layers meet, ${nameOf(layers, layers[worst.at])} finds only ${Math.round(100 * worst.left)}% of the tooth left.`,
+      sentence: `Where most layers meet, ${nameOf(layers, layers[worst.at]!)} finds only ${Math.round(100 * worst.left)}% of the tooth left.`,
       remedy: `Lay ${nameOf(layers, heaviest)} more lightly, ${at > 0 ? PRESSURES[at - 1] : 'once'}.`,
       change: { layers: { [heaviest.id]: at > 0 ? { pressure: PRESSURES[at - 1] } : { passes: 1 } } },
     };

@@ -2,7 +2,7 @@
 import { type Lab } from '../../colour/index.ts';
 import { type Ground, type Pass, type PencilOptics, layPasses, toothMarks } from '../../laydown/index.ts';
 import { type RegionContext, effectById, usualWidth } from '../effects/index.ts';
-import { type Recipe } from '../layer.ts';
+import { type Recipe } from '../recipe.ts';
 import { rowOf } from '../places.ts';
 import { fieldsOf } from '../zone.ts';
 import { burnishedEarly } from './burnished-early.ts';

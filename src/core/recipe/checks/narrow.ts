@@ -1,4 +1,4 @@
-import { POINT_MM } from '../layer.ts';
+import { POINT_MM } from '../strokes.ts';
 import { type Check } from './check.ts';
 
 /** Regions that are too narrow for some of the layers. */

@@ -1,4 +1,5 @@
 import { oklchOfLab, turnBetween } from '../../colour/index.ts';
+import type { Layer } from '../schemas.ts';
 import { type Check, nameOf, startOf } from './check.ts';
 
 /** Colours clearer than this, OKLCH chroma, that lie so many degrees apart go neutral when they are layered. */
@@ -25,7 +26,7 @@ export const opposites: Check = {
     for (const { layers: there } of places) {
       for (const [k, i] of there.entries()) {
         for (const j of there.slice(k + 1)) {
-          const [p, q] = [hues[i], hues[j]];
+          const [p = null, q = null] = [hues[i], hues[j]];
           if (p === null || q === null || Math.abs(turnBetween(p, q)) < OPPOSITE) continue;
           met.set(`${i} ${j}`, (met.get(`${i} ${j}`) ?? 0) + 1);
         }
@@ -33,7 +34,7 @@ export const opposites: Check = {
     }
     const [pair, times] = [...met].reduce((a, b) => (b[1] > a[1] ? b : a), ['', 0]);
     if (times < SHARE * places.length) return null;
-    const [under, over] = pair.split(' ').map((i) => layers[Number(i)]);
+    const [under, over] = pair.split(' ').map((i) => layers[Number(i)]!) as [Layer, Layer];
     return {
       sentence: `${startOf(layers, under)} and ${nameOf(layers, over)} are near opposites and share ${Math.round((100 * times) / places.length)}% of its values: they go grey together.`,
       remedy: `Leave ${nameOf(layers, over)} out, or give it a neighbour on the wheel.`,

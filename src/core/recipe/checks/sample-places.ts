@@ -1,6 +1,6 @@
 import { type Ground, type Laid, type PencilOptics, layPasses } from '../../laydown/index.ts';
 import { layAtPlaces } from '../lay-at-places.ts';
-import { type Recipe } from '../layer.ts';
+import { type Recipe } from '../recipe.ts';
 import { placesOf } from '../places.ts';
 import { type FieldValues, fieldsOf, shareInZone } from '../zone.ts';
 import { type SampledPlace } from './check.ts';
@@ -26,11 +26,11 @@ export function samplePlaces(
   );
   const { grounds, states } = layAtPlaces(layers, places.length, shares, SHARES, optics, ground);
   const looks: Laid[] = [];
-  const lookAt = (k: number) => (looks[k] ??= layPasses(grounds[k], []));
+  const lookAt = (k: number) => (looks[k] ??= layPasses(grounds[k]!, []));
   return places.map((place, at) => {
-    const there = [...layers.keys()].filter((i) => shares[i][at] > SHARES / 2);
-    const before = there.map((i) => lookAt(states[i][at]));
-    const { lab, specks } = lookAt(states[layers.length][at]);
+    const there = [...layers.keys()].filter((i) => shares[i]![at]! > SHARES / 2);
+    const before = there.map((i) => lookAt(states[i]![at]!));
+    const { lab, specks } = lookAt(states[layers.length]![at]!);
     return {
       place,
       layers: there,

@@ -13,7 +13,7 @@ export const smoothMetal: Check = {
     if (!effect.jumps || pencils.size === 1) return null;
     let most = 0;
     for (let i = 1; i < places.length; i++) {
-      if (i % row !== 0) most = Math.max(most, Math.abs(places[i].lab[0] - places[i - 1].lab[0]));
+      if (i % row !== 0) most = Math.max(most, Math.abs(places[i]!.lab[0] - places[i - 1]!.lab[0]));
     }
     // A pale metal jumps as far as its darkest lets it.
     const range = groundValue - Math.min(...layers.map(({ pencil }) => thickOf(pencil)[0]));

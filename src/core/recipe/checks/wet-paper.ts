@@ -22,7 +22,7 @@ export const wetPaper: Check = {
             : null;
     if (!why) return null;
     return {
-      sentence: `${startOf(layers, wet[0])} wets it, and this paper ${why}.`,
+      sentence: `${startOf(layers, wet[0]!)} wets it, and this paper ${why}.`,
       remedy: 'Keep it dry: leave the wet layer out. What dissolves stays a dry base.',
       change: { without: wet.map(({ id }) => id) },
     };

@@ -13,16 +13,16 @@ export const whiteOverColour: Check = {
   find({ recipe: { layers }, places, thickOf }) {
     for (const { layers: there, labBefore } of places) {
       for (const [k, i] of there.entries()) {
-        const { pencil, pressure, role, tool } = layers[i];
+        const { pencil, pressure, role, tool } = layers[i]!;
         if (tool || role === 'white' || pressure === 'whisper' || pressure === 'light') continue;
         const own = thickOf(pencil);
         const white = own[0] >= WHITE.value && oklchOfLab(own).c < WHITE.chroma;
-        const [value, chroma] = [labBefore[k][0], oklchOfLab(labBefore[k]).c];
+        const [value, chroma] = [labBefore[k]![0], oklchOfLab(labBefore[k]!).c];
         if (!white || value > COLOUR.value || chroma < COLOUR.chroma) continue;
         return {
-          sentence: `${startOf(layers, layers[i])} is a white, pressed ${pressure} over finished colour: it goes milky.`,
+          sentence: `${startOf(layers, layers[i]!)} is a white, pressed ${pressure} over finished colour: it goes milky.`,
           remedy: 'Whisper it, so that it blends and does not cover.',
-          change: { layers: { [layers[i].id]: { pressure: 'whisper' } } },
+          change: { layers: { [layers[i]!.id]: { pressure: 'whisper' } } },
         };
       }
     }

@@ -13,7 +13,7 @@ export const backlit: Effect = {
   bySchool: false,
   lay(_school, { pencils, depth, accent }, context) {
     const rising = [...pencils].reverse();
-    const [light, dark] = [rising[0], pencils[0]];
+    const [light, dark] = [rising[0]!, pencils[0]!];
     const smaller = (k: number) => RIM - (RIM - 0.3) * (k / Math.max(1, rising.length));
     const plain: LayerDraft[] = [
       {

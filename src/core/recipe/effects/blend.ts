@@ -1,4 +1,4 @@
-import { type Family } from '../family.ts';
+import type { Family } from '../schemas.ts';
 import { type Sketch } from '../schools/index.ts';
 import { type Effect } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
@@ -16,7 +16,7 @@ export const blend: Effect = {
 /** A school's order with the pencils of one family: its middle ones share the middle, its extras come where they belong. */
 export function inOrder(family: Family, sketch: readonly Sketch[]): LayerDraft[] {
   const { pencils, blender, depth, accent, neutral } = family;
-  const [dark, light] = [pencils[0], pencils.at(-1)!];
+  const [dark, light] = [pencils[0]!, pencils.at(-1)!];
   const shadow = sketch.findIndex(({ role }) => role === 'dark');
   const lastMid = sketch.findLastIndex(({ role }) => role === 'mid');
   // What stands beside the family in its shadow shares the tooth that its own pencils would have.
@@ -24,7 +24,8 @@ export function inOrder(family: Family, sketch: readonly Sketch[]): LayerDraft[]
   return sketch.flatMap((own, i): LayerDraft[] => {
     const last = i === sketch.length - 1;
     const each = crowded && own.role !== 'light' ? { ...own, passes: Math.max(1, own.passes - 1) } : own;
-    if (each.role === 'mid') return [...middles(each, pencils, sketch[shadow].to), ...(i === lastMid ? touches() : [])];
+    if (each.role === 'mid')
+      return [...middles(each, pencils, sketch[shadow]!.to), ...(i === lastMid ? touches() : [])];
     // A single pencil has nothing to unify.
     if (last && each.role === 'light' && pencils.length === 1 && !blender) return [];
     const plain: LayerDraft = { ...each, pencil: each.role === 'dark' ? dark : light };

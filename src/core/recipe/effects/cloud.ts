@@ -10,7 +10,7 @@ export const cloud: Effect = {
   bySchool: false,
   pale: true,
   lay(_school, { pencils, neutral }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const round = { stroke: 'small circles', bands: 1 } as const;
     const plain: LayerDraft[] = [
       {

@@ -11,7 +11,7 @@ export const cutGem: Effect = {
   bySchool: false,
   reserves: 'turn',
   lay(_school, { pencils, depth }, context) {
-    const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
+    const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : pencils.slice(0, 1);
     const facet = (from: number, to: number) => ({ field: 'turn' as const, from, to, edge: 'hard' as const });
     const plain: LayerDraft[] = [

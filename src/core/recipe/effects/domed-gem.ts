@@ -10,7 +10,7 @@ export const domedGem: Effect = {
   bySchool: false,
   reserves: 'tone',
   lay(_school, { pencils, depth }, context) {
-    const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
+    const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : [];
     const plain: LayerDraft[] = [
       {

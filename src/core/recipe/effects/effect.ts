@@ -1,7 +1,7 @@
 import { type Lab } from '../../colour/index.ts';
 import { type Field, type Material } from '../../light/index.ts';
-import { type Family } from '../family.ts';
-import { type Layer } from '../layer.ts';
+import type { Family } from '../schemas.ts';
+import type { Layer } from '../schemas.ts';
 import { type School } from '../schools/index.ts';
 
 /** What a recipe must know of the thing that it is for. */

@@ -10,8 +10,8 @@ export const eye: Effect = {
   bySchool: false,
   reserves: 'tone',
   lay(_school, { pencils, depth }, context) {
-    const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
-    const body = pencils[Math.floor((pencils.length - 1) / 2)];
+    const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];
+    const body = pencils[Math.floor((pencils.length - 1) / 2)]!;
     const fine = { stroke: 'following the contour', point: 'sharp', bands: 1 } as const;
     const plain: LayerDraft[] = [
       {

@@ -1,5 +1,6 @@
 import { type Field } from '../../light/index.ts';
-import { type Layer, POINT_MM, type Point, type Span, type Stroke } from '../layer.ts';
+import type { Layer, Span } from '../schemas.ts';
+import { POINT_MM, type Point, type Stroke } from '../strokes.ts';
 import { type RegionContext } from './effect.ts';
 
 /** The usual width of a thing's regions, mm: half of the thing's area lies in regions at least this wide. */
@@ -7,7 +8,7 @@ export function usualWidth({ regions }: Pick<RegionContext, 'regions'>): number 
   const widest = [...regions].sort((p, q) => q.usableWidthMm - p.usableWidthMm);
   const half = regions.reduce((sum, region) => sum + region.areaMm2, 0) / 2;
   let area = 0;
-  return (widest.find((region) => (area += region.areaMm2) >= half) ?? widest[0]).usableWidthMm;
+  return (widest.find((region) => (area += region.areaMm2) >= half) ?? widest[0]!).usableWidthMm;
 }
 
 /** The point and the stroke that a width asks for. */

@@ -26,7 +26,7 @@ export const furByDensity: Effect = {
           k === 0 ? 'Open hatching over all of it.' : 'Denser, where the coat turns away; the pressure stays the same.',
       };
     });
-    const [thin] = plain;
+    const thin = plain[0]!;
     const whisper: LayerDraft = {
       ...thin,
       id: 'unify',

@@ -9,7 +9,7 @@ export const fur: Effect = {
   suits: ['fur'],
   bySchool: false,
   lay(_school, { pencils, depth }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : pencils.slice(-1);
     const plain: LayerDraft[] = [
       {

@@ -12,7 +12,7 @@ export const glass: Effect = {
   pale: true,
   reserves: 'tone',
   lay(_school, { pencils }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const plain: LayerDraft[] = [
       {
         id: 'base',

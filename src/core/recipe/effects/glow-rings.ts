@@ -1,6 +1,6 @@
 import { type Material } from '../../light/index.ts';
 import { type Effect, type LightOnThing } from './effect.ts';
-import { type Family } from '../family.ts';
+import type { Family } from '../schemas.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 import { type RegionContext } from './effect.ts';
 
@@ -92,7 +92,7 @@ function rings({ pencils, neutral }: Family, context: RegionContext, hint: strin
           {
             id: 'deepen',
             role: 'dark' as const,
-            pencil: pencils[0],
+            pencil: pencils[0]!,
             pressure: 'firm' as const,
             passes: 1,
             field: 'glow' as const,

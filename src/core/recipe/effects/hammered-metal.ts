@@ -11,8 +11,8 @@ export const hammeredMetal: Effect = {
   bySchool: false,
   finish: 'hammered',
   lay(_school, { pencils, depth }, context) {
-    const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
-    const body = pencils[Math.floor((pencils.length - 1) / 2)];
+    const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];
+    const body = pencils[Math.floor((pencils.length - 1) / 2)]!;
     const plain: LayerDraft[] = [
       {
         id: 'base',

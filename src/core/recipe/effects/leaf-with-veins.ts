@@ -13,7 +13,7 @@ export const leafWithVeins: Effect = {
   suits: ['leaf'],
   bySchool: true,
   lay(school, family, context) {
-    const [dark, light] = [family.pencils[0], family.pencils.at(-1)!];
+    const [dark, light] = [family.pencils[0]!, family.pencils.at(-1)!];
     const wide = Math.max(...context.regions.map(({ usableWidthMm }) => usableWidthMm)) >= VEINS_MM;
     const own = inOrder(family, school.sketch).map((layer): LayerDraft => ({ ...layer, direction: 'along the shape' }));
     if (!wide) {

@@ -10,8 +10,8 @@ export const lightSource: Effect = {
   bySchool: false,
   pale: true,
   lay(_school, { pencils }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
-    const body = pencils[Math.floor((pencils.length - 1) / 2)];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
+    const body = pencils[Math.floor((pencils.length - 1) / 2)]!;
     const plain: LayerDraft[] = [
       {
         id: 'base',

@@ -1,5 +1,5 @@
 import { isLoose } from '../../laydown/index.ts';
-import { type Family } from '../family.ts';
+import type { Family } from '../schemas.ts';
 import { type Effect, type RegionContext } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
@@ -50,7 +50,7 @@ export const longGradientByStep: Effect = {
     const middles = values.map((value, k) =>
       last - first > 1 ? (value! - first) / (last - first) : k / Math.max(1, values.length - 1),
     );
-    const edges = middles.slice(1).map((middle, k) => Math.min(0.95, Math.max(0.05, (middle + middles[k]) / 2)));
+    const edges = middles.slice(1).map((middle, k) => Math.min(0.95, Math.max(0.05, (middle + middles[k]!) / 2)));
     return inBands(family, context, edges);
   },
 };
@@ -64,7 +64,7 @@ function inBands({ pencils, blender }: Family, context: RegionContext, edges: re
   const place = (edge: number) => (up ? 1 - edge : edge);
   const bands = pencils.length;
   const hidden = edges.map((edge) => hide(place(edge), bands, context.crossings ?? []));
-  const at = (k: number) => (k < 0 ? place(0) : k >= hidden.length ? place(1) : hidden[k].at);
+  const at = (k: number) => (k < 0 ? place(0) : k >= hidden.length ? place(1) : hidden[k]!.at);
   const plain = pencils.map((pencil, k): LayerDraft => {
     const [a, b] = [at(k - 1), at(k)];
     const pale = k === bands - 1;

@@ -11,7 +11,7 @@ export const metalFromOnePencil: Effect = {
   finish: 'polished',
   reserves: 'tone',
   lay: (_school, { pencils }, context) => ({
-    layers: fitted(onePencil(pencils[0]), context),
+    layers: fitted(onePencil(pencils[0]!), context),
     notes: pencils.length > 1 ? ['Only the darkest pencil of the family is used.'] : [],
   }),
 };

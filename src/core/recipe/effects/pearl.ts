@@ -12,7 +12,7 @@ export const pearl: Effect = {
   pale: true,
   reserves: 'tone',
   lay(_school, { pencils, accent }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const plain: LayerDraft[] = [
       {
         id: 'base',
@@ -54,7 +54,7 @@ export const pearl: Effect = {
       {
         id: 'middle',
         role: 'mid',
-        pencil: pencils[Math.floor((pencils.length - 1) / 2)],
+        pencil: pencils[Math.floor((pencils.length - 1) / 2)]!,
         pressure: 'whisper',
         passes: 1,
         from: 0,

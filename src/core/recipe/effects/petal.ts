@@ -9,7 +9,7 @@ export const petal: Effect = {
   suits: [],
   bySchool: false,
   lay(_school, { pencils, accent, depth }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const between = pencils.slice(1, -1).reverse();
     const out = (to: number, from = 0) => ({ field: 'out' as const, from, to, fades: 0.3 });
     const flicks = { stroke: 'flicks', direction: 'out from the middle' } as const;

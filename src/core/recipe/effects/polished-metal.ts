@@ -1,5 +1,5 @@
 import { type Effect } from './effect.ts';
-import { POINT_MM } from '../layer.ts';
+import { POINT_MM } from '../strokes.ts';
 import { type LayerDraft, fitted, overMm, usualWidth } from './fit.ts';
 import { traces } from './traces.ts';
 import { onePencil } from './metal-from-one-pencil.ts';
@@ -27,9 +27,9 @@ export const polishedMetal: Effect = {
         pencils.length === 1
           ? 'The family has one pencil, so the metal is laid from that one.'
           : `Under ${LADDER_MM} mm there is no room for a ladder: the metal is laid from the darkest pencil alone.`;
-      return { layers: fitted(onePencil(pencils[0]), context), notes: [why] };
+      return { layers: fitted(onePencil(pencils[0]!), context), notes: [why] };
     }
-    const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
+    const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];
     const between = pencils.slice(1, -1);
     const wide = Math.min(STREAK.most, Math.max(STREAK.least, POINT_MM.sharp / overMm('tone', context)));
     const streakFrom = Math.round(100 * (WHITE_FROM - wide)) / 100;

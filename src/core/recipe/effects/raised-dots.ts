@@ -10,8 +10,8 @@ export const raisedDots: Effect = {
   bySchool: false,
   reserves: 'tone',
   lay(_school, { pencils, depth }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
-    const body = pencils[Math.floor((pencils.length - 1) / 2)];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
+    const body = pencils[Math.floor((pencils.length - 1) / 2)]!;
     const fine = { point: 'sharp', stroke: 'following the contour', bands: 1 } as const;
     const plain: LayerDraft[] = [
       {

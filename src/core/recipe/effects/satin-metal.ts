@@ -11,7 +11,7 @@ export const satinMetal: Effect = {
   bySchool: false,
   finish: 'satin',
   lay(_school, { pencils, depth }, context) {
-    const [dark, light] = [depth ?? pencils[0], pencils.at(-1)!];
+    const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : pencils.slice(-1);
     const plain: LayerDraft[] = [
       {

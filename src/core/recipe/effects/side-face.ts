@@ -9,7 +9,7 @@ export const sideFace: Effect = {
   suits: [],
   bySchool: false,
   lay(_school, { pencils, depth, neutral }, context) {
-    const dark = pencils[0];
+    const dark = pencils[0]!;
     // A side takes the darker half of the face's family.
     const own = pencils.length > 2 ? pencils.slice(0, Math.ceil(pencils.length / 2)) : pencils;
     const ruled = { stroke: 'one direction', direction: 'to the vanishing point', bands: 1 } as const;

@@ -11,8 +11,8 @@ export const skin: Effect = {
   bySchool: false,
   pale: true,
   lay(_school, { pencils, accent, blender }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
-    const body = pencils[Math.floor((pencils.length - 1) / 2)];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
+    const body = pencils[Math.floor((pencils.length - 1) / 2)]!;
     const round = { stroke: 'small circles', bands: 1 } as const;
     const plain: LayerDraft[] = [
       {

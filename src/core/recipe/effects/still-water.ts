@@ -9,8 +9,8 @@ export const stillWater: Effect = {
   suits: ['water'],
   bySchool: false,
   lay(_school, { pencils }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
-    const body = pencils[Math.floor((pencils.length - 1) / 2)];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
+    const body = pencils[Math.floor((pencils.length - 1) / 2)]!;
     const level = { stroke: 'one direction', direction: 'level', bands: 1 } as const;
     const shown = (context.shown ?? []).flatMap(({ name, pencil }, source): LayerDraft[] =>
       pencil === null

@@ -9,8 +9,8 @@ export const stone: Effect = {
   suits: ['stone'],
   bySchool: false,
   lay(_school, { pencils, neutral, depth }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
-    const body = pencils[Math.floor((pencils.length - 1) / 2)];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
+    const body = pencils[Math.floor((pencils.length - 1) / 2)]!;
     const plain: LayerDraft[] = [
       {
         id: 'base',

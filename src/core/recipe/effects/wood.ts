@@ -12,7 +12,7 @@ export const wood: Effect = {
   suits: ['wood'],
   bySchool: false,
   lay(_school, { pencils, depth, accent }, context) {
-    const [dark, light] = [pencils[0], pencils.at(-1)!];
+    const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1).reverse() : [];
     const along = { stroke: 'one direction', direction: 'along the shape' } as const;
     const narrow = Math.max(...context.regions.map(({ usableWidthMm }) => usableWidthMm)) < GRAIN_MM;

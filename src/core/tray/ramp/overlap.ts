@@ -30,7 +30,8 @@ export function labOfBand(ground: Ground, { optics, pressure }: Band): Lab {
  * @param labs the colours of both by themselves, from {@link labOfBand}
  */
 export function overlapOf(ground: Ground, first: Band, second: Band, labs: readonly [Lab, Lab]): Overlap {
-  const [a, b] = [first, second].map(({ optics, pressure }) => ({ pencil: optics, pressure }));
+  const passOf = ({ optics, pressure }: Band) => ({ pencil: optics, pressure });
+  const [a, b] = [passOf(first), passOf(second)];
   const shared = layPasses(ground, [a, b]).lab;
   const [moreOfFirst, moreOfSecond] = [layPasses(ground, [a, a, b]).lab, layPasses(ground, [a, b, b]).lab];
   const chroma = (lab: Lab) => Math.hypot(lab[1], lab[2]);

@@ -86,8 +86,8 @@ export function planRamp(from: Lab, to: Lab, tray: readonly PencilOnPaper[], opt
     const key = i * nodes.length + j;
     let known = edges.get(key);
     if (!known) {
-      const overlap = overlapOf(ground, nodes[i], nodes[j], [nodes[i].lab, nodes[j].lab]);
-      const below = 100 * Math.max(0, leastChroma - nodes[j].chroma);
+      const overlap = overlapOf(ground, nodes[i]!, nodes[j]!, [nodes[i]!.lab, nodes[j]!.lab]);
+      const below = 100 * Math.max(0, leastChroma - nodes[j]!.chroma);
       known = { cost: costOfOverlap(overlap) + LAMBDA_CHROMA * below ** 2, step: overlap.step, dip: overlap.dip };
       edges.set(key, known);
     }
@@ -102,12 +102,12 @@ export function planRamp(from: Lab, to: Lab, tray: readonly PencilOnPaper[], opt
     (lab) => END_WEIGHT * deltaE2000(lab, to) ** 2,
   );
   const missOf = (way: number[]) =>
-    [deltaE2000(nodes[way[0]].lab, from), deltaE2000(nodes[way.at(-1)!].lab, to)] as const;
-  const largest = (way: number[]) => Math.max(0, ...way.slice(1).map((j, i) => edge(way[i], j).step));
+    [deltaE2000(nodes[way[0]!]!.lab, from), deltaE2000(nodes[way.at(-1)!]!.lab, to)] as const;
+  const largest = (way: number[]) => Math.max(0, ...way.slice(1).map((j, i) => edge(way[i]!, j).step));
   const { way, reason } = choose(ways, largest, missOf, options);
-  const steps = way.slice(1).map((j, i) => edge(way[i], j).step);
+  const steps = way.slice(1).map((j, i) => edge(way[i]!, j).step);
   const { bands, overlapMm } = layOut(
-    way.map((i) => nodes[i]),
+    way.map((i) => nodes[i]!),
     steps,
     lengthMm,
     options.bands ?? 'width',
@@ -118,7 +118,7 @@ export function planRamp(from: Lab, to: Lab, tray: readonly PencilOnPaper[], opt
     steps,
     reason,
     largestStep: Math.max(0, ...steps),
-    mud: Math.max(0, ...way.slice(1).map((j, i) => edge(way[i], j).dip)),
+    mud: Math.max(0, ...way.slice(1).map((j, i) => edge(way[i]!, j).dip)),
     miss: missOf(way),
   };
 }
@@ -130,8 +130,8 @@ function nodesNear(from: Lab, to: Lab, tray: readonly PencilOnPaper[], ground: R
     PRESSED.map((pressure) => {
       const lab = labOfBand(ground, { optics, pressure });
       const off = [lab[0] - from[0], lab[1] - from[1], lab[2] - from[2]];
-      const along = Math.min(1, Math.max(0, off.reduce((sum, d, k) => sum + d * way[k], 0) / length2));
-      const aside = Math.hypot(...off.map((d, k) => d - along * way[k]));
+      const along = Math.min(1, Math.max(0, off.reduce((sum, d, k) => sum + d * way[k]!, 0) / length2));
+      const aside = Math.hypot(...off.map((d, k) => d - along * way[k]!));
       return { id, optics, pressure, lab, along, chroma: oklchOfLab(lab).c, aside };
     }),
   );
@@ -154,14 +154,14 @@ function waysThrough(
   for (let k = 1; ; k++) {
     const finished = layer.filter(({ cost }) => cost < Infinity);
     if (finished.length === 0) break;
-    const whole = ({ cost, way }: (typeof layer)[number]) => cost + ends(nodes[way.at(-1)!].lab);
+    const whole = ({ cost, way }: (typeof layer)[number]) => cost + ends(nodes[way.at(-1)!]!.lab);
     ways.push(finished.reduce((best, each) => (whole(each) < whole(best) ? each : best)).way);
     if (k === most) break;
     layer = nodes.map(({ id }, j) => {
       let best = { cost: Infinity, way: [] as number[] };
       for (let i = 0; i < j; i++) {
-        const { cost, way } = layer[i];
-        if (cost >= best.cost || way.some((n) => nodes[n].id === id)) continue;
+        const { cost, way } = layer[i]!;
+        if (cost >= best.cost || way.some((n) => nodes[n]!.id === id)) continue;
         const so = cost + edge(i, j).cost;
         if (so < best.cost) best = { cost: so, way: [...way, j] };
       }
@@ -187,7 +187,7 @@ function choose(
   }
   if (maxStep !== undefined) {
     const enough = ways.find((each, i) => (i > 0 || ways.length === 1) && largest(each) <= maxStep);
-    const best = enough ?? ways.slice(1).reduce((p, q) => (largest(q) < largest(p) ? q : p), ways[1] ?? ways[0]);
+    const best = enough ?? ways.slice(1).reduce((p, q) => (largest(q) < largest(p) ? q : p), ways[1] ?? ways[0]!);
     const reason = enough
       ? `${pencils(best.length)} keep every step below ${maxStep}.`
       : `No way here keeps every step below ${maxStep}; with ${pencils(best.length)} the largest is ${largest(best).toFixed(1)}.`;
@@ -195,7 +195,7 @@ function choose(
   }
   // A way that does not reach an end leaves a step there too.
   const worst = (each: number[]) => Math.max(largest(each), ...missOf(each));
-  let best = ways[1] ?? ways[0];
+  let best = ways[1] ?? ways[0]!;
   for (const longer of ways.slice(2)) {
     if (worst(longer) <= WORTH_ANOTHER ** (longer.length - best.length) * worst(best)) best = longer;
   }
@@ -217,18 +217,18 @@ function layOut(nodes: readonly Node[], steps: readonly number[], lengthMm: numb
   const whole = gaps.reduce((sum, gap) => sum + gap, 0) || 1;
   const edges = [0];
   for (let i = 0, at = 0; i < count - 1; i++) {
-    at += gaps[i];
-    edges.push(by === 'step' ? lengthMm * ((at - gaps[i] / 2) / whole) : (lengthMm * (i + 1)) / count);
+    at += gaps[i]!;
+    edges.push(by === 'step' ? lengthMm * ((at - gaps[i]! / 2) / whole) : (lengthMm * (i + 1)) / count);
   }
   edges.push(lengthMm);
-  const narrowest = Math.min(...nodes.map((_, i) => edges[i + 1] - edges[i]));
+  const narrowest = Math.min(...nodes.map((_, i) => edges[i + 1]! - edges[i]!));
   const overlapMm = count > 1 ? SHARED * narrowest : 0;
   const bands = nodes.map(({ id, pressure, lab }, i): RampBand => ({
     pencil: id,
     pressure,
     lab,
-    fromMm: Math.max(0, edges[i] - (i > 0 ? overlapMm / 2 : 0)),
-    toMm: Math.min(lengthMm, edges[i + 1] + (i < count - 1 ? overlapMm / 2 : 0)),
+    fromMm: Math.max(0, edges[i]! - (i > 0 ? overlapMm / 2 : 0)),
+    toMm: Math.min(lengthMm, edges[i + 1]! + (i < count - 1 ? overlapMm / 2 : 0)),
   }));
   return { bands, overlapMm };
 }

@@ -1,0 +1,2 @@
+/** Ids of repairs begin so; no layer's does. */
+export const REPAIR = 'repair-';

@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import { PRESSURES } from '../laydown/index.ts';
+import { RegionId } from '../lineart/schemas.ts';
+import { Id } from '../primitives/schemas.ts';
+import { DIRECTIONS, POINTS, STROKES } from '../recipe/index.ts';
+import { DryMinutes, Passes, ToolId, Zone } from '../recipe/schemas.ts';
+import { REPAIR } from './repair-ids.ts';
+
+/** Thing id and layer id, joined by a slash; with a number behind a tilde where the layer is laid place by place. */
+export const StepId = z.string().regex(/^[A-Za-z0-9_-]+\/[A-Za-z0-9_-]+(~\d+)?$/);
+
+const Edge = z.number().min(-5).max(1300);
+
+/** Edges of what a step is laid on, mm of the page. */
+export const Box = z.object({ left: Edge, top: Edge, right: Edge, bottom: Edge });
+export type Box = z.infer<typeof Box>;
+
+/** One pencil at one pressure on one or more regions of a thing, to be done in one go. */
+export const Step = z.object({
+  id: StepId,
+  thingId: Id,
+  layerId: z.string(),
+  pencil: Id,
+  regionIds: z.array(RegionId).min(1).readonly(),
+  pressure: z.enum(PRESSURES),
+  passes: Passes,
+  stroke: z.enum(STROKES),
+  point: z.enum(POINTS),
+  direction: z.enum(DIRECTIONS).optional(),
+  tool: ToolId.optional(),
+  dryMinutes: DryMinutes.optional(),
+  zone: Zone,
+  purpose: z.string(),
+  /** Minutes it takes, by the rates in rates.ts. */
+  minutes: z.number().min(0),
+  /** L* of the pencil's laydown on this paper. */
+  value: z.number(),
+  /** Where it lies; absent in older plans. */
+  box: Box.optional(),
+  /** Area that it covers. */
+  coveredMm2: z.number().min(0).optional(),
+  /** How many sharp points it wears down. */
+  wear: z.number().min(0).optional(),
+  /** Whether what it leaves smears under a hand. */
+  soft: z.boolean().optional(),
+  /** Steps that must be done before. */
+  after: z.array(StepId).readonly(),
+});
+export type Step = z.infer<typeof Step>;
+
+/** What makes a mistake on a thing good: a step of its own beside those that recipes ask for. */
+export const RepairOfThing = z.object({
+  id: z.string().regex(new RegExp(`^${REPAIR}[A-Za-z0-9_-]{1,30}$`)),
+  regionIds: z.array(RegionId).max(5000).readonly(),
+  /** The pencil that is laid, or that a tool works. */
+  pencil: Id,
+  tool: ToolId.optional(),
+  pressure: z.enum(PRESSURES),
+  passes: Passes,
+  /** How much of its regions it goes over. */
+  areaMm2: z.number().min(0).max(2_000_000),
+  /** Before all else that is left, or once the rest of its thing is done. */
+  when: z.enum(['next', 'last']),
+  purpose: z.string().trim().min(1).max(400),
+});
+export type RepairOfThing = z.infer<typeof RepairOfThing>;

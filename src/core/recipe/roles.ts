@@ -1,0 +1,13 @@
+/** More than five pencils in a family seldom help: the steps between five are smaller than a hand is even. */
+export const MOST_PENCILS = 5;
+
+/** What a family may hold beside its own pencils. */
+export const EXTRAS = ['blender', 'depth', 'accent', 'neutral'] as const;
+export type Extra = (typeof EXTRAS)[number];
+
+/**
+ * Who a pencil is in its family: its own from dark to light, and what may stand beside them; or what it brings from
+ * elsewhere: a neighbour's colour, that of a light, the white of a highlight.
+ */
+export const ROLES = ['dark', 'mid', 'light', ...EXTRAS, 'reflected', 'glow', 'white'] as const;
+export type Role = (typeof ROLES)[number];

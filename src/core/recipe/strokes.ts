@@ -1,0 +1,30 @@
+/** How the pencil moves. */
+export const STROKES = [
+  ...(['small circles', 'one direction', 'hatching', 'cross-hatching'] as const),
+  ...(['following the contour', 'flicks', 'stippling', 'scumbling'] as const),
+] as const;
+export type Stroke = (typeof STROKES)[number];
+
+/**
+ * How much of a pass an open stroke leaves, as a share of its pressure: dots and open lines let paper show between them.
+ * Assumptions until somebody measures them.
+ */
+export const STROKE_LEAVES: Readonly<Partial<Record<Stroke, number>>> = {
+  stippling: 0.1,
+  scumbling: 0.8,
+  hatching: 0.8,
+};
+
+/** Which way strokes run. */
+export const DIRECTIONS = [
+  ...(['level', 'upright', 'along the shape', 'across the shape'] as const),
+  ...(['out from the middle', 'round the light', 'to the vanishing point'] as const),
+] as const;
+export type Direction = (typeof DIRECTIONS)[number];
+
+/** The state of the point. */
+export const POINTS = ['sharp', 'normal', 'side of the lead'] as const;
+export type Point = (typeof POINTS)[number];
+
+/** Width of the mark each point leaves at medium pressure, mm. An assumption until somebody measures it. */
+export const POINT_MM: Readonly<Record<Point, number>> = { sharp: 0.4, normal: 0.8, 'side of the lead': 2.5 };
