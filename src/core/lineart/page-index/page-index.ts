@@ -173,7 +173,7 @@ export class PageIndex implements IndexedPage {
     const { width, height } = layout.counts;
     const views = viewsOf(data, layout);
     const rows = <T>(table: Float64Array, columns: number, read: (row: Float64Array, k: number) => T) =>
-      Array.from({ length: table.length / columns }, (_, k) => read(table.subarray(k * columns), k));
+      Array.from({ length: table.length / columns }, (_, k) => read(table.subarray(k * columns, (k + 1) * columns), k));
     this.data = data;
     this.width = width;
     this.height = height;
