@@ -51,7 +51,7 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/core/', pathNot: '(\\.test\\.ts|/test/.*)$' },
       comment: 'Packages that only compute are welcome.',
-      to: { dependencyTypes: ['core', 'npm', 'npm-dev'], pathNot: '^node_modules/(ml-|d3-array|zod)' },
+      to: { dependencyTypes: ['core', 'npm', 'npm-dev'], pathNot: '^node_modules/(ml-|d3-array|lru-cache|zod)' },
     },
     {
       name: 'zod-in-schemas',

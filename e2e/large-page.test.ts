@@ -76,14 +76,14 @@ async function busyPerHover(page: Page): Promise<number> {
     y: box.y + box.height * (0.15 + 0.7 * ((k * 0.367) % 1)),
   });
   // The first ones trace outlines and warm the code up.
-  for (let k = 0; k < 20; k++) await page.mouse.move(point(k).x, point(k).y);
+  for (let k = 0; k < 10; k++) await page.mouse.move(point(k).x, point(k).y);
   // Of some rounds the least counts: what else the machine does can only add to it.
-  const [rounds, times] = [4, 40];
+  const [rounds, times] = [3, 16];
   let least = Infinity;
   for (let round = 0; round < rounds; round++) {
     const before = await busy();
     for (let k = 0; k < times; k++) {
-      const { x, y } = point(20 + round * times + k);
+      const { x, y } = point(10 + round * times + k);
       await page.mouse.move(x, y);
       await page.evaluate(() => new Promise((painted) => requestAnimationFrame(painted)));
     }

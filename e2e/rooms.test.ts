@@ -2,17 +2,8 @@ import { expect } from 'chai';
 import { type Browser, type Page } from 'playwright-core';
 import { BenchState, type Plan, type SheetState } from '../src/contracts/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
-import {
-  colouredShare,
-  goTo,
-  nameFromKey,
-  openFerrySteps,
-  putInOrder,
-  takePalette,
-  untilColoured,
-  untilPainted,
-  untilSaved,
-} from './stages.ts';
+import { BEGUN_SHEET } from '../src/demo/index.ts';
+import { colouredShare, untilColoured, untilPainted, untilSaved } from './stages.ts';
 import { thingsOf } from '../src/plan/index.ts';
 
 /** How the desk behaves around the journey: small screens, two tabs, a server that goes away, keys alone. */
@@ -23,12 +14,6 @@ describe('the desk', () => {
   before(async () => {
     [desk, browser] = await Promise.all([openDesk(), openBrowser()]);
     ({ page } = await openPage(browser, desk.url));
-    await openFerrySteps(page);
-    await nameFromKey(page);
-    await goTo(page, 'Wheel');
-    await takePalette(page);
-    await goTo(page, 'Bench');
-    await putInOrder(page);
   });
   after(async () => {
     await browser?.close();
@@ -46,7 +31,7 @@ describe('the desk', () => {
 
   describe('small screens', () => {
     it('the wheel is at least 540 px across on a small laptop and round everywhere', async () => {
-      await at('/sheets/ferry-steps/wheel');
+      await at(`/sheets/${BEGUN_SHEET}/wheel`);
       for (const [width, height, least] of [
         [1280, 800, 540],
         [1024, 768, 500],
@@ -60,7 +45,7 @@ describe('the desk', () => {
 
     it('the step at the table can be done on a phone', async () => {
       await page.setViewportSize({ width: 390, height: 800 });
-      await at('/sheets/ferry-steps/bench?sitting=1');
+      await at(`/sheets/${BEGUN_SHEET}/bench?sitting=1`);
       expect(await overflow()).to.be.at.most(0);
       const button = (await page.getByRole('button', { name: 'Done', exact: true }).boundingBox())!;
       expect(button.height).to.be.at.least(60);
@@ -82,7 +67,7 @@ describe('the desk', () => {
         };
       });
       const painted = () => page.evaluate(() => (window as { painted?: number }).painted ?? 0);
-      await at('/sheets/ferry-steps/wheel');
+      await at(`/sheets/${BEGUN_SHEET}/wheel`);
       await untilColoured(page, 0.2);
       const before = await painted();
       expect(before).to.be.above(0);
@@ -95,17 +80,17 @@ describe('the desk', () => {
 
   describe('two tabs on one sheet', () => {
     it('keep both what they change in different places, and are asked where they change the same', async () => {
-      const { page: other } = await openPage(browser, `${desk.url}/sheets/ferry-steps/light`);
-      await at('/sheets/ferry-steps/light');
+      const { page: other } = await openPage(browser, `${desk.url}/sheets/${BEGUN_SHEET}/light`);
+      await at(`/sheets/${BEGUN_SHEET}/light`);
       await other.getByText('From a side').click();
       await until(
         'what the other changed',
-        async () => (await stored<SheetState>('/sheets/ferry-steps')).plan.light.kind,
+        async () => (await stored<SheetState>(`/sheets/${BEGUN_SHEET}`)).plan.light.kind,
         (kind) => kind === 'direction',
       );
       await page.getByRole('list', { name: 'Forms of things' }).getByText('Brass bell').click();
       await page.getByRole('radio', { name: /^flat/ }).click();
-      const plan = async () => (await stored<SheetState>('/sheets/ferry-steps')).plan;
+      const plan = async () => (await stored<SheetState>(`/sheets/${BEGUN_SHEET}`)).plan;
       const bell = (own: Plan) => thingsOf(own).find(({ name }) => name === 'Brass bell')!.form;
       const { light } = await until('both changes', plan, (own) => bell(own) === 'flat');
       expect(light.kind).to.equal('direction');
@@ -122,7 +107,7 @@ describe('the desk', () => {
 
   describe('undo', () => {
     it('still knows what to take back after the page was loaded anew', async () => {
-      await at('/sheets/ferry-steps/layers');
+      await at(`/sheets/${BEGUN_SHEET}/layers`);
       await page.getByRole('button', { name: 'School of this sheet' }).click();
       await page.getByRole('option', { name: /^dark first/ }).click();
       await page.getByRole('button', { name: 'Undo: school: dark first' }).waitFor();
@@ -131,13 +116,13 @@ describe('the desk', () => {
       await page.getByRole('button', { name: 'Undo: school: dark first' }).click();
       await page.getByRole('button', { name: 'Redo: school: dark first' }).waitFor();
       await page.getByRole('status').getByText('Saved').waitFor();
-      expect((await stored<SheetState>('/sheets/ferry-steps')).plan.school).to.equal('base-coat-first');
+      expect((await stored<SheetState>(`/sheets/${BEGUN_SHEET}`)).plan.school).to.equal('base-coat-first');
     });
   });
 
   describe('a server that goes away', () => {
     it('is said plainly at the table; what was done is kept here, and sent once it is back', async () => {
-      await at('/sheets/ferry-steps/bench?sitting=1');
+      await at(`/sheets/${BEGUN_SHEET}/bench?sitting=1`);
       await page.getByText('step 1 of').waitFor();
       await page.route('**/log', (route) => route.abort());
       await page.keyboard.press('Space');
@@ -145,7 +130,7 @@ describe('the desk', () => {
       await page.getByText('step 2 of').waitFor();
       await page.unroute('**/log');
       await page.getByTestId('kept').filter({ hasText: 'Saved' }).waitFor();
-      const { done } = BenchState.parse(await stored('/sheets/ferry-steps/bench'));
+      const { done } = BenchState.parse(await stored(`/sheets/${BEGUN_SHEET}/bench`));
       expect(done).to.have.length(1);
     });
 
@@ -189,7 +174,7 @@ describe('the desk', () => {
     });
 
     it('things, stages and pencils are found by typing', async () => {
-      await at('/sheets/ferry-steps/sheet');
+      await at(`/sheets/${BEGUN_SHEET}/sheet`);
       const find = page.getByRole('combobox', { name: /Find/ });
       await find.fill('tin kettle');
       await page.getByRole('option', { name: /Tin kettle/ }).waitFor();
@@ -205,7 +190,7 @@ describe('the desk', () => {
     });
 
     it('a pencil of the rest lights its places on the sheet when it has the focus', async () => {
-      await at('/sheets/ferry-steps/layers');
+      await at(`/sheets/${BEGUN_SHEET}/layers`);
       // A quiet palette on a deep ground has few pixels that are far from grey.
       await untilColoured(page, 0.06);
       const before = await colouredShare(page);

@@ -10,7 +10,7 @@ const results = { passed: 0, failed: 0 };
 mkdirSync('.cache', { recursive: true });
 
 // Journeys take longest, and mostly wait: these are walked beside the others.
-const beside = ['bench', 'demo', 'light', 'plan-a-page', 'sheet', 'tray'].map((name) => `e2e/${name}.test.ts`);
+const beside = ['bench', 'demo', 'plan-a-page', 'sheet', 'tray'].map((name) => `e2e/${name}.test.ts`);
 
 const [types, ...others] = gates;
 

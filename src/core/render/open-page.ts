@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { type FormedThing, type Highlight, type Lighting, type PageFields, type PageGeometry } from '../light/index.ts';
 import { coarsePageOf, lightOfPage } from '../light/index.ts';
 import { type InkShare, type PageIndex, coarseInkShare } from '../lineart/index.ts';
@@ -21,12 +22,15 @@ interface Sized {
 /** So many stacks of tones are kept; a large page of many things uses a few hundred. */
 const MOST_TABLES = 600;
 
+/** A first look and an exact one, and both at another size. */
+const MOST_PICTURES = 4;
+
 /** A page that pictures are made of, with all that one of them worked out and the next can use. */
 export class OpenPage {
   readonly index: PageIndex;
   readonly optics: OpticsStore;
-  /** The last picture of the whole page: what looks the same in the next is not painted again. */
-  lastPainted: Painted | null = null;
+  /** The last pictures of the whole page, by how it was looked at: what looks the same in the next is not painted again. */
+  readonly lastPainted = new LRUCache<string, Painted>({ max: MOST_PICTURES });
   readonly #sizes = new Map<number, Sized>();
   readonly #tables = new Map<string, ToneStack>();
 

@@ -53,9 +53,10 @@ const LIT_PER_MM = 6;
 export function renderSheet(page: OpenPage, ink: InkShare | null, sheet: LaidSheet, look: Look): RgbaImage {
   const source = previewSource(page, ink, sheet, look);
   if (look.piece) return renderPreview(source);
-  const image = renderPreview(source, page.lastPainted);
+  const looked = `every ${look.step} ${look.first ? 'first' : 'exact'}`;
+  const image = renderPreview(source, page.lastPainted.get(looked));
   // Whoever asked may give the picture away.
-  page.lastPainted = { source, image: { ...image, data: image.data.slice() } };
+  page.lastPainted.set(looked, { source, image: { ...image, data: image.data.slice() } });
   return image;
 }
 

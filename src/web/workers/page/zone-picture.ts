@@ -31,26 +31,35 @@ export const zonePicture: Job<ZonePictureInput, Pixels> = {
     const share = zoneShare(zone, fields);
     const chosen = new Uint8Array(65_536);
     for (const id of regionIds) chosen[id] = 1;
-    const within = Uint8Array.from(grown, (label) => chosen[label]!);
-    const opacity = within.map(
-      (inside, i) => inside && (look === 'veil' ? VEIL_INSIDE * (1 - share(i)) : 255 * share(i)),
-    );
-    if (look === 'veil') for (let k = 0; k < BESIDE; k++) goOnBeside(opacity, within, width);
-    const data = new Uint8ClampedArray(4 * width * height).fill(look === 'veil' ? VEIL_GREY : ZONE_GREY);
-    for (let i = 0; i < opacity.length; i++) data[4 * i + 3] = opacity[i]!;
+    const isVeil = look === 'veil';
+    const opacity = (i: number) => (isVeil ? VEIL_INSIDE * (1 - share(i)) : 255 * share(i));
+    const clear = new Uint32Array(width * height).fill(0x01_01_01 * (isVeil ? VEIL_GREY : ZONE_GREY));
+    const data = new Uint8ClampedArray(clear.buffer);
+    const within = new Uint8Array(width * height);
+    let last: number[] = [];
+    for (let i = 0; i < within.length; i++) {
+      if (chosen[grown[i]!] === 0) continue;
+      within[i] = 1;
+      last.push(i);
+      data[4 * i + 3] = opacity(i);
+    }
+    if (isVeil) for (let k = 0; k < BESIDE; k++) last = goOnBeside(data, within, width, last);
     return { width, height, data };
   },
   handsOver: bufferOf,
 };
 
-/** Gives each pixel beside those within the opacity of one of these, and counts it among them from then on. */
-function goOnBeside(opacity: Uint8Array, within: Uint8Array, width: number): void {
-  const before = within.slice();
-  for (let i = 0; i < before.length; i++) {
-    if (before[i] === 1) continue;
-    const next = [i - 1, i + 1, i - width, i + width].find((j) => before[j] === 1);
-    if (next === undefined) continue;
-    opacity[i] = opacity[next]!;
-    within[i] = 1;
+/** Gives each pixel beside some of those within the opacity of one of these. Returns the pixels that are within from then on. */
+function goOnBeside(data: Uint8ClampedArray, within: Uint8Array, width: number, last: readonly number[]): number[] {
+  const added: number[] = [];
+  const beside = [-1, 1, -width, width];
+  for (const i of last) {
+    for (const by of beside) {
+      if (within[i + by] !== 0) continue;
+      within[i + by] = 1;
+      data[4 * (i + by) + 3] = data[4 * i + 3]!;
+      added.push(i + by);
+    }
   }
+  return added;
 }
