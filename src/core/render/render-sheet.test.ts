@@ -107,6 +107,22 @@ describe('a sheet as it will come out', () => {
     );
   });
 
+  it('is painted anew only where it looks otherwise, whatever first looks at it lay in between', () => {
+    const open = new OpenPage(page.index);
+    const upTo = (laid: number): LaidSheet => ({ ...page.sheet, upTo: { 'cell-1': laid } });
+    const exact = (laid: number) => renderSheet(open, page.ink, upTo(laid), { step: 2 });
+    const first = (laid: number) => renderSheet(open, page.ink, upTo(laid), { step: 4, first: true });
+    exact(1);
+    first(1);
+    first(2);
+    // What is taken over from the picture before can be told by a mark that was put into it.
+    for (const { image } of open.lastPainted.values()) image.data.fill(7);
+    const after = exact(2);
+    const redAt = (x: number, y: number) => after.data[4 * (y * after.width + x)];
+    expect(redAt(35, 60)).not.to.equal(7);
+    expect(redAt(85, 60)).to.equal(7);
+  });
+
   it('looks at its pieces as at the whole of it', () => {
     const whole = painted();
     const piece = { left: 5, top: 10, widthMm: 10, heightMm: 8, perMm: PER_MM };
