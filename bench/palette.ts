@@ -1,4 +1,4 @@
-import { labOfHex } from '../src/core/colour/index.ts';
+import { labOfHex, wheelById } from '../src/core/colour/index.ts';
 import { whiteBook } from '../src/core/laydown/index.ts';
 import {
   FREE_MOOD,
@@ -16,7 +16,6 @@ import {
 } from '../src/core/palette/index.ts';
 import { seededRandom } from '../src/core/random/index.ts';
 import { quietRun } from '../src/core/run/index.ts';
-import { wheelById } from '../src/core/colour/index.ts';
 import { DEMO_PAGES } from '../src/demo/index.ts';
 import { demoTray, sheetSummary } from './ferry.ts';
 import { printTable } from './measure.ts';

@@ -3,9 +3,8 @@ import { type Zone, zoneWords } from '../recipe/index.ts';
 import { type StepFacts } from './make-steps.ts';
 import { minutesFor } from './rates.ts';
 import { boxAround } from './step.ts';
-import type { Step } from './schemas.ts';
+import type { Step, RepairOfThing } from './schemas.ts';
 import { REPAIR } from './repair-ids.ts';
-import type { RepairOfThing } from './schemas.ts';
 
 /** Something that makes a mistake good: a step of its own beside those that recipes ask for. */
 export interface Repair extends RepairOfThing {

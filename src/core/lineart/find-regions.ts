@@ -8,13 +8,11 @@ import { type InkPieces, dropSpecks, findInk, refuseDarkPage } from './ink.ts';
 import { findAlike } from './likeness.ts';
 import { measureRegions } from './measures.ts';
 import { staysOpen } from './mends.ts';
-import type { Mend } from './schemas.ts';
+import type { Mend, Border, Doubt, Region, SegmentationOptions } from './schemas.ts';
 import { PageIndex } from './page-index/index.ts';
 import { NO_REGION } from './region-map.ts';
-import type { Border, Doubt, Region } from './schemas.ts';
 import { type Parts, type Runs, findRuns, joinRuns } from './runs.ts';
 import { measureOutline } from './shapes.ts';
-import type { SegmentationOptions } from './schemas.ts';
 
 /** What is wished of a page beside its resolution; what is left out is as in the usual finding. */
 export interface FindOptions extends Partial<Omit<SegmentationOptions, 'mends'>> {

@@ -1,11 +1,10 @@
 /** lineart: from the grey pixels of a page to its closed white areas, measured in millimetres. */
 export { type GreyImage, type RgbaImage, LineArtError, greyOfRgba, rgbOfRgba } from './images.ts';
 export { type RegionMap, NO_REGION } from './region-map.ts';
-export type { Border, Doubt, Region } from './schemas.ts';
+export type { Border, Doubt, Region, Mend } from './schemas.ts';
 export { type PointMm } from '../primitives/index.ts';
 export { type ShapeKind, SHAPE_KINDS } from './shape-kinds.ts';
 export { NEAR_MM } from './mends.ts';
-export type { Mend } from './schemas.ts';
 export { type FindOptions, checkPage, findRegions } from './find-regions.ts';
 export { type IndexedPage, type SeenColours, PageIndex } from './page-index/index.ts';
 export { distanceTo, distanceToLines } from './distance.ts';

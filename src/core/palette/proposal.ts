@@ -1,5 +1,4 @@
-import { placeOn } from '../colour/index.ts';
-import { type Lab } from '../colour/index.ts';
+import { placeOn, type Lab } from '../colour/index.ts';
 import { type Family } from '../recipe/index.ts';
 import { PARTED } from './measures.ts';
 import { Objective } from './objective.ts';

@@ -10,8 +10,7 @@ import {
   layPasses,
 } from '../laydown/index.ts';
 import { withEdits } from './edits.ts';
-import type { LayerEdit, RecipeEdits } from './schemas.ts';
-import type { Layer } from './schemas.ts';
+import type { LayerEdit, RecipeEdits, Layer } from './schemas.ts';
 import { type Recipe } from './recipe.ts';
 import { passesOf } from './passes.ts';
 import { placesOf } from './places.ts';

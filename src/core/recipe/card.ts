@@ -1,9 +1,6 @@
-import type { Family } from './schemas.ts';
+import type { Family, LayerEdit, RecipeEdits, Layer, Card } from './schemas.ts';
 import { EXTRAS } from './roles.ts';
-import type { LayerEdit, RecipeEdits } from './schemas.ts';
-import type { Layer } from './schemas.ts';
 import { type Recipe } from './recipe.ts';
-import type { Card } from './schemas.ts';
 
 /** A pencil by its place in a family. */
 const PLACE = /^family-(\d|blender|depth|accent|neutral)$/;

@@ -1,6 +1,5 @@
 import { type EffectLayers, type RegionContext, effectById, usualWidth } from './effects/index.ts';
-import type { Family } from './schemas.ts';
-import type { Layer } from './schemas.ts';
+import type { Family, Layer } from './schemas.ts';
 import { type Recipe } from './recipe.ts';
 import { withOwnBlender } from './own-blender.ts';
 import { schoolById } from './schools/index.ts';

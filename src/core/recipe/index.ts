@@ -1,12 +1,10 @@
 /** recipe: effects and schools compiled to ordered layers for one thing, and checks of what comes out. */
 export { countedForHand } from './counted-for-hand.ts';
 export { bodyOf, familyOf, pencilsFor, pencilsOf } from './family.ts';
-export { type Extra, EXTRAS, MOST_PENCILS } from './roles.ts';
-export type { Family } from './schemas.ts';
+export { type Extra, EXTRAS, MOST_PENCILS, type Role, ROLES } from './roles.ts';
+export type { Family, Layer, Span, Zone, LayerEdit, RecipeEdits, Card } from './schemas.ts';
 export { type Direction, type Point, type Stroke, DIRECTIONS, POINTS, POINT_MM, STROKES } from './strokes.ts';
-export type { Layer, Span, Zone } from './schemas.ts';
 export { type Recipe } from './recipe.ts';
-export { type Role, ROLES } from './roles.ts';
 export { type School, SCHOOLS, schoolById } from './schools/index.ts';
 export {
   type Effect,
@@ -21,9 +19,7 @@ export {
 export { compileRecipe, layersFor } from './compile-recipe.ts';
 export { type Beside, type Finding, type PaperRisk, CHECKS, checkRecipe } from './checks/index.ts';
 export { mergedEdits, withEdits } from './edits.ts';
-export type { LayerEdit, RecipeEdits } from './schemas.ts';
 export { cardOf, editsFromCard } from './card.ts';
-export type { Card } from './schemas.ts';
 export { cautionsOf } from './cautions.ts';
 export { type Consequences, consequencesOf } from './consequences.ts';
 export { layAtPlaces } from './lay-at-places.ts';

@@ -1,6 +1,13 @@
 import { LRUCache } from 'lru-cache';
-import { type FormedThing, type Highlight, type Lighting, type PageFields, type PageGeometry } from '../light/index.ts';
-import { coarsePageOf, lightOfPage } from '../light/index.ts';
+import {
+  type FormedThing,
+  type Highlight,
+  type Lighting,
+  type PageFields,
+  type PageGeometry,
+  coarsePageOf,
+  lightOfPage,
+} from '../light/index.ts';
 import { type InkShare, type PageIndex, coarseInkShare } from '../lineart/index.ts';
 import { type Painted, type ToneStack } from '../preview/index.ts';
 import { OpticsStore } from './optics-store.ts';

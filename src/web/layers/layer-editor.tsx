@@ -1,10 +1,17 @@
 import { Copy, Minus, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { PRESSURES, TOOLS } from '../../core/laydown/index.ts';
-import { DIRECTIONS, type Layer, type LayerEdit, POINTS, STROKES } from '../../core/recipe/index.ts';
+import {
+  DIRECTIONS,
+  type Layer,
+  type LayerEdit,
+  POINTS,
+  STROKES,
+  FIELD_ENDS,
+  zoneMm,
+} from '../../core/recipe/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Select } from '../parts/index.ts';
-import { FIELD_ENDS, zoneMm } from '../../core/recipe/index.ts';
 
 const PENCIL_ITSELF = 'pencil';
 const AS_THE_SHAPE = 'shape';

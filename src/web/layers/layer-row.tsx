@@ -5,11 +5,10 @@ import { ChevronDown, ChevronUp, GripVertical, PencilLine } from 'lucide-react';
 import { useMemo } from 'react';
 import { pencilOptics, toolById } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
-import { cautionsOf } from '../../core/recipe/index.ts';
+import { cautionsOf, zoneWords } from '../../core/recipe/index.ts';
 import { costOfLayer } from '../../order/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { BeliefMark, Laydown, PointMark, PressureMark, StrokeMark, ToothGauge } from '../parts/index.ts';
-import { zoneWords } from '../../core/recipe/index.ts';
 import { LayerEditor, type LayerEditorProps } from './layer-editor.tsx';
 
 interface Props extends LayerEditorProps {

@@ -2,10 +2,9 @@ import { Printer } from 'lucide-react';
 import { createPortal } from 'react-dom';
 import type { Thing } from '../../contracts/index.ts';
 import { toolById } from '../../core/laydown/index.ts';
-import { type Recipe, cautionsOf, effectById } from '../../core/recipe/index.ts';
+import { type Recipe, cautionsOf, effectById, zoneMm, zoneWords } from '../../core/recipe/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Laydown } from '../parts/index.ts';
-import { zoneMm, zoneWords } from '../../core/recipe/index.ts';
 
 /** A thing's whole recipe on a printed sheet: every layer in order, with a box to tick. */
 export function RecipeSheet({ thing, recipe }: { thing: Thing; recipe: Recipe }) {

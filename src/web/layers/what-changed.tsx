@@ -1,6 +1,5 @@
-import { type Consequences } from '../../core/recipe/index.ts';
+import { type Consequences, FIELD_ENDS } from '../../core/recipe/index.ts';
 import { Why } from '../parts/index.ts';
-import { FIELD_ENDS } from '../../core/recipe/index.ts';
 
 /** CIEDE2000 that an eye just sees. */
 const JUST_SEEN = 1;

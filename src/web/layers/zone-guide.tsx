@@ -2,11 +2,10 @@ import { Printer } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { createPortal } from 'react-dom';
 import type { Thing } from '../../contracts/index.ts';
-import { type Layer, cautionsOf } from '../../core/recipe/index.ts';
+import { type Layer, cautionsOf, zoneMm, zoneWords } from '../../core/recipe/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { useZonePicture } from '../desk/use-light-pictures.ts';
 import { Button } from '../parts/index.ts';
-import { zoneMm, zoneWords } from '../../core/recipe/index.ts';
 
 /** What fits on a printed sheet beside the words, mm. */
 const FITS = { wide: 180, high: 200 };

@@ -1,5 +1,4 @@
-import { type Span } from '../../core/recipe/index.ts';
-import { FIELD_ENDS } from '../../core/recipe/index.ts';
+import { type Span, FIELD_ENDS } from '../../core/recipe/index.ts';
 
 /** A zone on the way from one end of its field to the other: the bracket spans the values that are covered. */
 export function ZoneBar({ zone: { field, from, to } }: { zone: Pick<Span, 'field' | 'from' | 'to'> }) {

@@ -1,6 +1,5 @@
 import { type Paper } from '../papers/index.ts';
-import type { PencilFit } from '../schemas.ts';
-import type { PaperFit } from '../schemas.ts';
+import type { PencilFit, PaperFit } from '../schemas.ts';
 
 /**
  * How a paper on which nothing was swatched takes pencil, from another on which much was: the hand is the same, and the

@@ -8,12 +8,10 @@ import { type PencilOptics } from '../optics.ts';
 import { type PencilDeclaration, pencilOptics } from '../pencil-optics.ts';
 import { errors } from './errors.ts';
 import { SOUGHT, fittedPaper, paperFrom, sharedOf } from './paper-fit.ts';
-import type { PaperFit } from '../schemas.ts';
+import type { PaperFit, PatchReading, PencilFit } from '../schemas.ts';
 import { SHARED_NUMBERS, type SharedNumber } from './shared-numbers.ts';
 import { BAR, type OverlayReading, type ReadPencil } from './readings.ts';
 import { LADDER_PATCHES, PATCH_PASSES } from './patches.ts';
-import type { PatchReading } from '../schemas.ts';
-import type { PencilFit } from '../schemas.ts';
 
 export interface CardFit {
   paper: PaperFit;

@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { type Lab, labOfOklch, wheelById } from '../../colour/index.ts';
-import { hueOfWheel } from '../../colour/index.ts';
+import { type Lab, labOfOklch, wheelById, hueOfWheel } from '../../colour/index.ts';
 import { whiteBook } from '../../laydown/index.ts';
 import { onPaper } from '../../tray/index.ts';
 import { type PageSummary, type PageThing, CHECKS, auditPage } from '../index.ts';

@@ -1,8 +1,7 @@
 import { type Lab } from '../../colour/index.ts';
 import { type PencilOptics } from '../../laydown/index.ts';
-import type { RecipeEdits } from '../schemas.ts';
+import type { RecipeEdits, Layer } from '../schemas.ts';
 import { type Effect, type RegionContext } from '../effects/index.ts';
-import type { Layer } from '../schemas.ts';
 import { type Recipe } from '../recipe.ts';
 import { type FieldValues } from '../zone.ts';
 

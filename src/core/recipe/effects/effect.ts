@@ -1,7 +1,6 @@
 import { type Lab } from '../../colour/index.ts';
 import { type Field, type Material } from '../../light/index.ts';
-import type { Family } from '../schemas.ts';
-import type { Layer } from '../schemas.ts';
+import type { Family, Layer } from '../schemas.ts';
 import { type School } from '../schools/index.ts';
 
 /** What a recipe must know of the thing that it is for. */

@@ -1,8 +1,7 @@
 import { type Material } from '../../light/index.ts';
-import { type Effect, type LightOnThing } from './effect.ts';
+import { type Effect, type LightOnThing, type RegionContext } from './effect.ts';
 import type { Family } from '../schemas.ts';
 import { type LayerDraft, fitted } from './fit.ts';
-import { type RegionContext } from './effect.ts';
 
 /** Of the way from the edge of the reach to the source: beyond this lies the pale core. */
 const CORE = 0.88;
