@@ -1,10 +1,10 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Browser, type Page, chromium } from 'playwright-core';
-import sharp from 'sharp';
 import { findChromium } from '../scripts/chromium.mjs';
+import { putHalfSheets } from '../src/server/test/half-sheets.ts';
 
 /** A desk of its own for one journey: a server on a free port with a data folder of its own. */
 export interface TestDesk {
@@ -35,29 +35,10 @@ async function firstDesk(): Promise<string> {
 /** What lies in the folder of a first desk: the demo's sheets, and the desk that was laid out with them. */
 const [DEMO, DESK] = ['sheets', 'desk'];
 
-/**
- * Starts the server where nothing was yet, and stops it in good order. Journeys have the demo's sheets at half of their
- * resolution, as a book scanned at 150 dpi: there is a quarter as much to read, keep and look through on every way. Pages of
- * 300 dpi are brought in by journeys of their own.
- */
+/** Starts the server where nothing was yet, with the demo's sheets at half of their resolution, and stops it in good order. */
 export async function makeFirstDesk(folder: string): Promise<void> {
-  const [drawn, demo] = ['src/demo/sheets', join(folder, DEMO)];
-  mkdirSync(demo, { recursive: true });
-  for (const name of readdirSync(drawn)) {
-    if (!name.endsWith('.png')) {
-      cpSync(join(drawn, name), join(demo, name));
-      continue;
-    }
-    const picture = sharp(join(drawn, name));
-    const { width } = await picture.metadata();
-    // The marks of a key are colours that stand for things: none may lie between two of them.
-    const kernel = name.endsWith('.key.png') ? 'nearest' : 'mitchell';
-    await picture
-      .resize({ width: width / 2, kernel })
-      .png()
-      .toFile(join(demo, name));
-  }
-  process.env.HARMONIE_DEMO = demo;
+  process.env.HARMONIE_DEMO = join(folder, DEMO);
+  await putHalfSheets(process.env.HARMONIE_DEMO);
   const { child } = await serve(join(folder, DESK), 0);
   await ended(child, 'SIGTERM');
 }

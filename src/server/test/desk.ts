@@ -1,3 +1,7 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import pino from 'pino';
 import sharp from 'sharp';
 import supertest from 'supertest';
@@ -9,12 +13,16 @@ import { type PlanEdit, edited } from '../../plan/index.ts';
 import { createApp } from '../app.ts';
 import { type Database, openDatabase } from '../db/open-database.ts';
 import { ensureDesk } from '../services/desk.ts';
+import { putHalfSheets } from './half-sheets.ts';
 
 /** One database in memory for all server tests; each test begins with an empty desk. */
 let opened: Promise<Awaited<ReturnType<typeof openDatabase>>> | null = null;
 
-/** Where the demo's drawn sheets lie. */
-export const DEMO_SHEETS = new URL('../../demo/sheets/', import.meta.url);
+const sheets = mkdtempSync(join(tmpdir(), 'harmonie-sheets-'));
+process.once('exit', () => rmSync(sheets, { recursive: true, force: true }));
+await putHalfSheets(sheets);
+/** Where the demo's sheets lie. */
+export const DEMO_SHEETS = pathToFileURL(sheets + '/');
 
 export async function emptyDesk(): Promise<{ db: Database; api: ReturnType<typeof supertest> }> {
   opened ??= openDatabase(null);
