@@ -14,8 +14,8 @@ export interface Arc {
 
 /** How far a simplified border may lie from the pixel edges. */
 export const BORDER_TOLERANCE_PX = 1.3;
-/** The same of the edge of white, which is looked at closely: a stair of pixels becomes the slope that it stands for. */
-export const EDGE_TOLERANCE_PX = 0.8;
+/** The same of the edge of white, which is looked at closely: just enough that a stair of pixels becomes the slope it stands for. */
+export const EDGE_TOLERANCE_PX = 1.05;
 const EAST = 1;
 const SOUTH = 2;
 /** A way that was walked is marked so many bits higher. */

@@ -7,8 +7,8 @@ export interface Painting {
   under: CanvasImageSource | null;
   /** The page as it will come out, printed lines and all, instead of the print itself. */
   predicted: HTMLCanvasElement | null;
-  /** What veils the inside of the chosen regions where it does not matter, and the borders of these. */
-  veil: { inside: CanvasImageSource; borders: readonly Path2D[] } | null;
+  /** What veils the inside of the chosen regions where it does not matter. */
+  veil: CanvasImageSource | null;
   /** Scale and offset, CSS pixels. */
   view: { k: number; x: number; y: number };
   size: { width: number; height: number };
@@ -47,8 +47,7 @@ export function paintSheet(canvas: HTMLCanvasElement, painting: Painting): void 
   }
 
   const shown = [...painting.chosen, ...painting.lit];
-  if (painting.veil) veilBeside(context, painting.veil, picture, view.k);
-  else if (shown.length) veilAllBut(context, shown, picture);
+  if (shown.length) veilAllBut(context, shown, painting.veil, picture);
   // Under a veil of its own the zone matters, and much of it lies along the outline: keep that thin.
   const weight = painting.veil ? 0.45 : 1;
   for (const path of shown) outline(context, path, view.k, weight);
@@ -95,41 +94,22 @@ function sizedFor(picture: ImageBitmap | OffscreenCanvas | HTMLCanvasElement, sc
   return sizedFor(half, 2 * scale);
 }
 
-function veilAllBut(context: CanvasRenderingContext2D, shown: readonly Path2D[], { width, height }: ImageBitmap): void {
-  const veil = new Path2D();
-  veil.rect(0, 0, width, height);
-  for (const path of shown) veil.addPath(path);
-  context.fillStyle = VEIL;
-  context.fill(veil, 'evenodd');
-}
-
-/** Veils all beside some regions, and these themselves as a picture says; cut off along their borders, however near. */
-function veilBeside(
+/** Veils all beside some regions along their outlines, and these themselves as a picture says, where there is one. */
+function veilAllBut(
   context: CanvasRenderingContext2D,
-  { inside, borders }: NonNullable<Painting['veil']>,
+  shown: readonly Path2D[],
+  inside: CanvasImageSource | null,
   { width, height }: ImageBitmap,
-  k: number,
 ): void {
-  const beside = new OffscreenCanvas(context.canvas.width, context.canvas.height).getContext('2d')!;
-  beside.setTransform(context.getTransform());
-  beside.fillStyle = THICK_VEIL;
-  beside.fillRect(0, 0, width, height);
-  beside.globalCompositeOperation = 'destination-out';
-  beside.fillStyle = beside.strokeStyle = '#000';
-  // Regions side by side have one border, along which nothing of the veil may be left.
-  beside.lineWidth = 1 / k;
-  const all = new Path2D();
-  for (const path of borders) {
-    beside.fill(path);
-    beside.stroke(path);
-    all.addPath(path);
-  }
+  const [within, beside] = [new Path2D(), new Path2D()];
+  for (const path of shown) within.addPath(path);
+  beside.rect(0, 0, width, height);
+  beside.addPath(within);
+  context.fillStyle = inside ? THICK_VEIL : VEIL;
+  context.fill(beside, 'evenodd');
+  if (!inside) return;
   context.save();
-  context.save();
-  context.resetTransform();
-  context.drawImage(beside.canvas, 0, 0);
-  context.restore();
-  context.clip(all);
+  context.clip(within, 'evenodd');
   context.drawImage(inside, 0, 0, width, height);
   context.restore();
 }

@@ -3,11 +3,6 @@ import { type PageRegions } from './desk-context.ts';
 /** Outlines already traced, by page. */
 const traced = new WeakMap<PageRegions, Map<number, Path2D>>();
 
-/** The border of a region, in the middle of its lines, as a path in pixels of the working picture. */
-export function borderOf({ index }: PageRegions, regionId: number): Path2D {
-  return pathOf(index.rings[regionId] ?? []);
-}
-
 /** The outline of a region, within its lines, as a path in pixels of the working picture; made once. */
 export function outlineOf(page: PageRegions, regionId: number): Path2D {
   let paths = traced.get(page);

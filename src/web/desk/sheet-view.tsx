@@ -9,7 +9,7 @@ import { HandleOnSheet } from './handle-on-sheet.tsx';
 import { LineOnSheet } from './line-on-sheet.tsx';
 import { Magnifier } from './magnifier.tsx';
 import { type Painting, paintPointedAt, paintSheet } from './paint-sheet.ts';
-import { borderOf, outlineOf } from './region-paths.ts';
+import { outlineOf } from './region-paths.ts';
 import { RulersOnSheet } from './rulers-on-sheet.tsx';
 import { GatherButtons, ZoomButtons } from './sheet-buttons.tsx';
 import { usePointing } from './use-pointing.ts';
@@ -132,12 +132,11 @@ function usePainting(
     if (!size || !view) return null;
     const outlines = (ids: readonly number[]) => (page ? ids.map((id) => outlineOf(page, id)) : []);
     const [chosen, shown] = [outlines(selected), outlines(lit)];
-    const borders = veil && page ? selected.map((id) => borderOf(page, id)) : [];
     return {
       picture,
       under,
       predicted,
-      veil: veil && { inside: veil, borders },
+      veil,
       view,
       size,
       paperTint,
