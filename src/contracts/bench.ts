@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { HANDS, USUAL_COSTS } from '../core/bench/index.ts';
-import { Step, StepId } from '../core/bench/schemas.ts';
+import { LeftOut, Sitting, Step, StepId } from '../core/bench/schemas.ts';
 import { RegionId } from '../core/lineart/schemas.ts';
 import { Id } from '../core/primitives/schemas.ts';
 import { Time } from './primitives.ts';
@@ -32,14 +32,14 @@ export const NewBenchPlan = z.object({
   openThings: z.int().min(1).max(5000),
   steps: z.array(StoredStep).min(1, 'There is no step to do: give at least one thing a family.').max(20_000),
   order: z.array(StepId),
-  sittings: z.array(z.object({ steps: z.array(StepId), minutes: z.number() })),
+  sittings: z.array(Sitting),
   pickUps: z.int().min(0),
   minutes: z.number().min(0),
   lowerBound: z.int().min(0),
   /** Sharpenings on the way, soft work that the hand lies over, cm2, and what rules could not be kept; older plans tell none. */
   sharpenings: z.int().min(0).default(0),
   smearCm2: z.number().min(0).default(0),
-  leftOut: z.array(z.object({ ruleId: z.string().max(40), sentence: z.string().max(400) })).default([]),
+  leftOut: z.array(LeftOut).default([]),
   /** What was wished when it was made; null in older plans. */
   madeFor: z
     .object({

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { Border, Doubt, Region, RegionId } from '../core/lineart/schemas.ts';
-import { Hex, Id } from '../core/primitives/schemas.ts';
+import { Border, Doubt, Region, RegionId, SeenColours } from '../core/lineart/schemas.ts';
+import { Id } from '../core/primitives/schemas.ts';
 import { Name, Origin, Time } from './primitives.ts';
 import { Plan } from './plan.ts';
 
@@ -60,14 +60,8 @@ export const RegionsMeta = z.object({
   pixelsPerMm: z.number().positive(),
   regions: z.array(Region).min(1).max(65_535),
   neighbours: z.array(Border),
-  /** What was read from the page in colour: the paper and every region that is not bare; null where nothing was read. */
-  seen: z
-    .object({
-      paper: Hex,
-      grounds: z.array(z.object({ region: RegionId, kind: z.enum(['printed grey', 'coloured']), colour: Hex })),
-    })
-    .nullable()
-    .default(null),
+  /** Null where nothing was read. */
+  seen: SeenColours.nullable().default(null),
   /** Sets of regions of the same shape, the largest set first. */
   alike: z.array(z.array(RegionId).min(2)),
   doubts: z.array(Doubt),

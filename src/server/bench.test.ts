@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import type { z } from 'zod';
 import { BenchState, type NewBenchPlan, RecordEntry, SheetCard } from '../contracts/index.ts';
 import { stepLog } from './db/schema.ts';
 import { SHEET, emptyDesk, oil as pencil, withRegions } from './test/desk.ts';
@@ -22,21 +23,20 @@ describe('the bench', () => {
     halfWidthMm: 2,
     zone: { field: 'tone', from: 0, to: 1, softnessMm: 0 },
   });
-  const plan = (id = 'plan-one', order = ['thing-a/base', 'thing-a/shadow']): NewBenchPlan =>
-    ({
-      id,
-      planRevision: 0,
-      model: 'test',
-      openThings: 2,
-      order,
-      pickUps: 1,
-      minutes: 6,
-      lowerBound: 1,
-      steps: [step('base', []), step('shadow', ['thing-a/base'])] as unknown as NewBenchPlan['steps'],
-      sittings: [{ steps: order, minutes: 6 }],
-      pencils: [{ id: 'pencil-K1', code: 'K1', name: 'kelp', colour: '#4c5a2e' }],
-      things: [{ id: 'thing-a', name: 'Roof' }],
-    }) as NewBenchPlan;
+  const plan = (id = 'plan-one', order = ['thing-a/base', 'thing-a/shadow']): z.input<typeof NewBenchPlan> => ({
+    id,
+    planRevision: 0,
+    model: 'test',
+    openThings: 2,
+    order,
+    pickUps: 1,
+    minutes: 6,
+    lowerBound: 1,
+    steps: [step('base', []), step('shadow', ['thing-a/base'])],
+    sittings: [{ steps: order, minutes: 6 }],
+    pencils: [{ id: 'pencil-K1', code: 'K1', name: 'kelp', colour: '#4c5a2e' }],
+    things: [{ id: 'thing-a', name: 'Roof' }],
+  });
   const entry = (id: string, stepId: string, kind = 'done', planId = 'plan-one') => ({
     id,
     planId,

@@ -1,13 +1,7 @@
 import { type Costs, USUAL_COSTS } from './costs.ts';
 import { Points } from './points.ts';
 import { inHand } from './step.ts';
-import type { Step } from './schemas.ts';
-
-/** One stretch of time at the table. */
-export interface Sitting {
-  steps: readonly string[];
-  minutes: number;
-}
+import type { Sitting, Step } from './schemas.ts';
 
 /** What it costs to leave a thing half done over a break, as minutes that a sitting is longer or shorter than wished. */
 const HALF_DONE_MINUTES = 0.7;

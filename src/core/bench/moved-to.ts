@@ -1,8 +1,7 @@
 import { type Costs, USUAL_COSTS } from './costs.ts';
-import { type Sitting } from './cut-sittings.ts';
+import type { Sitting, Step } from './schemas.ts';
 import { Points } from './points.ts';
 import { inHand } from './step.ts';
-import type { Step } from './schemas.ts';
 
 /**
  * Sittings with some steps moved to another one: to its end from a later one, to its beginning from an earlier one. They

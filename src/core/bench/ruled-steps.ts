@@ -1,12 +1,5 @@
 import { type Rule, type RuledPage, ruleById } from './rules/index.ts';
-import type { Step } from './schemas.ts';
-
-/** A wish of a rule that could not be kept. */
-export interface LeftOut {
-  ruleId: string;
-  /** What it came to, in one sentence. */
-  sentence: string;
-}
+import type { LeftOut, Step } from './schemas.ts';
 
 export interface RuledSteps {
   /** The same steps in the same order, each also after what the rules ask for. */

@@ -48,6 +48,18 @@ export const Step = z.object({
 });
 export type Step = z.infer<typeof Step>;
 
+/** One stretch of time at the table. */
+export const Sitting = z.object({ steps: z.array(StepId).readonly(), minutes: z.number() });
+export type Sitting = z.infer<typeof Sitting>;
+
+/** A wish of a rule that could not be kept. */
+export const LeftOut = z.object({
+  ruleId: z.string().max(40),
+  /** What it came to, in one sentence. */
+  sentence: z.string().max(400),
+});
+export type LeftOut = z.infer<typeof LeftOut>;
+
 /** What makes a mistake on a thing good: a step of its own beside those that recipes ask for. */
 export const RepairOfThing = z.object({
   id: z.string().regex(new RegExp(`^${REPAIR}[A-Za-z0-9_-]{1,30}$`)),

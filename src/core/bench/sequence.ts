@@ -2,14 +2,14 @@ import { seededRandom } from '../random/index.ts';
 import { type Run, checkpoints, quietRun } from '../run/index.ts';
 import { type AcrossThePage, acrossThePage } from './across-the-page.ts';
 import { type Costs, type Handedness, USUAL_COSTS } from './costs.ts';
-import { type Sitting, cutSittings } from './cut-sittings.ts';
+import { cutSittings } from './cut-sittings.ts';
+import type { Sitting, Step } from './schemas.ts';
 import { type Opened, TOO_MANY, byLikeness, costOf, decodeOpeningOrder } from './few-open.ts';
 import { OpeningAnnealer } from './opening-annealer.ts';
 import { lowerBound } from './lower-bound.ts';
 import { type Overhead, Pricing } from './overhead.ts';
 import { Polish } from './polish.ts';
 import { type Problem, doAll, mostOpenIn, problemOf } from './problem.ts';
-import type { Step } from './schemas.ts';
 
 export interface SequenceOptions {
   /** How many things may be begun and unfinished at once. Default 4. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PointMm, PointOnPage } from '../primitives/schemas.ts';
+import { Hex, PointMm, PointOnPage } from '../primitives/schemas.ts';
 import { SHAPE_KINDS } from './shape-kinds.ts';
 
 /** 1 and up, in reading order. */
@@ -46,6 +46,14 @@ export const Doubt = z.discriminatedUnion('kind', [
   }),
 ]);
 export type Doubt = z.infer<typeof Doubt>;
+
+/** What was read from a page in colour. */
+export const SeenColours = z.object({
+  paper: Hex,
+  /** Every region that is not bare. */
+  grounds: z.array(z.object({ region: RegionId, kind: z.enum(['printed grey', 'coloured']), colour: Hex })),
+});
+export type SeenColours = z.infer<typeof SeenColours>;
 
 /** What was mended by hand on the regions, in mm of the page. */
 export const Mend = z.discriminatedUnion('kind', [

@@ -1,3 +1,2 @@
 /** page-index: all that is known of a page's regions, as one run of bytes. */
 export { type IndexedPage, PageIndex } from './page-index.ts';
-export { type SeenColours } from './tables.ts';

@@ -3,7 +3,7 @@ import { distanceToLines } from '../distance.ts';
 import { LINE_REACH_MM, growLabels, linePixels } from '../grow.ts';
 import { type InkShare } from '../ink-share.ts';
 import { type RegionMap, NO_REGION } from '../region-map.ts';
-import type { Border, Doubt, Region } from '../schemas.ts';
+import type { Border, Doubt, Region, SeenColours } from '../schemas.ts';
 import { refuseDisagreement } from './agreement.ts';
 import {
   type Layout,
@@ -23,7 +23,6 @@ import {
   viewsOf,
 } from './layout.ts';
 import {
-  type SeenColours,
   doubtOfRow,
   readArcs,
   readSets,

@@ -1,15 +1,8 @@
 import { type Arc, lengthOf } from '../borders.ts';
-import type { Border, Doubt, Region } from '../schemas.ts';
+import type { Border, Doubt, Region, SeenColours } from '../schemas.ts';
 import { SHAPE_KINDS } from '../shape-kinds.ts';
 import { type SeenGround } from '../seen/index.ts';
 import { type Views, ARC_COLUMNS, SEEN_COLUMNS } from './layout.ts';
-
-/** What was read from a page in colour, each colour as #rrggbb. */
-export interface SeenColours {
-  paper: string;
-  /** Every region that is not bare. */
-  grounds: { region: number; kind: SeenGround['kind']; colour: string }[];
-}
 
 /** The columns of each table, in their order. */
 type ArcRow = [left: number, right: number, closed: number];
