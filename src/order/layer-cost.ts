@@ -1,7 +1,6 @@
 import { minutesOfLayer } from '../core/bench/index.ts';
 import { type Paper, type PencilOptics } from '../core/laydown/index.ts';
-import { type Region } from '../core/lineart/index.ts';
-import { type Layer, shareOfZone } from '../core/recipe/index.ts';
+import { type Layer, type LitRegion, coveredMm2 } from '../core/recipe/index.ts';
 import { type Wear, wearOf } from '../core/tray/index.ts';
 
 /** What one layer takes on the regions of its thing that are wide enough for it. */
@@ -15,27 +14,24 @@ export interface LayerCost {
 const NO_WEAR: Wear = { laidMm: 0, points: 0, lengthMm: 0 };
 
 /**
- * Minutes and lead of a layer. A zone takes as much of a region's area as of its field: nobody has measured where each
- * value lies.
+ * Minutes and lead of a layer.
  * @param hardness of the lead; undefined where nobody said
  */
 export function costOfLayer(
   layer: Layer,
-  regions: readonly Region[],
+  regions: readonly LitRegion[],
   optics: PencilOptics,
   paper: Paper,
   hardness?: number,
 ): LayerCost {
-  const { zone, fromWidthMm, pressure, passes, tool } = layer;
+  const { fromWidthMm, pressure, passes, tool } = layer;
   const wide = regions.filter(({ usableWidthMm }) => usableWidthMm >= fromWidthMm);
   if (wide.length === 0) return { minutes: 0, wear: NO_WEAR, regions: 0 };
-  const areaMm2 = wide.reduce((sum, region) => sum + region.areaMm2, 0);
-  const share = shareOfZone(zone);
   const laid = new Array<typeof pressure>(passes).fill(pressure);
   return {
     minutes: minutesOfLayer(layer, wide),
     // A tool works what is laid: it takes no lead.
-    wear: tool ? NO_WEAR : wearOf(optics, paper, laid, areaMm2 * share, hardness),
+    wear: tool ? NO_WEAR : wearOf(optics, paper, laid, coveredMm2(layer, wide), hardness),
     regions: wide.length,
   };
 }

@@ -1,5 +1,5 @@
 import { type Region } from '../lineart/index.ts';
-import { type Layer, type Recipe, shareOfZone } from '../recipe/index.ts';
+import { type Layer, type LitRegion, type Recipe, coveredMm2 } from '../recipe/index.ts';
 import { partsByPlace } from './parts-by-place.ts';
 import { ASSUMED_RATES, type Rates, minutesFor } from './rates.ts';
 import { boxAround } from './step.ts';
@@ -8,7 +8,7 @@ import type { Step } from './schemas.ts';
 /** A thing with its recipe, ready to be done. */
 export interface PlannedThing {
   id: string;
-  regions: readonly Region[];
+  regions: readonly (Region & LitRegion)[];
   recipe: Recipe;
   /** Whether a layer is done already on a region; default none is. */
   isDone?(layerId: string, region: number): boolean;
@@ -42,12 +42,12 @@ export function makeSteps(things: readonly PlannedThing[], facts: StepFacts): St
         ({ id, usableWidthMm }) => usableWidthMm >= layer.fromWidthMm && !isDone?.(layer.id, id),
       );
       if (wide.length === 0) continue;
-      const minutesOf = (own: readonly Region[]) => minutesOfLayer(layer, own, facts.rates);
+      const minutesOf = (own: readonly LitRegion[]) => minutesOfLayer(layer, own, facts.rates);
       const parts = partsByPlace(wide, minutesOf, LONGEST_STEP_MINUTES);
       for (const [k, own] of parts.entries()) {
         const last = steps.at(-1);
         const { id: layerId, fromWidthMm: _fromWidthMm, role: _role, ...how } = layer;
-        const coveredMm2 = areaOf(own) * shareOfZone(layer.zone);
+        const covered = coveredMm2(layer, own);
         steps.push({
           ...how,
           id: parts.length === 1 ? `${thingId}/${layerId}` : `${thingId}/${layerId}~${k + 1}`,
@@ -55,12 +55,12 @@ export function makeSteps(things: readonly PlannedThing[], facts: StepFacts): St
           layerId,
           regionIds: own.map(({ id }) => id),
           minutes: minutesOf(own),
-          coveredMm2,
+          coveredMm2: covered,
           value: facts.valueOf(layer.pencil),
           box: boxAround(own),
           soft: facts.isSoft?.(layer) ?? false,
           // A tool works what is laid: it wears no point.
-          wear: layer.tool ? 0 : (facts.pointsOf?.(layer, coveredMm2) ?? 0),
+          wear: layer.tool ? 0 : (facts.pointsOf?.(layer, covered) ?? 0),
           after: last ? [last.id] : [],
         });
       }
@@ -69,11 +69,7 @@ export function makeSteps(things: readonly PlannedThing[], facts: StepFacts): St
   });
 }
 
-/** Minutes that a layer takes on some regions, before the pencil is picked up. */
-export function minutesOfLayer(layer: Layer, regions: readonly Region[], rates: Rates = ASSUMED_RATES): number {
-  return minutesFor(areaOf(regions), shareOfZone(layer.zone), { ...layer, regions: regions.length }, rates);
-}
-
-function areaOf(regions: readonly Region[]): number {
-  return regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
+/** Minutes that a layer takes on some regions that are wide enough for it, before the pencil is picked up. */
+export function minutesOfLayer(layer: Layer, regions: readonly LitRegion[], rates: Rates = ASSUMED_RATES): number {
+  return minutesFor(coveredMm2(layer, regions), { ...layer, regions: regions.length }, rates);
 }

@@ -1,4 +1,4 @@
-import { type Hand, type Pressure } from '../laydown/index.ts';
+import { type Pressure } from '../laydown/index.ts';
 import { type Point, type Stroke } from '../recipe/index.ts';
 import { USUAL_COSTS } from './costs.ts';
 
@@ -10,8 +10,6 @@ export interface Rates {
   secondsPerRegion: number;
   /** Seconds to put one pencil down and take up another. */
   pickUpSeconds: number;
-  /** How hard the person presses beside what a pressure's name means, where swatches told: passes are counted by it. */
-  hand?: Hand;
   /** How many finished steps these were learnt from; 0 where they are assumed. */
   learntFrom: number;
 }
@@ -41,6 +39,7 @@ const STROKE_TAKES: Readonly<Record<Stroke, number>> = {
   flicks: 0.85,
   stippling: 1.4,
   scumbling: 0.8,
+  'fine lines': 0.6,
 };
 
 /** How a step is laid, as far as its time depends on it. */
@@ -57,11 +56,10 @@ export interface Laying {
 
 /**
  * Minutes for one step, before the pencil is picked up.
- * @param areaMm2 area of its regions, mm2
- * @param zoneShare share of the tone interval that is covered, 0..1, taken as the share of the area
+ * @param coveredMm2 area that is gone over, mm2
  */
-export function minutesFor(areaMm2: number, zoneShare: number, laying: Laying, rates: Rates = ASSUMED_RATES): number {
+export function minutesFor(coveredMm2: number, laying: Laying, rates: Rates = ASSUMED_RATES): number {
   const { passes, point, regions, pressure = 'medium', stroke = 'small circles' } = laying;
-  const going = (areaMm2 / 100) * zoneShare * passes * rates.minutesPerCm2[point];
+  const going = (coveredMm2 / 100) * passes * rates.minutesPerCm2[point];
   return going * PRESS_TAKES[pressure] * STROKE_TAKES[stroke] + (regions * rates.secondsPerRegion) / 60;
 }

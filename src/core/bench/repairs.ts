@@ -40,7 +40,7 @@ export function withRepairs(
 ): Step[] {
   const stepOf = ({ areaMm2, when: _when, id: layerId, ...repair }: Repair, after: readonly string[]): Step => {
     const point = areaMm2 <= SPOT_MM2 ? 'sharp' : 'normal';
-    const minutes = minutesFor(areaMm2, 1, { ...repair, point, regions: repair.regionIds.length }, rates);
+    const minutes = minutesFor(areaMm2, { ...repair, point, regions: repair.regionIds.length }, rates);
     return {
       ...repair,
       id: `${repair.thingId}/${layerId}`,

@@ -1,5 +1,6 @@
 import { bareGround, type Ground } from './ground.ts';
 import { type Relief, passGeometry, passesInHand } from './pass.ts';
+import { type Lead } from './optics.ts';
 import { type Paper } from './papers/index.ts';
 import { type PencilType, pencilTypeById } from './pencil-types/index.ts';
 import { MASSTONE_PASSES } from './pencil-optics.ts';
@@ -11,11 +12,27 @@ const USUAL = 'wax';
 const FILLED = 0.05;
 const MOST_PASSES = 40;
 
+/** What of a ground decides what passes do there, apart from colour. */
+export function reliefOf({ rough, stray, tooth, spread, crush, takes, specks, filled, mass }: Ground): Relief {
+  return { rough, stray, tooth, spread, crush, takes, specks, filled, mass };
+}
+
+/**
+ * The relief of a place after one pass: how full it is, whatever the colours.
+ * @param pressure by name, or as a share of the hardest press
+ */
+export function reliefAfter(
+  relief: Relief,
+  { type, presses }: Lead,
+  pressure: Pressure | number,
+  hand: Hand = {},
+): Relief {
+  const { specks, filled, mass } = passGeometry(relief, type, Math.min(1, pressOf(pressure, hand) * presses));
+  return { ...relief, specks, filled, mass };
+}
+
 function laid(from: Relief, type: PencilType, pressures: readonly (Pressure | number)[], hand: Hand): Relief {
-  return pressures.reduce<Relief>((now, pressure) => {
-    const { specks, filled, mass } = passGeometry(now, type, pressOf(pressure, hand));
-    return { ...now, specks, filled, mass };
-  }, from);
+  return pressures.reduce<Relief>((now, pressure) => reliefAfter(now, { type, presses: 1 }, pressure, hand), from);
 }
 
 /** Share of a paper that shows after so many passes at one pressure, 0..1, in the hand that the paper is laid in. */

@@ -5,10 +5,10 @@ export { type Hand, type Pressure, PRESS, PRESSURES, pressOf } from './pressure.
 export { type Deposit, type Ground, PRINTED_BLACK, bareGround, inkGround, reflectanceOf } from './ground.ts';
 export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worked-ground.ts';
 export { remarksOn } from './remarks.ts';
-export { LAYDOWN_MODEL } from './pass.ts';
-export { bareAfter, passesFor, passesUntilFilled, toothMarks } from './filling.ts';
-export { type PencilOptics } from './optics.ts';
-export { type PencilDeclaration, MASSTONE_PASSES, pencilOptics } from './pencil-optics.ts';
+export { LAYDOWN_MODEL, type Relief } from './pass.ts';
+export { bareAfter, passesFor, passesUntilFilled, reliefAfter, reliefOf, toothMarks } from './filling.ts';
+export { type Lead, type PencilOptics } from './optics.ts';
+export { type PencilDeclaration, MASSTONE_PASSES, leadOf, pencilOptics } from './pencil-optics.ts';
 export { type Tool, TOOLS, toolById } from './tools/index.ts';
 export { type Laid, type Pass, type ToolPass, groundAfterPasses, layPasses } from './lay-passes.ts';
 export {

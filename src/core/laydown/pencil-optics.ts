@@ -1,6 +1,6 @@
 import { BANDS, type Lab, spectrumOfLab } from '../colour/index.ts';
 import { bareGround, filmBetween } from './ground.ts';
-import { type PencilOptics } from './optics.ts';
+import { type Lead, type PencilOptics } from './optics.ts';
 import { filmConstants } from './kubelka-munk.ts';
 import { type PassGeometry, type Relief, coveredAfter, passGeometry } from './pass.ts';
 import { type Paper, whiteBook } from './papers/index.ts';
@@ -54,11 +54,8 @@ export function pencilOptics({
   presses = 1,
   masstoneOn = whiteBook,
 }: PencilDeclaration): PencilOptics {
-  if (!(laydown > 0)) throw new RangeError(`A pencil lays more than nothing; ${laydown} is not above 0.`);
-  if (!(presses > 0)) throw new RangeError(`A pencil presses somehow; ${presses} is not above 0.`);
   if (!(scatter > 0)) throw new RangeError(`Every pigment scatters; ${scatter} is not above 0.`);
-  const kind = pencilTypeById(typeId);
-  const type = { ...kind, k: laydown * kind.k, tau: fills * kind.tau };
+  const { type } = leadOf({ type: typeId, laydown, fills, presses });
   const share = opacity ?? type.opacity;
   if (!(share >= 0 && share <= 1)) throw new RangeError(`Opacity runs from 0 to 1; ${share} does not.`);
   const target = spectrumOfLab(masstone);
@@ -80,6 +77,22 @@ export function pencilOptics({
     k[i] = absorptionFor(film, paper.bare[i]!, passes, s[i]!);
   }
   return { type, presses, k, s, ...filmConstants(k, s) };
+}
+
+/**
+ * How a pencil fills the paper.
+ * @throws RangeError for an unknown type, and for a laydown or a press that is not above 0
+ */
+export function leadOf({
+  type,
+  laydown = 1,
+  fills = 1,
+  presses = 1,
+}: Pick<PencilDeclaration, 'type' | 'laydown' | 'fills' | 'presses'>): Lead {
+  if (!(laydown > 0)) throw new RangeError(`A pencil lays more than nothing; ${laydown} is not above 0.`);
+  if (!(presses > 0)) throw new RangeError(`A pencil presses somehow; ${presses} is not above 0.`);
+  const kind = pencilTypeById(type);
+  return { type: { ...kind, k: laydown * kind.k, tau: fills * kind.tau }, presses };
 }
 
 /** Scattering of 36 bands that is `at560` at 560 nm. */

@@ -1,6 +1,7 @@
-import { distanceTo } from '../lineart/index.ts';
+import { type Region, distanceTo } from '../lineart/index.ts';
 import { type Form } from './forms/index.ts';
-import { type Box, type PageGeometry } from './page.ts';
+import { type Box, type PageGeometry, boxOf } from './page.ts';
+import { pixelsInFront, standingOn } from './standing-on.ts';
 
 /** Shading from an edge reaches this far into a wide region, mm; narrower ones are shaded to their middle. */
 const SHADE_REACH_MM = 11;
@@ -10,8 +11,10 @@ export interface Bodies {
   box: Box;
   /** Which body each pixel of the window belongs to, from 1; 0 beside them. */
   body: Uint16Array;
-  /** Pixels from each pixel of the window to the edge. */
+  /** Pixels from each pixel of the window to the edge of its body; what stands in front and lies on it is no edge. */
   distance: Float32Array;
+  /** Pixels from each pixel of the window to what stands in front; null for forms that do not care, and where nothing does. */
+  beside: Float32Array | null;
   /** For each body how far shading reaches into it, pixels; at 0 nothing. */
   reach: Float32Array;
   /** For each body its long axis; empty for forms that lean outward. */
@@ -28,18 +31,31 @@ interface Axis {
   most: Float32Array;
 }
 
-/** Takes the bodies of a thing in a form out of a page. */
-export function bodiesOf(page: PageGeometry, box: Box, regionIds: readonly number[], form: Form): Bodies {
+/**
+ * Takes the bodies of a thing in a form out of a page.
+ * @param isInFront whether a region stands in front of the thing
+ */
+export function bodiesOf(
+  page: PageGeometry,
+  box: Box,
+  regionIds: readonly number[],
+  form: Form,
+  isInFront: (regionId: number) => boolean,
+): Bodies {
   const width = box.right - box.left;
   const height = box.bottom - box.top;
   const { body, count } = form.over === 'region' ? regionsIn(page, box, regionIds) : partsIn(page, box, regionIds);
-  const distance = form.over === 'region' ? windowOf(page, box) : distanceTo(pixelsOf(body, 0), width, height);
+  const on = form.fades ? null : standingOn(page, box, body, isInFront);
+  const distance =
+    form.over === 'region' && !on ? windowOf(page, box) : distanceTo(besideBodies(body, on), width, height);
+  const front = form.falls ? pixelsInFront(page, box, body, isInFront) : null;
   const most = form.over === 'region' ? SHADE_REACH_MM * page.pixelsPerMm : Infinity;
   const reach = new Float32Array(count + 1).fill(1);
   for (let i = 0; i < body.length; i++) {
     if (body[i]! > 0 && distance[i]! > reach[body[i]!]!) reach[body[i]!] = Math.min(most, distance[i]!);
   }
-  return { box, body, distance, reach, axes: form.leans === 'across' ? axesOf(body, width, count) : [] };
+  const beside = front && distanceTo(front, width, height);
+  return { box, body, distance, beside, reach, axes: form.leans === 'across' ? axesOf(body, width, count) : [] };
 }
 
 /** Each region as a body of its own. */
@@ -87,10 +103,44 @@ export function partsIn(page: PageGeometry, box: Box, regionIds: readonly number
   return { body, count };
 }
 
-/** 1 at the pixels of one body, or with 0 at those of none. */
-export function pixelsOf(body: Uint16Array, id: number): Uint8Array {
+/** The window of each body, in pixels of the page, by its number. */
+export function boxesOfBodies({ left, top, right, bottom }: Box, body: Uint16Array, count: number): Box[] {
+  const boxes = Array.from({ length: count + 1 }, () => ({ left: right, top: bottom, right: left, bottom: top }));
+  for (let y = top, o = 0; y < bottom; y++) {
+    for (let x = left; x < right; x++, o++) {
+      if (body[o] === 0) continue;
+      const own = boxes[body[o]!]!;
+      own.left = Math.min(own.left, x);
+      own.right = Math.max(own.right, x + 1);
+      own.top = Math.min(own.top, y);
+      own.bottom = y + 1;
+    }
+  }
+  return boxes;
+}
+
+/**
+ * For each region of a thing the window of the part that it belongs to, by its id: petals have the middle of their own
+ * blossom, and each eye its own.
+ */
+export function partsOfRegions(page: PageGeometry, regions: readonly Region[]): Map<number, Box> {
+  const box = boxOf(regions, page);
+  const ids = regions.map(({ id }) => id);
+  const { body, count } = partsIn(page, box, ids);
+  const boxes = boxesOfBodies(box, body, count);
+  const parts = new Map<number, Box>();
+  for (let y = box.top, o = 0; y < box.bottom; y++) {
+    for (let x = box.left, i = y * page.width + box.left; x < box.right; x++, i++, o++) {
+      if (body[o]! > 0 && !parts.has(page.grown[i]!)) parts.set(page.grown[i]!, boxes[body[o]!]!);
+    }
+  }
+  return parts;
+}
+
+/** 1 at the pixels that belong to no body and lie on none. */
+function besideBodies(body: Uint16Array, on: Uint8Array | null): Uint8Array {
   const out = new Uint8Array(body.length);
-  for (let i = 0; i < body.length; i++) out[i] = body[i] === id ? 1 : 0;
+  for (let i = 0; i < body.length; i++) out[i] = body[i] === 0 && !on?.[i] ? 1 : 0;
   return out;
 }
 

@@ -43,9 +43,9 @@ export function formSketch(form: Form, main: MainLight, size: number): RgbaImage
   return { width: size, height: size, data };
 }
 
-function within({ leans, fades }: Form, x: number, y: number, size: number): boolean {
+function within({ leans, fades, falls }: Form, x: number, y: number, size: number): boolean {
   const [dx, dy] = [(2 * (x + 0.5)) / size - 1, (2 * (y + 0.5)) / size - 1];
-  if (fades) return Math.max(Math.abs(dx), Math.abs(dy)) < SKETCH.square;
+  if (fades || falls) return Math.max(Math.abs(dx), Math.abs(dy)) < SKETCH.square;
   const { length, breadth } = SKETCH.tube;
   if (leans === 'across') return Math.abs(dy) < breadth * Math.sqrt(Math.max(0, 1 - (dx / length) ** 2));
   return Math.hypot(dx, dy) < SKETCH.disc;

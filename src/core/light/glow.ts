@@ -1,6 +1,6 @@
 import { distanceTo } from '../lineart/index.ts';
 import { type Glow } from './lighting.ts';
-import { partsIn, pixelsOf } from './bodies.ts';
+import { partsIn } from './bodies.ts';
 import { type Box, type PageGeometry, boxOf, widened } from './page.ts';
 
 /** A light is taken to be at least so wide, as a share of the way to what casts a shadow: no light is a point. */
@@ -71,7 +71,7 @@ export function spreadGlow(page: PageGeometry, glow: Glow, source: readonly numb
 }
 
 function anyOf(body: Uint16Array): Uint8Array {
-  return pixelsOf(body, 0).map((none) => 1 - none);
+  return Uint8Array.from(body, (id) => Number(id > 0));
 }
 
 /** The middle of each part and the box that holds it, pixels of the window. */

@@ -5,7 +5,7 @@ import { type MainLight, FORMS, formById, pageFields, shadeOf } from './index.ts
 
 const share = fc.double({ min: 0, max: 1, noNaN: true });
 const side = fc.double({ min: -1, max: 1, noNaN: true });
-const place = fc.record({ depth: share, across: side, down: share });
+const place = fc.record({ depth: share, across: side, down: share, toward: share, beside: share });
 const light: fc.Arbitrary<MainLight> = fc.oneof(
   fc.constant({ kind: 'ambient' } as const),
   fc.constant({ kind: 'behind' } as const),
@@ -28,7 +28,7 @@ describe('every form', () => {
   it('has a name, a line that says what it is, and an id of its own', () => {
     expect(new Set(FORMS.map((form) => form.id)).size).to.equal(FORMS.length);
     for (const { name, says } of FORMS) {
-      expect(name).to.match(/^[a-z ]+$/);
+      expect(name).to.match(/^[a-z ,]+$/);
       expect(says).to.match(/\.$/);
     }
   });
@@ -38,6 +38,7 @@ describe('every form', () => {
       fc.property(fc.constantFrom(...FORMS), place, (form, at) => {
         expect(form.lean(at)).to.be.within(-1, 1);
         if (form.fades) expect(form.fades(at.down)).to.be.within(0, 1);
+        if (form.falls) expect(form.falls(at)).to.be.within(0, 1);
       }),
     );
   });
@@ -47,7 +48,7 @@ describe('every form', () => {
     fc.assert(
       fc.property(fc.constantFrom(...smooth), place, (form, at) => {
         const step = 0.005;
-        const next = { depth: Math.min(1, at.depth + step), across: Math.min(1, at.across + step), down: at.down };
+        const next = { ...at, depth: Math.min(1, at.depth + step), across: Math.min(1, at.across + step) };
         expect(Math.abs(form.lean(next) - form.lean(at))).to.be.below(0.06);
       }),
     );

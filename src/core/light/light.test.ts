@@ -156,7 +156,7 @@ describe('the form that is proposed', () => {
   it('is a sky for a large region above, water for one below', () => {
     expect(proposeForm([region('irregular', 5000, 40)], page)).to.equal('fades-down');
     expect(proposeForm([region('irregular', 5000, 170)], page)).to.equal('fades-up');
-    expect(proposeForm([region('irregular', 5000, 40)], page, 'stone')).to.equal('flat');
+    expect(proposeForm([region('irregular', 5000, 40)], page, 'stone')).to.equal('plane');
   });
 
   it('follows the material, or else the shape that most of a thing has', () => {

@@ -1,4 +1,4 @@
-import { bodiesOf } from './bodies.ts';
+import { bodiesOf, boxesOfBodies, partsOfRegions } from './bodies.ts';
 import { castShadows } from './cast-shadows.ts';
 import { type Field, VALUES_EACH_SOURCE } from './fields.ts';
 import { finishOf } from './finish-of.ts';
@@ -62,6 +62,7 @@ export function lightOfPage(
   for (const { id, regionIds, form: formId, ...made } of [...things, unnamed]) {
     const own = regionIds.flatMap((regionId) => byId.get(regionId) ?? []);
     if (own.length === 0) continue;
+    const order = orderOf[own[0]!.id]!;
     const form = formById(formId);
     const whole = innerBoxOf(own, page);
     const glows = sources.has(id);
@@ -73,10 +74,16 @@ export function lightOfPage(
     const edge = lighting.main.kind === 'behind' || glows || form.fades || finish ? undefined : material?.highlight;
     // Each region of its own is looked at in its own window.
     const groups = form.over === 'region' ? own.map((region) => [region]) : [own];
+    const parts = form.over === 'region' && own.length > 1 ? partsOfRegions(page, own) : null;
     for (const group of groups) {
       const ids = group.map((region) => region.id);
-      const bodies = bodiesOf(page, boxOf(group, page), ids, form);
-      shadeBodies(page, bodies, form, whole, surface, shine, glows);
+      const bodies = bodiesOf(page, boxOf(group, page), ids, form, (regionId) => orderOf[regionId]! < order);
+      const count = bodies.reach.length - 1;
+      const ownParts =
+        form.over === 'region' || count === 1
+          ? [whole, parts?.get(ids[0]!) ?? whole]
+          : boxesOfBodies(bodies.box, bodies.body, count);
+      shadeBodies(page, bodies, form, whole, ownParts, surface, shine, glows);
       if (edge && !form.faces && leans(form))
         highlights.push(...layHighlights(page, bodies, form, ids, edge, surface.tone));
     }
@@ -95,7 +102,7 @@ export function pageFields(page: PageGeometry, things: readonly FormedThing[], l
 
 /** Whether a surface leans anywhere. */
 function leans({ lean }: Form): boolean {
-  return lean({ depth: 0, across: 1, down: 0.5 }) !== 0;
+  return lean({ depth: 0, across: 1, down: 0.5, toward: 0.5, beside: 0 }) !== 0;
 }
 
 /** Each glow spread over the page; null for one whose thing is not there. */

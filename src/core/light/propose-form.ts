@@ -25,7 +25,7 @@ const MOSTLY = 0.6;
 
 /**
  * Proposes a form for a thing: by what it is made of where that says it; for a background by where it lies, paler
- * downwards in the upper half of the page and upwards in the lower, or flat where a material is stated; else by the
+ * downwards in the upper half of the page and upwards in the lower, or a plane where a material is stated; else by the
  * shape that most of its area has, and raised where it has none.
  * @param material id of its material; null where nobody said
  * @returns a form's id
@@ -39,7 +39,7 @@ export function proposeForm(
   const area = regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
   const largest = regions.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
   const wide = BACKGROUND_SHARE * page.widthMm * page.heightMm;
-  if (material !== null && area > wide) return 'flat';
+  if (material !== null && area > wide) return 'plane';
   if (largest.areaMm2 >= wide) return largest.centroid.y < page.heightMm / 2 ? 'fades-down' : 'fades-up';
   const byShape = new Map<ShapeKind, number>();
   for (const { shape, areaMm2 } of regions) byShape.set(shape, (byShape.get(shape) ?? 0) + areaMm2);

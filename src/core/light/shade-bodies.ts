@@ -11,6 +11,10 @@ const GLOW_LIFTS = 0.8;
 const SHADOW_DIMS = 0.45;
 /** The least of a glow, or of a neighbour's colour, that surfaces get which do not face it: paper is not a mirror. */
 const ALL_ROUND = 0.25;
+/** Beside what stands in front a plane is darker so far, mm. */
+const BESIDE_MM = 9;
+/** What lies flat and falls off is not all dark where the light comes from behind: it has so much of its tone. */
+const FLAT_BEFORE_LIGHT = 0.88;
 /** A form's value where it meets the edge of what glows; its core is the highlight. */
 const SOURCE_EDGE = 0.6;
 
@@ -38,14 +42,16 @@ export interface Surface {
 /**
  * Shades the bodies of a thing.
  * @param whole the window of the whole thing
+ * @param parts the window of the part of the thing that each body belongs to, by its number
  * @param shine how it shines; null where it is dull or lies flat
  * @param glows whether the thing itself glows
  */
 export function shadeBodies(
   page: PageGeometry,
-  { box, body, distance, reach, axes }: Bodies,
+  { box, body, distance, beside, reach, axes }: Bodies,
   form: Form,
   whole: Box,
+  parts: readonly Box[],
   surface: Surface,
   shine: Shine | null,
   glows: boolean,
@@ -53,11 +59,20 @@ export function shadeBodies(
   const { tone, glow, lit, shadow, along, out, turn, arriving, reflected, shade, side } = surface;
   const width = box.right - box.left;
   const height = box.bottom - box.top;
-  const place = { depth: 0, across: 0, down: 0 };
+  const place = { depth: 0, across: 0, down: 0, toward: 0, beside: 0 };
+  const facesLight = shade(0, 0, 1, 0) > 0;
+  const besideReach = BESIDE_MM * page.pixelsPerMm;
   const level = form.level ?? 1;
   const edgeward = new Edgeward(distance, width, height, form.faces ?? 0);
   const middle = { x: (whole.left + whole.right - 1) / 2, y: (whole.top + whole.bottom - 1) / 2 };
-  const furthest = Math.max(1, middle.x - whole.left, middle.y - whole.top);
+  const halfTowards = Math.max(
+    1,
+    Math.abs(side[0]) * (middle.x - whole.left) + Math.abs(side[1]) * (middle.y - whole.top),
+  );
+  const outs = parts.map(({ left, top, right, bottom }) => {
+    const [x, y] = [(left + right - 1) / 2, (top + bottom - 1) / 2];
+    return { x, y, furthest: Math.max(1, x - left, y - top) };
+  });
   for (let y = 0, o = 0; y < height; y++) {
     place.down = height > 1 ? y / (height - 1) : 0;
     const down = box.top + y;
@@ -65,9 +80,14 @@ export function shadeBodies(
     for (let x = 0, i = down * page.width + box.left; x < width; x++, i++, o++) {
       const id = body[o]!;
       if (id === 0) continue;
-      along[i] = 255 * Math.min(1, Math.max(0, share)) + 0.5;
-      out[i] = 255 * Math.min(1, Math.hypot(box.left + x - middle.x, down - middle.y) / furthest) + 0.5;
+      along[i] = 255 * within(share) + 0.5;
+      const part = outs[id]!;
+      out[i] = 255 * Math.min(1, Math.hypot(box.left + x - part.x, down - part.y) / part.furthest) + 0.5;
       place.depth = Math.min(1, distance[o]! / reach[id]!);
+      place.toward = within(
+        (1 + ((box.left + x - middle.x) * side[0] + (down - middle.y) * side[1]) / halfTowards) / 2,
+      );
+      place.beside = beside ? within(1 - beside[o]! / besideReach) : 0;
       if (glows) {
         tone[i] = 255 * (SOURCE_EDGE + (1 - SOURCE_EDGE) * place.depth) + 0.5;
         continue;
@@ -97,10 +117,16 @@ export function shadeBodies(
       }
       const own = form.fades
         ? form.fades(place.down)
-        : level * shade(nx, ny, Math.sqrt(Math.max(0, 1 - nx * nx - ny * ny)), shadow[i]! / 255);
+        : form.falls
+          ? level * (facesLight ? shade(0, 0, 1, shadow[i]! / 255) : FLAT_BEFORE_LIGHT) * form.falls(place)
+          : level * shade(nx, ny, Math.sqrt(Math.max(0, 1 - nx * nx - ny * ny)), shadow[i]! / 255);
       tone[i] = 255 * (1 - (1 - own) * (1 - GLOW_LIFTS * (lit[i]! / 255))) + 0.5;
     }
   }
+}
+
+function within(share: number): number {
+  return Math.min(1, Math.max(0, share));
 }
 
 /** How much of what comes from a direction is seen on a surface that leans, 0..1. */

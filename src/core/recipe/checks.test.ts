@@ -10,6 +10,7 @@ import {
   checkRecipe,
   compileRecipe,
   familyOf,
+  fillPaper,
   mergedEdits,
   withEdits,
 } from './index.ts';
@@ -45,8 +46,16 @@ interface Fault {
   edits: RecipeEdits;
   beside?: Beside;
 }
+/** A recipe as plans have it: the paper closed as far as its effect wants. */
+const planned = (effect: string, school: string, family: Family, paper: string) =>
+  fillPaper(
+    compileRecipe(effect, school, family, context),
+    context,
+    (pencil) => optics.get(pencil),
+    bareGround(paperById(paper)),
+  );
 const recipeOf = ({ effect = 'blend', school = 'base-coat-first', family = blue, edits }: Fault) =>
-  withEdits(compileRecipe(effect, school, family, context), edits);
+  withEdits(planned(effect, school, family, whiteBook.id), edits);
 const found = (fault: Fault) =>
   checkRecipe(recipeOf(fault), context, optics, bareGround(whiteBook), fault.beside).map((finding) => ({
     ...finding,
@@ -138,7 +147,7 @@ const FAULTS: Record<string, { seeded: Fault; nearMiss: Fault }> = {
   },
   'large-step': {
     seeded: {
-      edits: { layers: { shadow: { softnessMm: 0.2, passes: 4 }, middle: { passes: 1 } } },
+      edits: { layers: { shadow: { softnessMm: 0.2, pressure: 'firm' }, middle: { passes: 1 } } },
     },
     nearMiss: { edits: { layers: { shadow: { softnessMm: 1.5 } } } },
   },
@@ -149,6 +158,19 @@ const FAULTS: Record<string, { seeded: Fault; nearMiss: Fault }> = {
   'white-over-colour': {
     seeded: { edits: { layers: { unify: { pencil: 'white', from: 0.05 } } } },
     nearMiss: { edits: { layers: { unify: { pencil: 'white', from: 0.05, pressure: 'whisper' } } } },
+  },
+  'paper-shows': {
+    seeded: {
+      edits: {
+        layers: {
+          base: { passes: 1, pressure: 'light' },
+          middle: { passes: 1, pressure: 'light' },
+          shadow: { passes: 1, pressure: 'light' },
+          unify: { passes: 1, pressure: 'light' },
+        },
+      },
+    },
+    nearMiss: { edits: {} },
   },
   'wrong-blender': {
     seeded: { edits: { layers: { unify: { pencil: 'lemon' } } } },
@@ -196,7 +218,7 @@ describe('each check of a recipe', () => {
   it('takes a school’s own habits for no fault, on every paper and in every school', () => {
     for (const school of ['base-coat-first', 'dark-first', 'light-to-dark', 'dark-foundation']) {
       for (const on of ['white-book', 'cream-sheet', 'toothed-white', 'toned-grey-card']) {
-        const recipe = compileRecipe('blend', school, gold, context);
+        const recipe = planned('blend', school, gold, on);
         const kindsThere = checkRecipe(recipe, context, optics, bareGround(paperById(on))).map(({ kind }) => kind);
         expect(kindsThere, `${school} on ${on}`).to.deep.equal([]);
       }

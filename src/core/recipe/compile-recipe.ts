@@ -1,6 +1,7 @@
 import { type EffectLayers, type RegionContext, effectById, usualWidth } from './effects/index.ts';
 import type { Family, Layer } from './schemas.ts';
 import { type Recipe } from './recipe.ts';
+import { withCastShadow } from './cast-shadow.ts';
 import { withOwnBlender } from './own-blender.ts';
 import { schoolById } from './schools/index.ts';
 import { withoutRefining } from './unimportant.ts';
@@ -21,7 +22,7 @@ export function compileRecipe(effectId: string, schoolId: string, family: Family
   if (context.regions.length === 0) throw new RangeError('A recipe needs at least one region to be fitted to.');
   const whole = effectById(effectId).lay(schoolById(schoolId), family, context);
   const laid = withOwnBlender(context.minor ? withoutRefining(whole) : whole, context);
-  const { layers, notes } = withHighlight(laid, context);
+  const { layers, notes } = withCastShadow(withHighlight(laid, context), effectId, family, context);
   return { effect: effectId, school: schoolId, layers, notes, halfWidthMm: Math.max(0.5, usualWidth(context) / 2) };
 }
 

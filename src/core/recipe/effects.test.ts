@@ -174,18 +174,26 @@ describe('silver', () => {
 describe('a domed gem', () => {
   const recipe = made('domed-gem', blue);
 
-  it('is darkest right beside its highlight, which no layer enters, and glows on the other side', () => {
+  it('is darkest right beside its highlight, which no layer enters, dark at its edge, and glows between', () => {
     const row = values(recipe);
     const white = bareFrom(recipe);
     const darkest = steps[row.indexOf(Math.min(...row))];
     expect(white - darkest).to.be.within(0, 0.16);
-    expect(laidAt(recipe, 0.02).lab[0]).to.be.above(laidAt(recipe, darkest).lab[0] + 25);
+    expect(laidAt(recipe, 0.35).lab[0]).to.be.above(laidAt(recipe, darkest).lab[0] + 25);
+    expect(laidAt(recipe, 0.35).lab[0]).to.be.above(laidAt(recipe, 0.02).lab[0] + 15);
     expect(laidAt(recipe, 0.98).specks).to.equal(1);
   });
 
   it('fades steadily from the dark to the glow', () => {
-    const row = values(recipe).slice(0, 80);
+    const row = values(recipe).slice(42, 80);
     row.slice(1).forEach((value, k) => expect(value).to.be.at.most(row[k] + 0.5));
+  });
+
+  it('of a millimetre or two is one colour and white', () => {
+    const tiny = made('domed-gem', blue, { regions: [{ usableWidthMm: 1.3, areaMm2: 2 }] });
+    expect(new Set(tiny.layers.map(({ pencil }) => pencil)).size).to.equal(1);
+    expect(laidAt(tiny, 0.9).specks).to.equal(1);
+    expect(tiny.notes.join()).to.contain('one colour and white');
   });
 });
 
@@ -213,7 +221,7 @@ describe('pearl, glass and snow', () => {
 });
 
 describe('fur', () => {
-  it('is flicked throughout, denser into the shadow, with its lightest whispered into the highlight', () => {
+  it('of middling length is flicked throughout, denser into the shadow, with its lightest whispered into the highlight', () => {
     const recipe = made('fur', familyOf(['soot', 'russet', 'ochre']));
     expect(recipe.layers.every(({ stroke }) => stroke === 'flicks')).to.equal(true);
     expect(laidAt(recipe, 1).specks).to.be.within(0.12, 0.95);

@@ -16,15 +16,17 @@ export {
   proposeEffect,
   usualWidth,
 } from './effects/index.ts';
+export { type LitRegion, coveredMm2, coveredShares, withoutPlaceless } from './covered.ts';
+export { fillPaper } from './fill-paper.ts';
 export { compileRecipe, layersFor } from './compile-recipe.ts';
-export { type Beside, type Finding, type PaperRisk, CHECKS, checkRecipe } from './checks/index.ts';
+export { type Beside, type Finding, type PaperRisk, CHECKS, checkRecipe, samplePlaces } from './checks/index.ts';
 export { mergedEdits, withEdits } from './edits.ts';
 export { cardOf, editsFromCard } from './card.ts';
 export { cautionsOf } from './cautions.ts';
 export { type Consequences, consequencesOf } from './consequences.ts';
 export { layAtPlaces } from './lay-at-places.ts';
 export { passesOf } from './passes.ts';
-export { type LostLayer, type TrimmedThing, gentleRecipe, trimToMinutes } from './trim.ts';
+export { type LostLayer, type TrimmedThing, GENTLE, gentleRecipe, trimToMinutes } from './trim.ts';
 export { toothAfter } from './tooth-after.ts';
 export { type AfterSeeing, type LooksOtherwise, afterSeeing, handAfterSeeing } from './after-seeing.ts';
 export { type FieldValues, fieldsOf, shareInSpan, shareInZone, shareOfZone, sharesOfValues } from './zone.ts';

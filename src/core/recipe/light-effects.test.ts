@@ -144,11 +144,14 @@ describe('a glow', () => {
     expect(made('cool-glow', dusk, { ...toned, white: null }).notes.join()).to.contain('no white pencil');
   });
 
-  it('on a subject lays the light’s colour on the side that faces it and deepens the other', () => {
+  it('on a subject is mapped first: the side that faces it ends lightest, the other is deepened', () => {
     const lit = made('lit-by-glow', familyOf(['night', 'blue', 'sky']), { glow: { ...glow, pencil: 'ochre' } });
     const [near, far] = [1, 0].map((value) => laidAt(lit, { tone: 0.2, lit: value }).lab);
     expect(near[0]).to.be.above(far[0] + 12);
     expect(near[2]).to.be.above(far[2] + 12);
+    expect(lit.layers[0]).to.include({ id: 'glow', pencil: 'ochre' });
+    const across = steps.map((value) => laidAt(lit, { tone: 0.4, lit: value }).lab[0]);
+    expect(Math.max(...across)).to.be.at.most(across.at(-1)! + 3);
   });
 });
 
@@ -220,6 +223,10 @@ describe('what shows its neighbours', () => {
     const order = snow.layers.map(({ role }) => role);
     expect(order.indexOf('reflected')).to.be.below(order.indexOf('neutral'));
     expect(laidAt(snow, { tone: 0.9, reflect: 0 }).specks).to.equal(1);
+    expect(laidAt(snow, { tone: 0.9, reflect: 1 }).specks, 'no trace on what is lit').to.equal(1);
+    const sunny = made('snow', familyOf(['blue', 'sky'], { accent: 'cream' })).layers.at(-1)!;
+    expect(sunny).to.include({ role: 'accent', pressure: 'whisper' });
+    expect(sunny.zone.from).to.be.above(0.5);
   });
 });
 
@@ -227,10 +234,19 @@ describe('textures and materials', () => {
   const strokes = (effect: string, family = familyOf(['soot', 'russet', 'ochre'])) =>
     made(effect, family).layers.map(({ stroke }) => stroke);
 
-  it('stone is scumbled and then dotted, wood runs along its grain, short fur is hatched', () => {
+  it('stone is scumbled and then dotted, wood runs along its grain, short fur is hatched or dotted, long has a blend under it', () => {
     expect(strokes('stone').at(-1)).to.equal('stippling');
     expect(strokes('stone')[0]).to.equal('scumbling');
     expect(made('wood', dusk).layers.every(({ direction }) => direction === 'along the shape')).to.equal(true);
+    expect(
+      made('wood', dusk)
+        .layers.slice(-2)
+        .map(({ id }) => id),
+    ).to.deep.equal(['unify', 'grain']);
+    const coat = (mm: number) => made('fur', dusk, { regions: [{ usableWidthMm: mm, areaMm2: mm * mm }] }).layers;
+    expect(coat(40)[0]).to.include({ id: 'undercoat', stroke: 'small circles' });
+    expect(coat(9).every(({ stroke }) => stroke === 'flicks')).to.equal(true);
+    expect(coat(3).find(({ id }) => id === 'shadow')!.stroke).to.equal('stippling');
     expect(new Set(strokes('fur-by-density'))).to.deep.equal(new Set(['hatching']));
     expect(new Set(made('fur-by-density', dusk).layers.map(({ pressure }) => pressure))).to.deep.equal(
       new Set(['light']),
@@ -247,6 +263,8 @@ describe('textures and materials', () => {
   it('a petal is deep in its throat and pale at its tip, a cloud is paper above and soft below', () => {
     const petal = along(made('petal', familyOf(['russet', 'ochre', 'cream'])), 'out', steps).map(([l]) => l);
     expect(rises(petal)).to.equal(true);
+    expect(laidAt(made('petal'), { out: 1 }).specks).to.equal(1);
+    expect(made('petal').layers.at(-1)).to.include({ id: 'unify', role: 'light' });
     const cloud = made('cloud', familyOf(['blue', 'sky']));
     expect(laidAt(cloud, { tone: 0.3, along: 0.02 }).specks).to.be.above(
       laidAt(cloud, { tone: 0.3, along: 0.95 }).specks + 0.2,
@@ -254,8 +272,9 @@ describe('textures and materials', () => {
     expect(laidAt(cloud, { tone: 0.95, along: 0.95 }).specks).to.equal(1);
   });
 
-  it('a leaf has its veins pressed in first, where there is room for them', () => {
-    expect(made('leaf-with-veins').layers[0]).to.include({ id: 'veins', point: 'sharp', pressure: 'firm' });
+  it('a leaf has its printed veins put back last, sharp and dark, where there is room for them', () => {
+    const veins = made('leaf-with-veins').layers.at(-1);
+    expect(veins).to.include({ id: 'veins', point: 'sharp', pressure: 'firm', stroke: 'fine lines', pencil: 'night' });
     const small = compileRecipe('leaf-with-veins', 'base-coat-first', dusk, {
       regions: [{ usableWidthMm: 3, areaMm2: 20 }],
     });
@@ -289,7 +308,7 @@ describe('the effect of a thing', () => {
   const glow = (share: number, warm = true) => ({ glow: { share, warm }, backlit: false });
 
   it('follows its material first and its light next', () => {
-    expect(proposeEffect('sky', glow(0.1))).to.equal('long-gradient');
+    expect(proposeEffect('sky', glow(0.1))).to.equal('long-gradient-by-step');
     expect(proposeEffect('sky', glow(0.7))).to.equal('warm-glow');
     expect(proposeEffect('sky', glow(0.7, false))).to.equal('cool-glow');
     expect(proposeEffect('cloth', glow(0.3))).to.equal('lit-by-glow');

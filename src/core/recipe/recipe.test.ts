@@ -7,6 +7,7 @@ import {
   SCHOOLS,
   bodyOf,
   familyOf,
+  fillPaper,
   gentleRecipe,
   pencilsFor,
   pencilsOf,
@@ -214,7 +215,9 @@ describe('fewer hours', () => {
 
 describe('checking a recipe', () => {
   const check = (family: Family, widthsMm = [8], edits = {}) => {
-    const recipe = withEdits(compileRecipe('blend', 'base-coat-first', family, ofWidths(widthsMm)), edits);
+    const compiled = compileRecipe('blend', 'base-coat-first', family, ofWidths(widthsMm));
+    const filled = fillPaper(compiled, ofWidths(widthsMm), (pencil) => optics.get(pencil), ground);
+    const recipe = withEdits(filled, edits);
     return checkRecipe(recipe, ofWidths(widthsMm), optics, ground).map((finding) => finding.kind);
   };
 

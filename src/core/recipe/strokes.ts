@@ -1,7 +1,7 @@
 /** How the pencil moves. */
 export const STROKES = [
   ...(['small circles', 'one direction', 'hatching', 'cross-hatching'] as const),
-  ...(['following the contour', 'flicks', 'stippling', 'scumbling'] as const),
+  ...(['following the contour', 'flicks', 'stippling', 'scumbling', 'fine lines'] as const),
 ] as const;
 export type Stroke = (typeof STROKES)[number];
 
@@ -13,6 +13,7 @@ export const STROKE_LEAVES: Readonly<Partial<Record<Stroke, number>>> = {
   stippling: 0.1,
   scumbling: 0.8,
   hatching: 0.8,
+  'fine lines': 0.15,
 };
 
 /** Which way strokes run. */

@@ -1,3 +1,4 @@
+import { type Pressure, PRESS } from '../laydown/index.ts';
 import { alwaysStays, worthOf } from './layer-kinds.ts';
 import type { Layer } from './schemas.ts';
 import { type Recipe } from './recipe.ts';
@@ -55,13 +56,16 @@ export function trimToMinutes(
   return { recipes: new Map(recipes), lost };
 }
 
+/** The hardest that a gentle hand presses. */
+export const GENTLE: Pressure = 'medium';
+
 /** A recipe for a gentle hand: nothing firmer than medium, gone over once more where it was. */
 export function gentleRecipe(recipe: Recipe): Recipe {
   return {
     ...recipe,
     layers: recipe.layers.map((layer) =>
-      layer.pressure === 'firm' || layer.pressure === 'burnish'
-        ? { ...layer, pressure: 'medium', passes: Math.min(6, layer.passes + 1) }
+      PRESS[layer.pressure] > PRESS[GENTLE]
+        ? { ...layer, pressure: GENTLE, passes: Math.min(6, layer.passes + 1) }
         : layer,
     ),
   };

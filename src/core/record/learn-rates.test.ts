@@ -10,7 +10,7 @@ const timed = (
   pickUpSeconds: number | null = null,
 ): TimedStep => {
   const laying = { coveredMm2, point, passes: 2, regions: 3, picksUp: pickUpSeconds !== null };
-  return { ...laying, actualMinutes: pace * minutesFor(coveredMm2, 1, laying) + (pickUpSeconds ?? 0) / 60 };
+  return { ...laying, actualMinutes: pace * minutesFor(coveredMm2, laying) + (pickUpSeconds ?? 0) / 60 };
 };
 const many = (count: number, pace: number, point?: TimedStep['point']) =>
   Array.from({ length: count }, () => timed(pace, point));

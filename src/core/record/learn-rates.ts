@@ -41,7 +41,7 @@ function learntPickUp(steps: readonly TimedStep[]): number {
   const pace = paceOf(onward, assumed);
   const took = steps
     .filter((step) => step.picksUp && isPlausible(step, assumed))
-    .map((step) => 60 * (step.actualMinutes - minutesFor(step.coveredMm2, 1, step, pace)));
+    .map((step) => 60 * (step.actualMinutes - minutesFor(step.coveredMm2, step, pace)));
   if (pace.learntFrom === 0 || took.length < ENOUGH_STEPS) return assumed;
   const learnt = Math.min(LONGEST_PICK_UP, Math.max(0, median(took)!));
   return (took.length * learnt + ASSUMED_COUNTS * assumed) / (took.length + ASSUMED_COUNTS);
@@ -74,7 +74,7 @@ function paceOf(steps: readonly TimedStep[], pickUpSeconds: number): Rates {
 /** What a step took without its pick-up over what was assumed for it. */
 function ratioOf(step: TimedStep, pickUpSeconds: number): number {
   const laying = step.actualMinutes - (step.picksUp ? pickUpSeconds / 60 : 0);
-  return laying / minutesFor(step.coveredMm2, 1, step);
+  return laying / minutesFor(step.coveredMm2, step);
 }
 
 function isPlausible(step: TimedStep, pickUpSeconds: number): boolean {

@@ -1,5 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import {
+  type FieldSamples,
   type FormedThing,
   type Highlight,
   type Lighting,
@@ -7,6 +8,7 @@ import {
   type PageGeometry,
   coarsePageOf,
   lightOfPage,
+  sampleFields,
 } from '../light/index.ts';
 import { type InkShare, type PageIndex, coarseInkShare } from '../lineart/index.ts';
 import { type Painted, type ToneStack } from '../preview/index.ts';
@@ -28,6 +30,9 @@ interface Sized {
 
 /** So many stacks of tones are kept; a large page of many things uses a few hundred. */
 const MOST_TABLES = 600;
+
+/** Light is sampled at so many pixels a mm. */
+const SAMPLED_PER_MM = 3;
 
 /** A first look and an exact one, and both at another size. */
 const MOST_PICTURES = 4;
@@ -87,6 +92,11 @@ export class OpenPage {
       sized.key = key;
     }
     return sized.lit;
+  }
+
+  /** What light does on each of its regions, by region id. @throws RangeError as lightOfPage does */
+  samples(things: readonly FormedThing[], lighting: Lighting): Map<number, FieldSamples> {
+    return sampleFields(this.lit(things, lighting, Math.max(1, Math.round(this.index.pixelsPerMm / SAMPLED_PER_MM))));
   }
 
   #at(step: number): Sized {

@@ -1,6 +1,7 @@
 /** How a thing turns away from the eye, as the artist means it. */
 export type TrueForm =
   | 'flat'
+  | 'plane'
   | 'ball'
   | 'tube'
   | 'cone'

@@ -7,7 +7,7 @@ import { onPaper } from '../../core/tray/index.ts';
 import { type PlanEdit, USUAL_GLOW, giveFamilies, setGlow, thingsOf } from '../../plan/index.ts';
 import { benchPlanFrom, openSteps } from '../../order/index.ts';
 import { asTrayPencil } from '../../pencils/index.ts';
-import { deriveRecipes, summariseSheet } from '../../plan/derive/index.ts';
+import { type PlannedPage, deriveRecipes, summariseSheet } from '../../plan/derive/index.ts';
 import { type DemoPencil } from '../pencils/index.ts';
 import { EVENINGS, OWN_FAMILIES } from './evenings.ts';
 
@@ -59,7 +59,7 @@ export interface BegunBench {
 /** What each finished evening was worked by, and an order for the rest. */
 export async function beginBench(
   sheet: { plan: Plan; revision: number },
-  meta: RegionsMeta,
+  page: PlannedPage,
   pencils: readonly DemoPencil[],
 ): Promise<BegunBench[]> {
   const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
@@ -68,9 +68,9 @@ export async function beginBench(
     paperById(sheet.plan.page.paper),
   );
   const value = new Map(laid.map(({ id, body }) => [id, body[0]]));
-  const recipes = deriveRecipes(sheet.plan, meta, byId);
+  const recipes = deriveRecipes(sheet.plan, page, byId);
   const hand = { pencils: byId, valueOf: (id: string) => value.get(id) ?? 50 };
-  const { steps, leftOut } = openSteps(sheet.plan, meta, recipes, hand, []);
+  const { steps, leftOut } = openSteps(sheet.plan, page, recipes, hand, []);
   const nameOf = new Map(thingsOf(sheet.plan).map(({ id, name }) => [id, name]));
   const evening = ({ thingId }: Step) => EVENINGS.findIndex(({ things }) => things.includes(nameOf.get(thingId) ?? ''));
   const { openThings, sittingMinutes } = sheet.plan.bench;

@@ -1,7 +1,7 @@
 import type { Plan, Thing } from '../../contracts/index.ts';
 import { ASSUMED_RATES, type Rates, makeSteps } from '../../core/bench/index.ts';
-import { type Region } from '../../core/lineart/index.ts';
-import { type LostLayer, type Recipe, gentleRecipe, trimToMinutes } from '../../core/recipe/index.ts';
+import { type LostLayer, type Recipe, trimToMinutes } from '../../core/recipe/index.ts';
+import { type PlannedRegion } from './things-in-light.ts';
 import { regionsOfThings } from './things-regions.ts';
 import { thingsOf } from '../select.ts';
 
@@ -21,17 +21,16 @@ export interface Hours {
 const IMPORTANCE: Record<Thing['importance'], number> = { little: 0.5, usual: 1, much: 2 };
 const FOCUS = 2;
 
-/** Keeps a page's recipes to a gentle hand and to so many evenings, where that is wished. */
+/** Keeps a page's recipes to so many evenings, where that is wished. */
 export function withinHours(
   plan: Plan,
-  regions: readonly Region[],
+  regions: readonly PlannedRegion[],
   recipes: ReadonlyMap<string, Recipe>,
   rates: Rates = ASSUMED_RATES,
 ): Hours {
   const own = regionsOfThings(plan, regions);
-  const wished = new Map([...recipes].map(([id, recipe]) => [id, plan.hours.gentle ? gentleRecipe(recipe) : recipe]));
   const things = thingsOf(plan).flatMap(({ id, importance, focus }) => {
-    const recipe = wished.get(id);
+    const recipe = recipes.get(id);
     if (!recipe) return [];
     const steps = makeSteps([{ id, regions: own.get(id) ?? [], recipe }], { valueOf: () => 0, rates });
     const minutes = new Map<string, number>();
@@ -45,7 +44,7 @@ export function withinHours(
   const whole = things.reduce((sum, { minutes }) => sum + [...minutes.values()].reduce((p, q) => p + q, 0), 0);
   const { learntFrom: ratesFrom } = rates;
   const { evenings } = plan.hours;
-  if (evenings === null) return { recipes: wished, whole, minutes: whole, lost: [], ratesFrom };
+  if (evenings === null) return { recipes: new Map(recipes), whole, minutes: whole, lost: [], ratesFrom };
   const { recipes: trimmed, lost } = trimToMinutes(things, evenings * plan.bench.sittingMinutes);
   return {
     recipes: trimmed,

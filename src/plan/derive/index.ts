@@ -1,8 +1,9 @@
 /** derive: what a plan comes to on its page: forms, recipes, hours, reflections, what a palette must know. */
-export { type PencilsHere, RecipeContexts } from './recipe-contexts.ts';
+export { type LaidOn, type PencilsHere, RecipeContexts } from './recipe-contexts.ts';
 export { deriveHours, deriveRecipes, proposedEffects } from './derive.ts';
-export { type PlannedPage, deriveForms, formedThings } from './things-in-light.ts';
+export { type PlannedPage, type PlannedRegion, deriveForms, formedThings, withLight } from './things-in-light.ts';
 export { groundsOf } from './grounds.ts';
+export { litPage } from './lit-page.ts';
 export { type Hours, withinHours } from './hours.ts';
 export { type DerivedSheet, laidSheet } from './laid-sheet.ts';
 export { regionsOfThings } from './things-regions.ts';

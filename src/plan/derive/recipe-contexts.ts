@@ -1,21 +1,18 @@
 import type { Pencil, Plan } from '../../contracts/index.ts';
 import { isWarm, labOfHex, oklchOfLab, wheelOfHue } from '../../core/colour/index.ts';
-import {
-  type Paper,
-  layPasses,
-  bareGround,
-  paperById,
-  pencilOptics,
-  pencilTypeById,
-} from '../../core/laydown/index.ts';
+import { bareGround, layPasses, pencilOptics, pencilTypeById } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
 import { type FormedThing, formById, materialOf } from '../../core/light/index.ts';
 import { type Family, type LightOnThing, type RegionContext, bodyOf } from '../../core/recipe/index.ts';
-import { asTrayPencil } from '../../pencils/index.ts';
+import { type PaperModel, paperModelOf } from '../../pencils/index.ts';
+import { type PlannedRegion } from './things-in-light.ts';
 import { glowsOf, thingsOf } from '../select.ts';
 
 /** The pencils that are here, by id. */
 export type PencilsHere = ReadonlyMap<string, Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity'>>;
+
+/** The paper that a sheet is coloured on, and its pencils as they are on it. */
+export type LaidOn = Pick<PaperModel, 'paper' | 'trayPencil'>;
 
 /** A white covers from this opacity on, L* and OKLCH chroma of its masstone. */
 const WHITE = { opacity: 0.6, value: 93, chroma: 0.02 };
@@ -32,20 +29,21 @@ interface Box {
 /** What the recipes of a page's things are fitted to. */
 export class RecipeContexts {
   readonly #plan: Plan;
-  readonly #regions: ReadonlyMap<string, readonly Region[]>;
+  readonly #regions: ReadonlyMap<string, readonly PlannedRegion[]>;
   readonly #formed: ReadonlyMap<string, FormedThing>;
   readonly #pencils: PencilsHere;
   readonly #boxes: ReadonlyMap<string, Box>;
   readonly #minor: ReadonlySet<string>;
-  readonly #paper: Paper;
+  readonly #on: LaidOn;
   readonly #white: string | null;
   readonly #labs = new Map<string, ReturnType<NonNullable<RegionContext['labOf']>>>();
 
   constructor(
     plan: Plan,
-    regions: ReadonlyMap<string, readonly Region[]>,
+    regions: ReadonlyMap<string, readonly PlannedRegion[]>,
     formed: readonly FormedThing[],
     pencils: PencilsHere,
+    on: LaidOn = paperModelOf(plan.page.paper),
   ) {
     this.#plan = plan;
     this.#regions = regions;
@@ -55,7 +53,7 @@ export class RecipeContexts {
     this.#minor = new Set(
       thingsOf(plan).flatMap(({ id, importance, focus }) => (importance === 'little' && !focus ? [id] : [])),
     );
-    this.#paper = paperById(plan.page.paper);
+    this.#on = on;
     this.#white = whiteIn(pencils);
   }
 
@@ -75,7 +73,7 @@ export class RecipeContexts {
       shown: this.#shownIn(id),
       labOf: (pencil) => this.#labOf(pencil),
       typeOf: (pencil) => this.#pencils.get(pencil)?.type,
-      paperValue: labOfHex(this.#paper.tint)[0],
+      paperValue: labOfHex(this.#on.paper.tint)[0],
       white: this.#white,
     };
   }
@@ -151,8 +149,8 @@ export class RecipeContexts {
   #labOf(id: string) {
     const pencil = this.#pencils.get(id);
     if (!this.#labs.has(id) && pencil) {
-      const optics = pencilOptics(asTrayPencil(pencil));
-      this.#labs.set(id, layPasses(bareGround(this.#paper), [{ pencil: optics, pressure: 'medium' }]).lab);
+      const optics = pencilOptics(this.#on.trayPencil(pencil));
+      this.#labs.set(id, layPasses(bareGround(this.#on.paper), [{ pencil: optics, pressure: 'medium' }]).lab);
     }
     return this.#labs.get(id);
   }

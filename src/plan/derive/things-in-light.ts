@@ -1,12 +1,22 @@
 import type { Plan, RegionsMeta } from '../../contracts/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
-import { type FormedThing, proposeForm, sourcesOf } from '../../core/light/index.ts';
-import { effectById } from '../../core/recipe/index.ts';
+import { type FieldSamples, type FormedThing, proposeForm, sourcesOf } from '../../core/light/index.ts';
+import { type LitRegion, effectById } from '../../core/recipe/index.ts';
 import { regionsOfThings } from './things-regions.ts';
 import { lightingOf, thingsOf } from '../select.ts';
 
+/** A region as plans speak of it, with what light does on it where that is known. */
+export type PlannedRegion = Region & Pick<LitRegion, 'lit'>;
+
 /** A page as plans speak of it. */
-export type PlannedPage = Pick<RegionsMeta, 'regions' | 'neighbours'>;
+export interface PlannedPage extends Pick<RegionsMeta, 'neighbours'>, Partial<Pick<RegionsMeta, 'seen'>> {
+  regions: readonly PlannedRegion[];
+}
+
+/** A page whose regions know what light does on them. */
+export function withLight<Page extends PlannedPage>(page: Page, samples: ReadonlyMap<number, FieldSamples>): Page {
+  return { ...page, regions: page.regions.map((region) => ({ ...region, lit: samples.get(region.id) })) };
+}
 
 /** The form of each thing: chosen, or proposed from what it is made of and where its largest region lies. */
 export function deriveForms(plan: Plan, regions: readonly Region[]): Map<string, string> {

@@ -10,11 +10,9 @@ import {
 import { type Rates, validateSequence } from '../../core/bench/index.ts';
 import { type TimedStep, MOST_STEPS, learnRates } from '../../core/record/index.ts';
 import { minutesWorked } from '../../order/index.ts';
-import { paperModelOf } from '../../pencils/index.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import { benchPlans, benchSteps, sheets, stepLog } from '../db/schema.ts';
 import { NO_SHEET, Refused, orNotFound, refuseMissing } from '../refused.ts';
-import { listFits } from './swatches.ts';
 import { listPencils } from './trays.ts';
 
 type StepRow = typeof benchSteps.$inferSelect;
@@ -289,13 +287,9 @@ export async function readRecord(db: Querying, sheetId: string): Promise<RecordE
 
 /** How fast this person works, by what is logged of this sheet and others that came the same way: the newest steps. */
 export async function ratesOf(db: Querying, sheetId: string): Promise<Rates> {
-  const [sheet] = await db
-    .select({ origin: sheets.origin, trayId: sheets.trayId, paper: sheets.paper })
-    .from(sheets)
-    .where(eq(sheets.id, sheetId));
-  const { origin, trayId, paper } = orNotFound(sheet, NO_SHEET);
-  const { hand } = paperModelOf(paper, [], await listFits(db, trayId)).paper;
-  return { ...(await learntRates(db, origin)), hand };
+  const [sheet] = await db.select({ origin: sheets.origin }).from(sheets).where(eq(sheets.id, sheetId));
+  const { origin } = orNotFound(sheet, NO_SHEET);
+  return learntRates(db, origin);
 }
 
 /** How fast this person works, by what is logged of all sheets that came the same way. */

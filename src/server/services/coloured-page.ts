@@ -5,8 +5,8 @@ import { type GreyImage, inkShareOf, rgbOfRgba } from '../../core/lineart/index.
 import { OpenPage, renderSheet } from '../../core/render/index.ts';
 import { type Run, checkpoints } from '../../core/run/index.ts';
 import { laidLayers } from '../../order/index.ts';
-import { asTrayPencil } from '../../pencils/index.ts';
-import { deriveRecipes, formedThings, groundsOf, laidSheet } from '../../plan/derive/index.ts';
+import { asTrayPencil, paperModelOf } from '../../pencils/index.ts';
+import { deriveRecipes, formedThings, groundsOf, laidSheet, litPage } from '../../plan/derive/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
@@ -15,6 +15,7 @@ import { benchState, ratesOf } from './bench.ts';
 import { printOnPaper } from './print-on-paper.ts';
 import { readIndex } from './regions.ts';
 import { sheetState } from './sheets.ts';
+import { listFits } from './swatches.ts';
 import { listPencils } from './trays.ts';
 
 /** RGB pixels of a page on its paper. */
@@ -50,8 +51,11 @@ async function laidColour(
   const { plan, trayId } = await sheetState(db, sheetId);
   const index = await readIndex(db, sheetId);
   await checkpoint(0.3, 'looking at what is laid');
-  const stored = new Map((await listPencils(db, trayId)).map((pencil) => [pencil.id, pencil]));
-  const recipes = deriveRecipes(plan, index, stored, await ratesOf(db, sheetId));
+  const pencils = await listPencils(db, trayId);
+  const stored = new Map(pencils.map((pencil) => [pencil.id, pencil]));
+  const planned = paperModelOf(plan.page.paper, pencils, await listFits(db, trayId));
+  const page = new OpenPage(index);
+  const recipes = deriveRecipes(plan, litPage(page, plan), stored, await ratesOf(db, sheetId), planned);
   const bench = await benchState(db, sheetId);
   const done = new Set(bench.done.map((entry) => entry.stepId));
   const upTo = Object.fromEntries(
@@ -65,5 +69,5 @@ async function laidColour(
     paper: paperById(plan.page.paper),
     pencils: new Map([...stored].map(([id, pencil]) => [id, asTrayPencil(pencil)])),
   };
-  return renderSheet(new OpenPage(index), index.ink ?? inkShareOf(print), laidSheet(plan, derived, upTo), { step: 1 });
+  return renderSheet(page, index.ink ?? inkShareOf(print), laidSheet(plan, derived, upTo), { step: 1 });
 }

@@ -5,7 +5,8 @@ import sharp from 'sharp';
 import { type DemoState, USUAL_FINDING, emptyPlan } from '../../contracts/index.ts';
 import { findRegions, inkShareOf } from '../../core/lineart/index.ts';
 import { DEMO_TRAY, type DemoDesk, type DemoSheet, seedDemo } from '../../demo/index.ts';
-import { regionsKey } from '../../plan/derive/index.ts';
+import { OpenPage } from '../../core/render/index.ts';
+import { litPage, regionsKey } from '../../plan/derive/index.ts';
 import { keepBlob, readBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import {
@@ -23,8 +24,8 @@ import {
 import { NO_SHEET, refuseMissing } from '../refused.ts';
 import { logSteps, storeBenchPlan } from './bench.ts';
 import { nameFromKey } from './page-key.ts';
-import { packIndex, readRegions, storeRegions } from './regions.ts';
-import { editPlan, planColumns } from './sheets.ts';
+import { packIndex, readIndex, readRegions, storeRegions } from './regions.ts';
+import { editPlan, planColumns, sheetState } from './sheets.ts';
 
 const LAID_OUT = 'demo laid out';
 const REMOVED = 'removed';
@@ -71,6 +72,10 @@ export function demoDesk(db: Database, folder: URL): DemoDesk {
     addSheet: (sheet) => addSheet(db, folder, sheet),
     findAndName: (sheetId) => findAndName(db, sheetId),
     changePlan: (sheetId, label, edit) => editPlan(db, sheetId, { id: nanoid(), stage: 'wheel', label }, edit),
+    async litPage(sheetId) {
+      const { plan } = await sheetState(db, sheetId);
+      return litPage(new OpenPage(await readIndex(db, sheetId)), plan);
+    },
     async addBench(sheetId, plan, log) {
       await storeBenchPlan(db, sheetId, plan);
       if (log.length > 0) await logSteps(db, sheetId, log);

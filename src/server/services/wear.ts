@@ -4,7 +4,7 @@ import type { PencilWear } from '../../contracts/index.ts';
 import { type Rates } from '../../core/bench/index.ts';
 import { readPlan } from '../../plan/index.ts';
 import { laidLayers, plannedWear } from '../../order/index.ts';
-import { paperModelOf } from '../../pencils/index.ts';
+import { type PaperModel, paperModelOf } from '../../pencils/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { plannedWear as kept, sheets } from '../db/schema.ts';
 import { NO_SHEET, refuseMissing } from '../refused.ts';
@@ -42,10 +42,10 @@ export async function listWear(db: Database, trayId: string): Promise<PencilWear
   const all = new Map<string, PencilWear>();
   for (const { id, title, origin, paper, revision, regionsFrom, madeFor, content } of rows) {
     if (!regionsFrom) continue;
-    const { hand } = paperModelOf(paper, [], fits).paper;
-    const own = { ...rates.get(origin)!, hand };
-    const stamp = digest([revision, far.get(id), pencils, own]);
-    const worn = madeFor === stamp ? content! : await workOut(db, id, stamp, pencils, own);
+    const own = rates.get(origin)!;
+    const stamp = digest([revision, far.get(id), pencils, fits, own]);
+    const on = paperModelOf(paper, pencils, fits);
+    const worn = madeFor === stamp ? content! : await workOut(db, id, stamp, pencils, own, on);
     for (const { pencilId, lengthMm, points } of worn) {
       const before = all.get(pencilId) ?? { pencilId, lengthMm: 0, points: 0, sheets: [] };
       all.set(pencilId, {
@@ -65,6 +65,7 @@ async function workOut(
   madeFor: string,
   pencils: Awaited<ReturnType<typeof listPencils>>,
   rates: Rates,
+  on: PaperModel,
 ): Promise<SheetWear> {
   const [sheet] = await db.select({ plan: sheets.plan }).from(sheets).where(eq(sheets.id, id));
   refuseMissing(sheet, NO_SHEET);
@@ -72,7 +73,7 @@ async function workOut(
   const done = new Set(bench.done.map(({ stepId }) => stepId));
   const laid = (thingId: string, layers: readonly { id: string }[]) =>
     bench.plan ? laidLayers(thingId, layers, done, bench.plan.steps) : 0;
-  const worn = plannedWear(readPlan(sheet.plan), await readRegions(db, id), pencils, laid, rates);
+  const worn = plannedWear(readPlan(sheet.plan), await readRegions(db, id), pencils, laid, rates, on);
   const content = [...worn].map(([pencilId, { lengthMm, points }]) => ({ pencilId, lengthMm, points }));
   await db
     .insert(kept)

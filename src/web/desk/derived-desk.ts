@@ -40,8 +40,8 @@ const pencilsById = createSelector(
   (pencils) => new Map(pencils.map((pencil) => [pencil.id, pencil])),
 );
 const hoursOf = createSelector(
-  [planOf, pageOf, pencilsById, ({ rates }: LoadedSheet) => rates],
-  (plan, page, pencilById, rates) => deriveHours(plan, page ?? NO_PAGE, pencilById, rates),
+  [planOf, pageOf, pencilsById, ({ rates }: LoadedSheet) => rates, ({ paperModel }: LoadedSheet) => paperModel],
+  (plan, page, pencilById, rates, paperModel) => deriveHours(plan, page ?? NO_PAGE, pencilById, rates, paperModel),
 );
 const recipesOf = createSelector([hoursOf], ({ recipes }) => new Map(recipes), asBefore);
 const groundsUnder = createSelector([planOf, pageOf], (plan, page) => groundsOf(plan, page?.seen), asBefore);

@@ -16,6 +16,7 @@ import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
 import { loadPicture, loadRegions } from './load-page.ts';
 import { pictureUrl } from './picture-url.ts';
+import { useLitPage } from './use-lit-page.ts';
 
 // Every stage asks them at once; they load while the sheet is fetched.
 pageJobs.prepare();
@@ -32,7 +33,10 @@ export function SheetOnDesk() {
   const picture = useLoaded(sheet ? `${sheet.id} ${sheet.picture.hash}` : null, () =>
     loadPicture(sheet!.id, sheet!.picture.hash),
   );
-  const page = usePage(sheet);
+  const found = usePage(sheet);
+  const lit = useLitPage(sheet, isFound(found) ? found : null);
+  // The page is on its way until its light is known too: recipes are fitted to that.
+  const page = isFound(found) ? (lit ?? 'loading') : found;
   const laid = useLaid(pencils ?? NO_PENCILS, use);
   // A stage once shown stays: its keys, its scroll and what is under way there outlive regions that are found anew.
   const [shown, setShown] = useState<string | null>(null);
@@ -49,7 +53,7 @@ export function SheetOnDesk() {
       paperModel={use}
       picture={picture.value}
       laid={laid}
-      page={page === 'loading' || unread !== null ? null : (page as PageRegions | null)}
+      page={isFound(page) ? page : null}
     >
       <Outlet />
     </WithDerived>
@@ -72,6 +76,10 @@ function WithDerived({ sheet, pencils, paperModel, picture, laid, page, children
   return (
     <DeskContext value={deskOf({ sheet, pencils, paperModel, picture, page, laid, rates })}>{children}</DeskContext>
   );
+}
+
+function isFound(page: ReturnType<typeof usePage>): page is PageRegions {
+  return page !== null && typeof page === 'object' && 'index' in page;
 }
 
 /** The regions that were found on the sheet as it is; null where none hold for it. */

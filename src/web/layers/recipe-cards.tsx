@@ -109,7 +109,7 @@ function effectName(id: string): string {
 
 /** Lays things by a card, and says which things are like this one: of the same material and with a family. */
 function useGiving(thing: Thing) {
-  const { sheet, page, pencilById } = useDesk();
+  const { sheet, page, pencilById, paperModel } = useDesk();
   const { plan } = sheet;
   const change = usePlanChange(sheet.id, 'layers');
   const like = thingsOf(plan).filter(
@@ -121,7 +121,7 @@ function useGiving(thing: Thing) {
   const give = (card: Card, things: readonly Thing[], name: string) => {
     if (!page) return;
     const regions = regionsOfThings(plan, page.regions);
-    const contexts = new RecipeContexts(plan, regions, formedThings(plan, page), pencilById);
+    const contexts = new RecipeContexts(plan, regions, formedThings(plan, page), pencilById, paperModel);
     const lost: string[] = [];
     const laid: Record<string, AboutThing> = {};
     try {

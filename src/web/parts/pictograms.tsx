@@ -20,6 +20,7 @@ const STROKE_PATHS: Record<Stroke, string> = {
   'cross-hatching': 'M7 20 19 8M14 21 26 9M21 21 33 9M9 9l12 12M17 8l13 13M26 8l8 8',
   stippling: 'M8 18v.1M13 11v.1M16 20v.1M20 14v.1M24 8v.1M25 20v.1M29 14v.1M33 19v.1M35 9v.1M11 22v.1M21 22v.1',
   scumbling: 'M6 18c4-9 8-9 7-3s6 7 8 0 8-7 6 0-2 7 4 3 6-8 8-3M9 11c4-3 9-4 13-2s10 1 13-2',
+  'fine lines': 'M6 20C14 18 18 12 20 5M18 21C24 19 30 14 37 12M9 10 14 13M27 8 31 11',
   flicks: 'M6 21Q9 11 15 7M15 22Q18 12 24 8M24 21Q27 11 33 7M32 22Q34 14 39 10',
   'following the contour': 'M6 20C8 8 34 8 38 20M11 21c3-7 19-7 22 0M16 22c2-4 10-4 12 0',
 };

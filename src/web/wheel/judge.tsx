@@ -97,16 +97,17 @@ function Judged(props: {
   chosen: readonly number[];
 }) {
   const { title, families, view, summary, colours, chosen } = props;
-  const { sheet, page, pencilById, rates } = useDesk();
+  const { sheet, page, pencilById, paperModel, rates } = useDesk();
   const pick = usePickThing();
   const audit = useAudit(summary, colours);
   const recipes = useMemo(() => {
     if (!page) return null;
-    const all = deriveRecipes(edited(sheet.plan, (plan) => giveFamilies(plan, families)).plan, page, pencilById, rates);
+    const given = edited(sheet.plan, (plan) => giveFamilies(plan, families)).plan;
+    const all = deriveRecipes(given, page, pencilById, rates, paperModel);
     if (view !== ACCENTS) return all;
     const accents = new Set(audit?.facts.accents.map(({ id }) => id));
     return new Map([...all].filter(([id]) => accents.has(id)));
-  }, [sheet.plan, families, page, pencilById, rates, view, audit]);
+  }, [sheet.plan, families, page, pencilById, paperModel, rates, view, audit]);
   const seen = useSeen(usePreviewPixels(ALL_LAYERS, false, recipes), view);
   return (
     <figure className="flex min-w-0 flex-col" aria-label={title || 'The page'}>

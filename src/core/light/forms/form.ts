@@ -6,6 +6,10 @@ export interface Place {
   across: number;
   /** From the top (0) to the bottom (1). */
   down: number;
+  /** From the side of the whole that lies away from the light (0) to the one that the light comes from (1). */
+  toward: number;
+  /** From out of reach (0) to right beside what stands in front (1). */
+  beside: number;
 }
 
 /** A form: how a surface stands, from which follows how any light falls on it. */
@@ -24,6 +28,8 @@ export interface Form {
   lean(place: Place): number;
   /** Its tone where it lies flat in soft light; default 1, the highlight. */
   level?: number;
+  /** How much of its tone is left at a place, 0..1, for what lies flat and falls off; default all of it, everywhere. */
+  falls?(place: Place): number;
   /** Its tone in any light, for backgrounds: they care for the height on the page alone. */
   fades?(down: number): number;
   /** Where it is palest in any light; default the foot. */

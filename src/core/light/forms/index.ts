@@ -10,6 +10,7 @@ import { flat } from './flat.ts';
 import { type Form } from './form.ts';
 import { hollow } from './hollow.ts';
 import { leaf } from './leaf.ts';
+import { plane } from './plane.ts';
 import { raised } from './raised.ts';
 import { ring } from './ring.ts';
 import { tube } from './tube.ts';
@@ -18,6 +19,7 @@ export { type Form, type Place } from './form.ts';
 /** Every form a thing can be given. */
 export const FORMS: readonly Form[] = [
   raised,
+  plane,
   flat,
   ball,
   tube,

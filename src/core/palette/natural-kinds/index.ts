@@ -1,17 +1,59 @@
 /** natural-kinds: what is known by its colours, one file a kind; to add one, write its file and list it here. */
 import { type Lab, oklchOfLab, turnBetween } from '../../colour/index.ts';
+import { apple } from './apple.ts';
+import { berry } from './berry.ts';
+import { brick } from './brick.ts';
+import { cloud } from './cloud.ts';
+import { copper } from './copper.ts';
+import { earth } from './earth.ts';
 import { fire } from './fire.ts';
+import { fur } from './fur.ts';
+import { gold } from './gold.ts';
+import { hair } from './hair.ts';
 import { leaf } from './leaf.ts';
-import { type ColourRange, type NaturalKind } from './natural-kind.ts';
+import { lemon } from './lemon.ts';
+import { moon } from './moon.ts';
+import { orange } from './orange.ts';
+import { pearl } from './pearl.ts';
+import { plum } from './plum.ts';
+import { silver } from './silver.ts';
 import { skin } from './skin.ts';
 import { sky } from './sky.ts';
 import { snow } from './snow.ts';
+import { stone } from './stone.ts';
+import { straw } from './straw.ts';
 import { water } from './water.ts';
 import { wood } from './wood.ts';
+import { type ColourRange, type NaturalKind } from './natural-kind.ts';
 
 export { type ColourRange, type NaturalKind } from './natural-kind.ts';
 
-export const NATURAL_KINDS: readonly NaturalKind[] = [sky, water, leaf, fire, wood, snow, skin];
+export const NATURAL_KINDS: readonly NaturalKind[] = [
+  sky,
+  water,
+  leaf,
+  fire,
+  wood,
+  snow,
+  skin,
+  gold,
+  copper,
+  silver,
+  stone,
+  fur,
+  hair,
+  earth,
+  brick,
+  straw,
+  cloud,
+  moon,
+  pearl,
+  lemon,
+  orange,
+  apple,
+  berry,
+  plum,
+];
 
 /**
  * The kind that a thing is of, by what it is made of or else by its name.

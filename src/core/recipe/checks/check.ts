@@ -1,5 +1,5 @@
 import { type Lab } from '../../colour/index.ts';
-import { type PencilOptics } from '../../laydown/index.ts';
+import { type Ground, type PencilOptics } from '../../laydown/index.ts';
 import type { RecipeEdits, Layer } from '../schemas.ts';
 import { type Effect, type RegionContext } from '../effects/index.ts';
 import { type Recipe } from '../recipe.ts';
@@ -53,6 +53,8 @@ export interface Look {
   /** Places in a row of the first field. */
   row: number;
   optics: ReadonlyMap<string, PencilOptics>;
+  /** What it is laid on. */
+  ground: Ground;
   /** How each pencil of the recipe comes out alone, laid medium. */
   labOf(pencil: string): Lab;
   /** The same laid as thick as it goes. */

@@ -16,6 +16,7 @@ import { largeStep } from './large-step.ts';
 import { samplePlaces } from './sample-places.ts';
 import { narrow } from './narrow.ts';
 import { opposites } from './opposites.ts';
+import { paperShows } from './paper-shows.ts';
 import { smoothMetal } from './smooth-metal.ts';
 import { weakGlow } from './weak-glow.ts';
 import { stillWet, wetPaper } from './wet-paper.ts';
@@ -31,6 +32,7 @@ export const CHECKS: readonly Check[] = [
   fullTooth,
   burnishedEarly,
   heavyDarkFirst,
+  paperShows,
   highlightLost,
   smoothMetal,
   weakGlow,
@@ -72,6 +74,7 @@ export function checkRecipe(
     recipe,
     context,
     optics,
+    ground,
     neighbours,
     paper,
     effect: effectById(recipe.effect),

@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** Where the rim ends that the light behind leaves pale. */
@@ -11,6 +11,7 @@ export const backlit: Effect = {
   says: 'A pale rim and a dark middle with little detail: each layer is smaller than the one before it.',
   suits: [],
   bySchool: false,
+  leavesBare: SMOOTH,
   lay(_school, { pencils, depth, accent }, context) {
     const rising = [...pencils].reverse();
     const [light, dark] = [rising[0]!, pencils[0]!];

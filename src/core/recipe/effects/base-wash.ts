@@ -13,6 +13,7 @@ export const baseWash: Effect = {
   says: 'A water-soluble pencil, lightly, then a wet brush; dry layers go over it once it is dry.',
   suits: [],
   bySchool: true,
+  leavesBare: 0.15,
   lay(school, family, context) {
     const own = inOrder(family, school.sketch);
     const soluble = [...family.pencils].reverse().find((pencil) => {

@@ -1,6 +1,6 @@
 import type { Family } from '../schemas.ts';
 import { type Sketch } from '../schools/index.ts';
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** A smooth passage from the family's dark to its light. */
@@ -10,6 +10,7 @@ export const blend: Effect = {
   says: 'A smooth passage from the dark pencil through the mid to the light one.',
   suits: [],
   bySchool: true,
+  leavesBare: SMOOTH,
   lay: (school, family, context) => ({ layers: fitted(inOrder(family, school.sketch), context), notes: [] }),
 };
 

@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { inOrder } from './blend.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
@@ -9,6 +9,7 @@ export const calmedNeutral: Effect = {
   says: 'A grey or the opposite is laid thinly under all of it, and the colour goes on again so that the eye sees colour.',
   suits: [],
   bySchool: true,
+  leavesBare: SMOOTH,
   lay(school, family, context) {
     const calming = family.neutral ?? family.accent;
     const own = inOrder({ ...family, neutral: null, accent: null }, school.sketch);

@@ -8,6 +8,7 @@ export const cloud: Effect = {
   says: 'The paper is the lit side; only the underside is laid, in small circles without an edge.',
   suits: [],
   bySchool: false,
+  leavesBare: 0.6,
   pale: true,
   lay(_school, { pencils, neutral }, context) {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];

@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** A cut stone: facets beside each other dark and light by the way they face, with hard edges. */
@@ -9,6 +9,7 @@ export const cutGem: Effect = {
   suits: [],
   isAsked: ({ form }, material) => form === 'faceted' && material?.id === 'gem',
   bySchool: false,
+  leavesBare: SMOOTH,
   reserves: 'turn',
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];

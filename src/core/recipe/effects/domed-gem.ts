@@ -1,15 +1,26 @@
-import { type Effect } from './effect.ts';
-import { type LayerDraft, fitted } from './fit.ts';
+import { type Effect, SMOOTH } from './effect.ts';
+import { type LayerDraft, fitted, usualWidth } from './fit.ts';
 
-/** Round stones and drops: dark right beside the highlight, then fading to a glow on the other side. */
+/** Stones narrower than this, mm, have room for one colour and white. */
+const TINY_MM = 2.4;
+/** Where the highlight begins, which no layer enters. */
+const WHITE_FROM = 0.93;
+
+/** Round stones and drops: dark at the edge and right beside the highlight, a glow between them. */
 export const domedGem: Effect = {
   id: 'domed-gem',
   name: 'domed gem',
-  says: 'Dark right beside a hard highlight, fading to a glow on the side away from the light.',
+  says: 'Dark at its edge and right beside a hard highlight, with the palest over all between: the glow of the stone.',
   suits: ['gem'],
   bySchool: false,
+  leavesBare: SMOOTH,
   reserves: 'tone',
   lay(_school, { pencils, depth }, context) {
+    if (usualWidth(context) < TINY_MM) {
+      const body = pencils[Math.floor((pencils.length - 1) / 2)]!;
+      const why = `Under ${TINY_MM} mm there is room for one colour and white.`;
+      return { layers: fitted(tiny(body), context), notes: [why] };
+    }
     const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : [];
     const plain: LayerDraft[] = [
@@ -20,7 +31,7 @@ export const domedGem: Effect = {
         pressure: 'light',
         passes: 1,
         from: 0,
-        to: 0.93,
+        to: WHITE_FROM,
         bands: 1,
         edge: 'hard',
         purpose: 'The glow of the stone, over all but the highlight, which no layer enters.',
@@ -31,23 +42,45 @@ export const domedGem: Effect = {
         pencil,
         pressure: 'medium',
         passes: 1,
-        from: 0.22 + (0.26 * k) / between.length,
-        to: 0.93,
+        from: 0.4 + (0.2 * k) / between.length,
+        to: WHITE_FROM,
         bands: 2,
         hardTo: true,
         purpose: 'Deeper towards the highlight.',
       })),
+      {
+        id: 'edge',
+        role: 'dark',
+        pencil: dark,
+        pressure: 'medium',
+        passes: 2,
+        from: 0,
+        to: 0.2,
+        bands: 2,
+        purpose: 'Dark where the dome turns away at its edge.',
+      },
       {
         id: 'shadow',
         role: 'dark',
         pencil: dark,
         pressure: 'medium',
         passes: 2,
-        from: 0.6,
-        to: 0.93,
+        from: 0.66,
+        to: WHITE_FROM,
         bands: 1,
         hardTo: true,
         purpose: 'Darkest right beside the highlight.',
+      },
+      {
+        id: 'unify',
+        role: 'light',
+        pencil: light,
+        pressure: 'firm',
+        passes: 1,
+        from: 0.08,
+        to: 0.7,
+        bands: 2,
+        purpose: 'The palest over all but the highlight and the dark beside it: the glow of the stone.',
       },
       {
         id: 'deepen',
@@ -55,8 +88,8 @@ export const domedGem: Effect = {
         pencil: dark,
         pressure: 'firm',
         passes: 1,
-        from: 0.8,
-        to: 0.93,
+        from: 0.82,
+        to: WHITE_FROM,
         bands: 3,
         edge: 'hard',
         purpose: 'Sets the hard edge of the highlight.',
@@ -66,3 +99,32 @@ export const domedGem: Effect = {
     return { layers: fitted(plain, context), notes };
   },
 };
+
+/** A stone of a millimetre or two: one colour, pressed harder at its edge, and white. */
+function tiny(pencil: string): LayerDraft[] {
+  return [
+    {
+      id: 'base',
+      role: 'light',
+      pencil,
+      pressure: 'light',
+      passes: 2,
+      from: 0,
+      to: 0.72,
+      bands: 1,
+      edge: 'hard',
+      purpose: 'Its one colour, over all but the spot of white.',
+    },
+    {
+      id: 'shadow',
+      role: 'dark',
+      pencil,
+      pressure: 'firm',
+      passes: 1,
+      from: 0,
+      to: 0.3,
+      bands: 1,
+      purpose: 'The same pressed harder along its edge.',
+    },
+  ];
+}

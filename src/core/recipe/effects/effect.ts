@@ -1,12 +1,13 @@
 import { type Lab } from '../../colour/index.ts';
 import { type Field, type Material } from '../../light/index.ts';
+import { type LitRegion } from '../covered.ts';
 import type { Family, Layer } from '../schemas.ts';
 import { type School } from '../schools/index.ts';
 
 /** What a recipe must know of the thing that it is for. */
 export interface RegionContext {
-  /** Usable width and area of each region; at least one. */
-  regions: readonly { usableWidthMm: number; areaMm2: number }[];
+  /** Each region that it is laid on; at least one. */
+  regions: readonly LitRegion[];
   /** Whether it matters little, so that layers which only refine it are not worth laying. Default not. */
   minor?: boolean;
   /** From the top of the thing to its foot, mm. Default its usual width. */
@@ -46,6 +47,9 @@ export interface LightOnThing {
   form?: string;
 }
 
+/** What is meant to be smooth shows no more of the paper than this, 0..1. */
+export const SMOOTH = 0.04;
+
 /** An effect: what a family of pencils is made to look like. */
 export interface Effect {
   id: string;
@@ -57,6 +61,11 @@ export interface Effect {
   isAsked?(lit: LightOnThing, material: Material | undefined): boolean;
   /** Whether it is laid in the order of the school; others have an order of their own. */
   bySchool: boolean;
+  /**
+   * Share of the paper that may show, 0..1, where more than a whisper is laid: little where it is to be smooth, much where
+   * the grain of the paper is its texture.
+   */
+  leavesBare: number;
   /** The field at whose end its highlight stays as it is, where no layer enters that. */
   reserves?: Field;
   /** Whether it is pale in shadow too, so that it needs no step in value. */

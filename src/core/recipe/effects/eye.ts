@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** An eye: a reserved spark, the pupil dark beside it, the iris darkest at its rim and aglow opposite the spark. */
@@ -8,6 +8,7 @@ export const eye: Effect = {
   says: 'The spark is reserved first; dark right beside it and round the rim, and a glow opposite.',
   suits: [],
   bySchool: false,
+  leavesBare: SMOOTH,
   reserves: 'tone',
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];

@@ -8,6 +8,7 @@ export const furByDensity: Effect = {
   says: 'Short hatching the way the coat lies, all at one light pressure: dense in the shadow, open in the light.',
   suits: [],
   bySchool: false,
+  leavesBare: 0.3,
   lay(_school, { pencils }, context) {
     const coat = { stroke: 'hatching', direction: 'along the shape', pressure: 'light', bands: 1 } as const;
     const rising = [...pencils].reverse();

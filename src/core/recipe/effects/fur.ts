@@ -1,5 +1,9 @@
 import { type Effect } from './effect.ts';
-import { type LayerDraft, fitted } from './fit.ts';
+import { type LayerDraft, fitted, usualWidth } from './fit.ts';
+
+/** A coat at least this wide, mm, has a blend under its hairs; one narrower than this is dotted in its shadow. */
+const UNDER_MM = 15;
+const DOTS_MM = 5;
 
 /** Fur and feathers: flicks that grow denser into the shadow; the lightest whispers into the highlight. */
 export const fur: Effect = {
@@ -8,10 +12,29 @@ export const fur: Effect = {
   says: 'Flicks along the coat, denser into the shadow; no edge is hard and the lightest whispers into the highlight.',
   suits: ['fur'],
   bySchool: false,
+  leavesBare: 0.12,
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1) : pencils.slice(-1);
+    const width = usualWidth(context);
+    const dotted = width < DOTS_MM;
     const plain: LayerDraft[] = [
+      ...(width >= UNDER_MM
+        ? [
+            {
+              id: 'undercoat',
+              role: 'light' as const,
+              pencil: between.at(-1)!,
+              pressure: 'light' as const,
+              passes: 2,
+              from: 0,
+              to: 0.9,
+              bands: 1 as const,
+              stroke: 'small circles' as const,
+              purpose: 'A blend under the coat, so that no paper shows between the hairs.',
+            },
+          ]
+        : []),
       {
         id: 'base',
         role: 'light',
@@ -41,12 +64,12 @@ export const fur: Effect = {
         role: 'dark',
         pencil: dark,
         pressure: 'light',
-        passes: 2,
+        passes: dotted ? 3 : 2,
         from: 0,
         to: 0.46,
         bands: 1,
-        stroke: 'flicks',
-        purpose: 'Denser flicks where the coat turns away.',
+        stroke: dotted ? 'stippling' : 'flicks',
+        purpose: dotted ? 'Dots, denser where the short coat turns away.' : 'Denser flicks where the coat turns away.',
       },
       {
         id: 'deepen',

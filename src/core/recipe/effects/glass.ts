@@ -9,6 +9,7 @@ export const glass: Effect = {
   says: 'Mostly paper: hard dark lines near its edges, a whisper of colour between, a hard highlight.',
   suits: ['glass'],
   bySchool: false,
+  leavesBare: 0.6,
   pale: true,
   reserves: 'tone',
   lay(_school, { pencils }, context) {

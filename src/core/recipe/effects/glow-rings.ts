@@ -1,5 +1,5 @@
 import { type Material } from '../../light/index.ts';
-import { type Effect, type LightOnThing, type RegionContext } from './effect.ts';
+import { type Effect, type LightOnThing, type RegionContext, SMOOTH } from './effect.ts';
 import type { Family } from '../schemas.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
@@ -23,6 +23,7 @@ export const warmGlow: Effect = {
   suits: [],
   isAsked: (lit, material) => isRinged(lit, material, true),
   bySchool: false,
+  leavesBare: SMOOTH,
   glows: true,
   lay: (_school, family, context) => rings(family, context, 'A blush of the palest over the core.', 0.96),
 };
@@ -35,6 +36,7 @@ export const coolGlow: Effect = {
   suits: [],
   isAsked: (lit, material) => isRinged(lit, material, false),
   bySchool: false,
+  leavesBare: SMOOTH,
   glows: true,
   lay: (_school, family, context) => rings(family, context, 'Breathed on beside the core, which stays paper.', CORE),
 };

@@ -9,6 +9,7 @@ export const hammeredMetal: Effect = {
   says: 'A soft ladder first, then dents all over it: short dark commas, each with a pale spot beside it.',
   suits: [],
   bySchool: false,
+  leavesBare: 0.06,
   finish: 'hammered',
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];

@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** What shines itself: palest in its middle, its colour only towards its edge. */
@@ -8,6 +8,7 @@ export const lightSource: Effect = {
   says: 'The palest of the page: its middle hardly touched, its colour growing only towards its edge.',
   suits: ['light'],
   bySchool: false,
+  leavesBare: SMOOTH,
   pale: true,
   lay(_school, { pencils }, context) {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];
@@ -49,6 +50,17 @@ export const lightSource: Effect = {
         to: 0.68,
         bands: 2,
         purpose: 'A little deeper right at its edge.',
+      },
+      {
+        id: 'unify',
+        role: 'light',
+        pencil: light,
+        pressure: 'light',
+        passes: 1,
+        from: 0,
+        to: 0.94,
+        bands: 1,
+        purpose: 'The palest again over its colour, so that it glows and no grain shows.',
       },
     ];
     return { layers: fitted(plain, context), notes: [] };

@@ -1,10 +1,12 @@
 import { isLoose } from '../../laydown/index.ts';
 import type { Family } from '../schemas.ts';
-import { type Effect, type RegionContext } from './effect.ts';
+import { type Effect, type RegionContext, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** Bands overlap by this share of their length on either side. */
 const OVERLAP = 0.35;
+/** However near two pencils are in value, the passage between them is no shorter than this share of the background. */
+const LEAST_FADE = 0.12;
 /** A blend line moves by at most this share of a band to be hidden behind something in front. */
 const HIDES_WITHIN = 0.3;
 /** Beyond this much of a glow the dark bands keep out of it, and its core stays as it is. */
@@ -16,15 +18,13 @@ export const longGradient: Effect = {
   id: 'long-gradient',
   name: 'long gradient, equal bands',
   says: 'One band for each pencil, all equally wide, laid in order over the whole background and overlapped.',
-  suits: ['sky'],
+  suits: [],
   bySchool: false,
+  leavesBare: SMOOTH,
   lay: (_school, family, context) => {
     const { pencils } = family;
-    return inBands(
-      family,
-      context,
-      Array.from({ length: pencils.length - 1 }, (_, k) => (k + 1) / pencils.length),
-    );
+    const edges = Array.from({ length: pencils.length - 1 }, (_, k) => (k + 1) / pencils.length);
+    return inBands(family, context, edges, () => (2 * OVERLAP) / pencils.length);
   },
 };
 
@@ -33,8 +33,9 @@ export const longGradientByStep: Effect = {
   id: 'long-gradient-by-step',
   name: 'long gradient, equal steps',
   says: 'One band for each pencil; where two pencils are far apart in value, the passage between them is longer.',
-  suits: [],
+  suits: ['sky'],
   bySchool: false,
+  leavesBare: SMOOTH,
   lay(_school, family, context) {
     const { pencils } = family;
     const values = pencils.map((pencil) => context.labOf?.(pencil)?.[0]);
@@ -51,15 +52,27 @@ export const longGradientByStep: Effect = {
       last - first > 1 ? (value! - first) / (last - first) : k / Math.max(1, values.length - 1),
     );
     const edges = middles.slice(1).map((middle, k) => Math.min(0.95, Math.max(0.05, (middle + middles[k]!) / 2)));
-    return inBands(family, context, edges);
+    // A band fades over the way to the middles of those beside it, so that value changes evenly all the way.
+    return inBands(family, context, edges, (k) => {
+      const ways = [middles[k]! - (middles[k - 1] ?? NaN), (middles[k + 1] ?? NaN) - middles[k]!].filter(
+        Number.isFinite,
+      );
+      return Math.max(LEAST_FADE, ways.reduce((sum, way) => sum + way, 0) / Math.max(1, ways.length));
+    });
   },
 };
 
 /**
  * One band a pencil, from dark to light.
  * @param edges where one band ends and the next begins, 0 (dark end) to 1 (pale end), rising
+ * @param fadesOf over how much of the background a band fades at its edges
  */
-function inBands({ pencils, blender }: Family, context: RegionContext, edges: readonly number[]) {
+function inBands(
+  { pencils, blender }: Family,
+  context: RegionContext,
+  edges: readonly number[],
+  fadesOf: (band: number) => number,
+) {
   const up = context.palest === 'top';
   const place = (edge: number) => (up ? 1 - edge : edge);
   const bands = pencils.length;
@@ -73,11 +86,11 @@ function inBands({ pencils, blender }: Family, context: RegionContext, edges: re
       role: pale ? 'light' : k === 0 ? 'dark' : 'mid',
       pencil,
       pressure: 'medium',
-      passes: k === 0 ? 3 : 2,
+      passes: 2,
       field: 'along',
       from: Math.min(a, b),
       to: Math.max(a, b),
-      fades: (2 * OVERLAP) / bands,
+      fades: fadesOf(k),
       bands: 1,
       ...(context.glow && !pale && { and: { field: 'glow' as const, from: 0, to: GLOW_KEPT, fades: 0.5 } }),
       stroke: 'one direction',
@@ -118,7 +131,7 @@ function inBands({ pencils, blender }: Family, context: RegionContext, edges: re
       field: 'along',
       from: Math.min(a, b),
       to: Math.max(a, b),
-      fades: (2 * OVERLAP) / bands,
+      fades: fadesOf(0),
       bands: 1,
       stroke: 'one direction',
       direction: 'level',

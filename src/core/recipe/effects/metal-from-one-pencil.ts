@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** Metal for very small parts: one pencil in varied pressure. */
@@ -8,6 +8,7 @@ export const metalFromOnePencil: Effect = {
   says: 'One pencil, hard in the shadow and hardly at all beside the highlight, for very small parts.',
   suits: [],
   bySchool: false,
+  leavesBare: SMOOTH,
   finish: 'polished',
   reserves: 'tone',
   lay: (_school, { pencils }, context) => ({

@@ -9,6 +9,7 @@ export const pearl: Effect = {
   says: 'A soft ball of pale colours, all of them whispered, with a small highlight.',
   suits: ['pearl'],
   bySchool: false,
+  leavesBare: 0.4,
   pale: true,
   reserves: 'tone',
   lay(_school, { pencils, accent }, context) {

@@ -1,5 +1,8 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
+
+/** From here out the tip stays paper. */
+const TIP = 0.88;
 
 /** A petal with a pale tip: deep in the throat, flicked outwards, the palest whispers into the tip. */
 export const petal: Effect = {
@@ -8,6 +11,7 @@ export const petal: Effect = {
   says: 'Deep at the throat and flicked out from it, each layer shorter than the last; the tip stays pale and soft.',
   suits: [],
   bySchool: false,
+  leavesBare: SMOOTH,
   lay(_school, { pencils, accent, depth }, context) {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const between = pencils.slice(1, -1).reverse();
@@ -20,12 +24,11 @@ export const petal: Effect = {
         pencil: light,
         pressure: 'whisper',
         passes: 1,
-        field: 'out',
-        from: 0,
-        to: 1,
         bands: 1,
+        ...out(TIP),
+        fades: 0.2,
         ...flicks,
-        purpose: 'The palest over all of it, whispered into the tip.',
+        purpose: 'The palest from the throat out, lifting off before the tip, which stays bare.',
       },
       ...between.map((pencil, k): LayerDraft => ({
         id: k === 0 ? 'middle' : `middle-${k + 1}`,
@@ -74,6 +77,18 @@ export const petal: Effect = {
         ...out(0.24),
         ...flicks,
         purpose: 'The innermost dark.',
+      },
+      {
+        id: 'unify',
+        role: 'light',
+        pencil: light,
+        pressure: 'light',
+        passes: 2,
+        bands: 1,
+        ...out(TIP, 0.1),
+        fades: 0.2,
+        ...flicks,
+        purpose: 'The palest again from base to tip, softening every flick.',
       },
     ];
     return { layers: fitted(plain, context), notes: [] };

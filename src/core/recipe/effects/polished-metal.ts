@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { POINT_MM } from '../strokes.ts';
 import { type LayerDraft, fitted, overMm, usualWidth } from './fit.ts';
 import { traces } from './traces.ts';
@@ -17,6 +17,7 @@ export const polishedMetal: Effect = {
   says: 'Dark, mid and light close together with hard edges; a dark streak beside a white that stays paper.',
   suits: ['gold', 'copper', 'silver'],
   bySchool: false,
+  leavesBare: SMOOTH,
   finish: 'polished',
   reserves: 'tone',
   jumps: true,

@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** Small raised dots, studs, beads: a reserved spot, a shade on the far side, a line of dark under it. */
@@ -8,6 +8,7 @@ export const raisedDots: Effect = {
   says: 'A spot stays paper on the light’s side, the far side is shaded, and a dark line under it lifts it off the page.',
   suits: [],
   bySchool: false,
+  leavesBare: SMOOTH,
   reserves: 'tone',
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];

@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 import { traces } from './traces.ts';
 
@@ -9,6 +9,7 @@ export const satinMetal: Effect = {
   says: 'The ladder of a polished metal with soft edges: brushed, worn or cast.',
   suits: [],
   bySchool: false,
+  leavesBare: SMOOTH,
   finish: 'satin',
   lay(_school, { pencils, depth }, context) {
     const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];

@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** The side of a box, a step, a letter: a darker pencil than the face, strokes towards the vanishing point. */
@@ -8,6 +8,7 @@ export const sideFace: Effect = {
   says: 'A step darker than the face it belongs to, in strokes to the same vanishing point, deepest at the far end.',
   suits: [],
   bySchool: false,
+  leavesBare: SMOOTH,
   lay(_school, { pencils, depth, neutral }, context) {
     const dark = pencils[0]!;
     // A side takes the darker half of the face's family.

@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 import { traces } from './traces.ts';
 
@@ -9,6 +9,7 @@ export const skin: Effect = {
   says: 'Many whispered layers in small circles, colour before dark; the lightest whispers into the highlight.',
   suits: ['skin'],
   bySchool: false,
+  leavesBare: SMOOTH,
   pale: true,
   lay(_school, { pencils, accent, blender }, context) {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];

@@ -2,6 +2,9 @@ import { type Effect } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 import { traces } from './traces.ts';
 
+/** From here on snow is lit: neighbours leave no trace on it. */
+const LIT_FROM = 0.55;
+
 /** Snow and other whites: the paper is the white, and only the shadows are laid, in colour before grey. */
 export const snow: Effect = {
   id: 'snow',
@@ -9,9 +12,10 @@ export const snow: Effect = {
   says: 'The paper is the white: only shadows are laid, in the colours of sky and neighbours, grey last if at all.',
   suits: ['snow'],
   bySchool: false,
+  leavesBare: 0.6,
   pale: true,
   reserves: 'tone',
-  lay(_school, { pencils, neutral }, context) {
+  lay(_school, { pencils, neutral, accent }, context) {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const plain: LayerDraft[] = [
       {
@@ -36,7 +40,22 @@ export const snow: Effect = {
         bands: 1,
         purpose: 'Deeper where the white turns away.',
       },
-      ...traces(context),
+      ...traces(context, { and: { from: 0, to: LIT_FROM, hardTo: true } }),
+      ...(accent
+        ? [
+            {
+              id: 'accent',
+              role: 'accent' as const,
+              pencil: accent,
+              pressure: 'whisper' as const,
+              passes: 1,
+              from: 0.6,
+              to: 0.86,
+              bands: 2 as const,
+              purpose: 'A breath of a pale warm on the side of the sun.',
+            },
+          ]
+        : []),
       ...(neutral
         ? [
             {

@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** Still water: a deepening ground, and what stands above it repeated darker, cooler and with less contrast. */
@@ -8,6 +8,7 @@ export const stillWater: Effect = {
   says: 'Level strokes throughout; deeper towards the viewer, and what stands above it upside down under a veil of the water.',
   suits: ['water'],
   bySchool: false,
+  leavesBare: SMOOTH,
   lay(_school, { pencils }, context) {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const body = pencils[Math.floor((pencils.length - 1) / 2)]!;
@@ -69,7 +70,7 @@ export const stillWater: Effect = {
         passes: 2,
         ...level,
         field: 'along',
-        from: 0.5,
+        from: 0.45,
         to: 1,
         fades: 0.5,
         purpose: 'Deeper towards the viewer.',
@@ -86,6 +87,19 @@ export const stillWater: Effect = {
         to: 1,
         fades: 0.3,
         purpose: 'The deepest water, with a few level strokes left open.',
+      },
+      {
+        id: 'unify',
+        role: 'light',
+        pencil: light,
+        pressure: 'light',
+        passes: 1,
+        ...level,
+        field: 'along',
+        from: 0,
+        to: 0.4,
+        fades: 0.5,
+        purpose: 'The palest again at the far end, where water has the sky in it.',
       },
     ];
     const notes = shown.length > 0 ? [] : ['Set a water line at Light, and what stands above it is repeated here.'];

@@ -8,6 +8,7 @@ export const stone: Effect = {
   says: 'An uneven scumbled ground, then dots, dense in the shadow and sparse in the light, never in a row.',
   suits: ['stone'],
   bySchool: false,
+  leavesBare: 0.35,
   lay(_school, { pencils, neutral, depth }, context) {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const body = pencils[Math.floor((pencils.length - 1) / 2)]!;

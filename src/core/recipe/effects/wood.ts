@@ -1,4 +1,4 @@
-import { type Effect } from './effect.ts';
+import { type Effect, SMOOTH } from './effect.ts';
 import { type LayerDraft, fitted } from './fit.ts';
 
 /** Boards narrower than this, mm, show no grain. */
@@ -8,9 +8,10 @@ const GRAIN_MM = 2.5;
 export const wood: Effect = {
   id: 'wood',
   name: 'wood',
-  says: 'Every stroke runs along the grain; the grain itself is drawn last with a sharp dark pencil.',
+  says: 'Every stroke runs along the grain; the palest again over all, and the grain last with a sharp dark pencil.',
   suits: ['wood'],
   bySchool: false,
+  leavesBare: SMOOTH,
   lay(_school, { pencils, depth, accent }, context) {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1).reverse() : [];
@@ -37,7 +38,7 @@ export const wood: Effect = {
         passes: 1,
         bands: 1,
         from: 0,
-        to: 0.78 - (0.2 * k) / between.length,
+        to: 0.7 - (0.16 * k) / between.length,
         ...along,
         purpose: 'Streaks of the wood’s own colour.',
       })),
@@ -45,10 +46,10 @@ export const wood: Effect = {
         id: 'shadow',
         role: 'dark',
         pencil: dark,
-        pressure: 'light',
+        pressure: 'medium',
         passes: 2,
         from: 0,
-        to: 0.36,
+        to: 0.4,
         bands: 1,
         ...along,
         purpose: 'The edges and whatever lies under something else.',
@@ -69,6 +70,30 @@ export const wood: Effect = {
             },
           ]
         : []),
+      {
+        id: 'deepen',
+        role: depth ? 'depth' : 'dark',
+        pencil: depth ?? dark,
+        pressure: 'medium',
+        passes: 2,
+        from: 0,
+        to: 0.2,
+        bands: 3,
+        ...along,
+        purpose: 'The darkest: corners, and right under what lies over it.',
+      },
+      {
+        id: 'unify',
+        role: 'light',
+        pencil: light,
+        pressure: 'medium',
+        passes: 1,
+        from: 0.42,
+        to: 1,
+        bands: 2,
+        ...along,
+        purpose: 'The palest wood again, so that the streaks sink in.',
+      },
       ...(narrow
         ? []
         : [
@@ -76,13 +101,13 @@ export const wood: Effect = {
               id: 'grain',
               role: 'dark' as const,
               pencil: depth ?? dark,
-              pressure: 'medium' as const,
+              pressure: 'firm' as const,
               passes: 1,
               from: 0,
-              to: 0.8,
+              to: 0.62,
               bands: 2 as const,
               point: 'sharp' as const,
-              stroke: 'hatching' as const,
+              stroke: 'fine lines' as const,
               direction: 'along the shape' as const,
               purpose: 'The grain: long uneven lines that part round knots and never quite meet.',
             },

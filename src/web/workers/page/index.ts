@@ -1,6 +1,7 @@
 /** page: the jobs on the pixels of a page. */
 import { type Jobs } from '../job.ts';
 import { closeUp } from './close-up.ts';
+import { fieldSamplesJob } from './field-samples.ts';
 import { findRegionsJob } from './find-regions.ts';
 import { glowContrastsJob } from './glow-contrasts.ts';
 import { highlightsJob } from './highlights.ts';
@@ -21,6 +22,7 @@ export const PAGE_JOBS = {
   proposeThings: proposeThingsJob,
   regionPicture,
   tonePicture,
+  fieldSamples: fieldSamplesJob,
   highlights: highlightsJob,
   glowContrasts: glowContrastsJob,
   zonePicture,

@@ -1,0 +1,51 @@
+import { coveredMm2 } from './covered.ts';
+import { type EffectLayers, type RegionContext, effectById } from './effects/index.ts';
+import { fitted } from './effects/fit.ts';
+import type { Family, Layer } from './schemas.ts';
+import { MOST_FIELDS, fieldsOf } from './zone.ts';
+
+/** Where a shadow falls on less of a thing than this, it is left to the shades of its form. */
+const LEAST_SHADOW = 0.03;
+/** From this much of a shadow on it is laid, and it fades over half of what there is of it: softer the further off. */
+const FROM = 0.3;
+const FADES = 0.5;
+
+/**
+ * Layers with the shadow that falls on a thing before those of its own form, where the light throws one there: it is
+ * forgotten most. Its colour is the ground's own, deeper: the extra for deep shadow or the darkest of the family; on what
+ * is pale in shadow too it is whispered.
+ */
+export function withCastShadow(
+  { layers, notes }: EffectLayers,
+  effectId: string,
+  { pencils, depth }: Family,
+  context: RegionContext,
+): EffectLayers {
+  const { pale = false } = effectById(effectId);
+  const [shadow] = fitted(
+    [
+      {
+        id: 'cast-shadow',
+        role: 'dark',
+        pencil: (!pale && depth) || pencils[0]!,
+        pressure: pale ? 'whisper' : 'light',
+        passes: 2,
+        field: 'shadow',
+        from: FROM,
+        to: 1,
+        fades: FADES,
+        bands: 1,
+        purpose: 'The shadow that falls on it, before its own: darkest beside what casts it, softer further off.',
+      },
+    ],
+    context,
+  ) as [Layer];
+  const fields = new Set([...fieldsOf(layers), shadow.zone.field]);
+  const area = context.regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
+  const isLit = context.regions.every(({ lit }) => lit);
+  if (!isLit || fields.size > MOST_FIELDS || coveredMm2(shadow, context.regions) < LEAST_SHADOW * area)
+    return { layers, notes };
+  const form = layers.findIndex(({ role, id }) => role === 'dark' || id === 'middle');
+  const at = Math.max(0, form);
+  return { layers: [...layers.slice(0, at), shadow, ...layers.slice(at)], notes };
+}
