@@ -63,7 +63,7 @@ describe('light and effects', () => {
   it('forms are shown as sketches under the light and changed by one click', async () => {
     await choose('Brass bell');
     const forms = page.getByRole('radiogroup', { name: 'Form of Brass bell' });
-    expect(await forms.getByRole('radio').count()).to.equal(13);
+    expect(await forms.getByRole('radio').count()).to.equal(14);
     await forms.getByRole('radio', { name: 'cone' }).click();
     await page.getByText('form chosen', { exact: true }).waitFor();
     expect((await thing('Brass bell')).form).to.equal('cone');

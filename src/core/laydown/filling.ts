@@ -27,8 +27,9 @@ export function reliefAfter(
   pressure: Pressure | number,
   hand: Hand = {},
 ): Relief {
+  const { rough, stray, tooth, spread, crush, takes } = relief;
   const { specks, filled, mass } = passGeometry(relief, type, Math.min(1, pressOf(pressure, hand) * presses));
-  return { ...relief, specks, filled, mass };
+  return { rough, stray, tooth, spread, crush, takes, specks, filled, mass };
 }
 
 function laid(from: Relief, type: PencilType, pressures: readonly (Pressure | number)[], hand: Hand): Relief {

@@ -2,6 +2,8 @@ import { type Box, type PageGeometry } from './page.ts';
 
 /** What stands in front lies on a body where so much of its own outline does; where less does, it cuts the body off. */
 const LIES_ON = 0.6;
+/** What stands in front, and what of it was looked at. */
+const [OPEN, SEEN] = [1, 2];
 
 /**
  * What stands in front of a body and lies on it, as an emblem on a shield or eyes in a face: a form does not end there.
@@ -22,11 +24,21 @@ export function standingOn(
   const on = new Uint8Array(body.length);
   let found = false;
   const stack: number[] = [];
+  let part: number[] = [];
+  let [touches, elsewhere] = [0, 0];
+  const look = (within: boolean, i: number) => {
+    if (!within || front[i] === 0) {
+      if (within && body[i]! > 0) touches++;
+      else elsewhere++;
+    } else if (front[i] === OPEN) {
+      front[i] = SEEN;
+      stack.push(i);
+    }
+  };
   for (let start = 0; start < front.length; start++) {
-    if (front[start] !== 1) continue;
-    const part: number[] = [];
-    let [touches, elsewhere] = [0, 0];
-    front[start] = 2;
+    if (front[start] !== OPEN) continue;
+    [part, touches, elsewhere] = [[], 0, 0];
+    front[start] = SEEN;
     stack.push(start);
     while (stack.length > 0) {
       const i = stack.pop()!;
@@ -40,16 +52,6 @@ export function standingOn(
     if (touches < LIES_ON * (touches + elsewhere)) continue;
     found = true;
     for (const i of part) on[i] = 1;
-
-    function look(within: boolean, i: number): void {
-      if (!within || front![i] === 0) {
-        if (within && body[i]! > 0) touches++;
-        else elsewhere++;
-      } else if (front![i] === 1) {
-        front![i] = 2;
-        stack.push(i);
-      }
-    }
   }
   return found ? on : null;
 }

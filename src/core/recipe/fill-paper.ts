@@ -51,6 +51,20 @@ interface Kind {
   area: number;
 }
 
+/** What a kind of place comes to as the layers stand, and whether nothing closes it further. */
+interface State extends Kind {
+  specks: number;
+  least: number;
+  isClosed: boolean;
+}
+
+/** One way to close the paper: what changes of which layer, and how soon it is taken. */
+interface Way {
+  i: number;
+  change: Pick<Layer, 'passes' | 'pressure'>;
+  closes: number;
+}
+
 /**
  * A recipe that closes the paper as far as its effect wants it closed: layers are gone over more often, and the last over
  * all is pressed harder, up to a burnish. Where only whispers lie, or nothing, paper is meant to show.
@@ -77,13 +91,12 @@ export function fillPaper(
   const onItsOwn = kinds.filter(({ shares }) => shares.every((share, i) => i === 0 || share <= SHARES / 2));
   // Where a base coat is all that much of a thing gets, as a narrow one does, it is no mere ground for what follows.
   const isGround = onItsOwn.reduce((sum, { area }) => sum + area, 0) < BASE.alone * covered;
-  const tried = new Set<Kind>();
+  const states = kinds.map((kind): State => ({ ...kind, ...laid(kind), isClosed: false }));
   for (let added = 0; added < MOST_ADDED; added++) {
-    const open = kinds.filter((kind) => !tried.has(kind)).map((kind) => ({ kind, specks: laid(kind).specks }));
-    const above = open.filter(({ specks }) => specks > target);
-    if (above.reduce((sum, { kind }) => sum + kind.area, 0) <= EDGES * covered) break;
-    const { kind, specks } = above.reduce((a, b) => (worth(b) > worth(a) ? b : a));
-    if (!close(kind, specks)) tried.add(kind);
+    const above = states.filter(({ specks, isClosed }) => specks > target && !isClosed);
+    if (above.reduce((sum, { area }) => sum + area, 0) <= EDGES * covered) break;
+    const worst = above.reduce((a, b) => (worth(b) > worth(a) ? b : a));
+    worst.isClosed = !close(worst);
   }
   const isFilled = layers.some(({ passes, pressure }, i) => {
     const before = recipe.layers[i]!;
@@ -95,40 +108,50 @@ export function fillPaper(
     return laidOn(layers, leads, shares, bare, ground.hand);
   }
 
-  function worth({ kind, specks }: { kind: Kind; specks: number }): number {
-    return (specks - target) * kind.area;
+  function worth({ specks, area }: State): number {
+    return (specks - target) * area;
   }
 
   /**
    * Goes over one of a place's layers once more, or presses its last one harder: what closes most for its time and leaves
    * tooth for every layer, wherever it is laid.
+   * @returns whether anything did
    */
-  function close({ shares }: Kind, specks: number): boolean {
+  function close(worst: State): boolean {
+    const { shares, specks } = worst;
     const there = layers.flatMap(({ tool, role }, i) =>
       !tool && shares[i]! > SHARES / 2 && closesBy[role] ? [i] : [],
     );
-    const ways = there.flatMap((i) => {
-      const { passes, pressure, role, zone } = layers[i]!;
-      const harder = PRESSURES[PRESSURES.indexOf(pressure) + 1];
-      const isBase = i === 0 && isGround && zone.from === 0 && zone.to >= BASE.reaches;
-      const closes = closesBy[role]! * (isBase ? BASE.closes : 1);
-      const more = { i, change: { passes: passes + 1, pressure }, closes };
-      const pressed = harder && { i, change: { passes, pressure: harder }, closes: closes * PRESSING_CLOSES };
-      const isSoft = harder && PRESS[harder] <= PRESS.medium;
-      const mayPress = pressed && !isBase && (isSoft || isLastOfAll(i)) && PRESS[harder] <= PRESS[hardest];
-      const most = isBase ? MOST_BASE_PASSES : MOST_PASSES;
-      return [...(passes < most ? [more] : []), ...(mayPress ? [pressed] : [])].map((way) => {
-        const gain = specks - changed(way, () => laid({ shares }).specks);
-        return { ...way, gain, worth: (gain * way.closes) / Math.max(0.1, zone.to - zone.from) };
+    const ways = there
+      .flatMap((i) => waysToClose(i))
+      .map((way) => {
+        const { from, to } = layers[way.i]!.zone;
+        const gain = specks - changed(way, () => laid(worst)).specks;
+        return { ...way, gain, worth: (gain * way.closes) / Math.max(0.1, to - from) };
       });
-    });
-    const best = ways
-      .filter(({ gain }) => gain > LEAST_GAIN)
-      .sort((p, q) => q.worth - p.worth)
-      .find((way) => changed(way, () => leastTooth(way.i)) > full);
-    if (!best) return false;
-    Object.assign(layers[best.i]!, best.change);
-    return true;
+    for (const way of ways.filter(({ gain }) => gain > LEAST_GAIN).sort((p, q) => q.worth - p.worth)) {
+      const after = changed(way, () => states.map((state) => (state.shares[way.i]! > 0 ? laid(state) : null)));
+      if (after.some((state) => state !== null && state.least <= full)) continue;
+      Object.assign(layers[way.i]!, way.change);
+      after.forEach((state, k) => state && Object.assign(states[k]!, state));
+      return true;
+    }
+    return false;
+  }
+
+  /** Once more, or harder. */
+  function waysToClose(i: number): Way[] {
+    const { passes, pressure, role, zone } = layers[i]!;
+    const isBase = i === 0 && isGround && zone.from === 0 && zone.to >= BASE.reaches;
+    const closes = closesBy[role]! * (isBase ? BASE.closes : 1);
+    const ways: Way[] = [];
+    if (passes < (isBase ? MOST_BASE_PASSES : MOST_PASSES))
+      ways.push({ i, change: { passes: passes + 1, pressure }, closes });
+    const harder = PRESSURES[PRESSURES.indexOf(pressure) + 1];
+    if (isBase || !harder || PRESS[harder] > PRESS[hardest]) return ways;
+    if (PRESS[harder] <= PRESS.medium || isLastOfAll(i))
+      ways.push({ i, change: { passes, pressure: harder }, closes: closes * PRESSING_CLOSES });
+    return ways;
   }
 
   /** Whether nothing but whispers goes over a layer, wherever it is laid: what is pressed hard comes at the end. */
@@ -146,12 +169,6 @@ export function fillPaper(
     const seen = look();
     layers[i] = layer;
     return seen;
-  }
-
-  /** The least tooth that any layer but the first finds, of the places on which a layer is laid. */
-  function leastTooth(i: number): number {
-    const least = kinds.filter(({ shares }) => shares[i]! > 0).map((kind) => laid(kind).least);
-    return Math.min(1, ...least);
   }
 }
 

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { type Field, type FieldValue, valueAtStep } from '../light/index.ts';
 import type { Layer, Span, Zone } from './schemas.ts';
 
@@ -46,9 +47,19 @@ function smooth(t: number): number {
   return c * c * (3 - 2 * c);
 }
 
-/** How much of a layer's pressure arrives at each of the 256 values of a span's field. */
+/** Spans met so far: the same are looked at for every region and again after every change of a plan. */
+const tables = new LRUCache<string, Float32Array>({ max: 2000 });
+
+/** How much of a layer's pressure arrives at each of the 256 values of a span's field. Not to be written to. */
 export function sharesOfValues(span: Span): Float32Array {
-  return Float32Array.from({ length: 256 }, (_, value) => shareInSpan(span, valueAtStep(span.field, value, 256)));
+  const { field, from, to, softnessMm, overMm, hardTo = false, source = 0 } = span;
+  const key = [field, from, to, softnessMm, overMm, hardTo, source].join();
+  let shares = tables.get(key);
+  if (!shares) {
+    shares = Float32Array.from({ length: 256 }, (_, value) => shareInSpan(span, valueAtStep(field, value, 256)));
+    tables.set(key, shares);
+  }
+  return shares;
 }
 
 /** Share of a shape that a zone takes, if all values of its fields are equally common. */

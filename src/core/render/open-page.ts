@@ -32,7 +32,7 @@ interface Sized {
 const MOST_TABLES = 600;
 
 /** Light is sampled at so many pixels a mm. */
-const SAMPLED_PER_MM = 3;
+const SAMPLED_PER_MM = 2.5;
 
 /** A first look and an exact one, and both at another size. */
 const MOST_PICTURES = 4;

@@ -6,7 +6,6 @@ import {
   compileRecipe,
   GENTLE,
   countedForHand,
-  fillPaper,
   gentleRecipe,
   pencilsOf,
   proposeEffect,
@@ -14,6 +13,7 @@ import {
   withoutPlaceless,
 } from '../../core/recipe/index.ts';
 import { type LaidOn, RecipeContexts, type PencilsHere } from './recipe-contexts.ts';
+import { fillOnce } from './fill-once.ts';
 import { groundsOf } from './grounds.ts';
 import { type Hours, withinHours } from './hours.ts';
 import { groundFinder } from '../../core/render/index.ts';
@@ -53,13 +53,8 @@ export function deriveHours(
     const context = contexts.forThing(id);
     const compiled = compileRecipe(effectOf(thing, contexts), school ?? plan.school, family, context);
     const counted = countedForHand(plan.hours.gentle ? gentleRecipe(compiled) : compiled, on.paper.hand ?? {});
-    const filled = fillPaper(
-      withoutPlaceless(counted, context.regions),
-      context,
-      (pencil) => leads.get(pencil),
-      groundOf(largest.id).ground,
-      hardest,
-    );
+    const placed = withoutPlaceless(counted, context.regions);
+    const filled = fillOnce(placed, context.regions, (pencil) => leads.get(pencil), groundOf(largest.id), hardest);
     const recipe = withEdits(filled, edits ?? undefined);
     // A pencil that a person put in by hand may have left the tray since.
     recipes.set(id, { ...recipe, layers: recipe.layers.filter(({ pencil }) => pencils.has(pencil)) });
