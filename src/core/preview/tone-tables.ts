@@ -27,6 +27,9 @@ export interface ToneTable {
   drawn: Drawn;
 }
 
+/** A cast shadow is narrow and soft: so many shares of it are told apart, and what follows is laid on as many grounds. */
+const SHADOW_SHARES = 6;
+
 /** What strokes that run some way look like in the grain; those that follow a shape or a point have a course of their own. */
 const BY_DIRECTION: Readonly<Partial<Record<Direction, Drawn>>> = { level: 'level', upright: 'upright' };
 
@@ -104,7 +107,8 @@ function sharesOf({ zone }: Layer, [first, second]: readonly Field[], every: num
       if (span.field !== field) continue;
       for (let step = 0; step < steps; step++) {
         const middle = Math.min(steps - 1, step - (step % every) + (every >> 1));
-        shares[step]! *= shareInSpan(span, valueAtStep(field, middle, steps));
+        const share = shareInSpan(span, valueAtStep(field, middle, steps));
+        shares[step]! *= field === 'shadow' ? Math.round(SHADOW_SHARES * share) / SHADOW_SHARES : share;
       }
     }
     return shares;

@@ -10,8 +10,9 @@ const halfShaded = (share = 0.5) => {
       FIELDS.map((field) => (field === 'shadow' ? (k < share * places ? 220 : 0) : field === 'tone' ? 2 * k : 128)),
     ).flat(),
   );
-  return { regions: [{ usableWidthMm: 20, areaMm2: 300, lit }] };
+  return { regions: [{ usableWidthMm: 20, areaMm2: 300, lit }], directLight: true };
 };
+const isCast = ({ id }: { id: string }) => id === 'cast-shadow';
 const family = familyOf(['dark', 'mid', 'light'], { depth: 'deep' });
 
 describe('a cast shadow', () => {
@@ -38,9 +39,12 @@ describe('a cast shadow', () => {
     const snow = compileRecipe('snow', 'base-coat-first', family, halfShaded()).layers;
     expect(snow.find(({ id }) => id === 'cast-shadow')).to.include({ pressure: 'whisper', pencil: 'dark' });
     const has = (regions: ReturnType<typeof halfShaded>) =>
-      compileRecipe('blend', 'base-coat-first', family, regions).layers.some(({ id }) => id === 'cast-shadow');
+      compileRecipe('blend', 'base-coat-first', family, regions).layers.some(isCast);
     expect(has(halfShaded(0.02))).to.equal(false);
-    expect(has({ regions: [{ usableWidthMm: 20, areaMm2: 300 }] } as ReturnType<typeof halfShaded>)).to.equal(false);
+    const unknown = { regions: [{ usableWidthMm: 20, areaMm2: 300 }], directLight: true };
+    expect(compileRecipe('blend', 'base-coat-first', family, unknown).layers.some(isCast)).to.equal(false);
+    const soft = { ...halfShaded(), directLight: false };
+    expect(compileRecipe('blend', 'base-coat-first', family, soft).layers.some(isCast)).to.equal(false);
   });
 
   it('leaves every effect with two fields to look at, at the most', () => {

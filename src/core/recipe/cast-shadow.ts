@@ -11,8 +11,8 @@ const FROM = 0.3;
 const FADES = 0.5;
 
 /**
- * Layers with the shadow that falls on a thing before those of its own form, where the light throws one there: it is
- * forgotten most. Its colour is the ground's own, deeper: the extra for deep shadow or the darkest of the family; on what
+ * Layers with the shadow that falls on a thing before those of its own form, where a light from a side throws one there:
+ * it is forgotten most. Its colour is the ground's own, deeper: the extra for deep shadow or the darkest of the family; on what
  * is pale in shadow too it is whispered.
  */
 export function withCastShadow(
@@ -21,6 +21,7 @@ export function withCastShadow(
   { pencils, depth }: Family,
   context: RegionContext,
 ): EffectLayers {
+  if (!context.directLight || context.regions.some(({ lit }) => !lit)) return { layers, notes };
   const { pale = false } = effectById(effectId);
   const [shadow] = fitted(
     [
@@ -42,8 +43,7 @@ export function withCastShadow(
   ) as [Layer];
   const fields = new Set([...fieldsOf(layers), shadow.zone.field]);
   const area = context.regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
-  const isLit = context.regions.every(({ lit }) => lit);
-  if (!isLit || fields.size > MOST_FIELDS || coveredMm2(shadow, context.regions) < LEAST_SHADOW * area)
+  if (fields.size > MOST_FIELDS || coveredMm2(shadow, context.regions) < LEAST_SHADOW * area)
     return { layers, notes };
   const form = layers.findIndex(({ role, id }) => role === 'dark' || id === 'middle');
   const at = Math.max(0, form);

@@ -70,6 +70,7 @@ export class RecipeContexts {
       palest: form ? (formById(form).palest ?? 'foot') : 'foot',
       crossings: this.#crossings(id),
       ...(glow && { glow: { reachMm: glow.reachMm, pencil: glow.pencil, warm: glow.warm } }),
+      directLight: this.#plan.light.kind === 'direction',
       shown: this.#shownIn(id),
       labOf: (pencil) => this.#labOf(pencil),
       typeOf: (pencil) => this.#pencils.get(pencil)?.type,
