@@ -12,7 +12,7 @@ const SHADOW_DIMS = 0.45;
 /** The least of a glow, or of a neighbour's colour, that surfaces get which do not face it: paper is not a mirror. */
 const ALL_ROUND = 0.25;
 /** Beside what stands in front a plane is darker so far, mm. */
-const BESIDE_MM = 9;
+const BESIDE_MM = 7;
 /** What lies flat and falls off is not all dark where the light comes from behind: it has so much of its tone. */
 const FLAT_BEFORE_LIGHT = 0.88;
 /** A form's value where it meets the edge of what glows; its core is the highlight. */

@@ -3,7 +3,7 @@ import { type LayerDraft, fitted } from './fit.ts';
 import { traces } from './traces.ts';
 
 /** From here on snow is lit: neighbours leave no trace on it. */
-const LIT_FROM = 0.55;
+const LIT_FROM = 0.42;
 
 /** Snow and other whites: the paper is the white, and only the shadows are laid, in colour before grey. */
 export const snow: Effect = {
