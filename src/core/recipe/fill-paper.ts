@@ -24,6 +24,10 @@ const MOST_PASSES = 6;
 const MOST_ADDED = 24;
 /** Shares of a layer's pressure are told apart by so much of the whole. */
 const SHARES = 8;
+/** What leaves more of the paper bare than this has its grain for a texture: it is gone over, not pressed. */
+const TEXTURED = 0.15;
+/** Where more than this share arrives a layer covers. */
+const COVERED = 0.51;
 /** Paper is closed a little further than asked, since what is asked holds between the places that are looked at too. */
 const CLOSER = 0.85;
 /** Less than this share of what is covered are edges, where two zones fade into each other. */
@@ -42,12 +46,13 @@ const BASE = { reaches: 0.9, alone: 0.12, closes: 0.4 };
 const MOST_BASE_PASSES = 4;
 /** What closes less of the paper than this is not worth going over it. */
 const LEAST_GAIN = 1e-3;
-/** Of two ways to close the paper alike, going over once more is the one that can still be stopped. */
-const PRESSING_CLOSES = 0.75;
+/** Pressing the palest harder at the very end closes the paper in no more time: the usual way to finish. Others are gone over again. */
+const PRESSING_CLOSES = { palest: 1.1, others: 0.75 };
 
-/** One kind of place: how much of each layer's pressure arrives, and how much of the area is alike. */
+/** One kind of place: how much of each layer's pressure arrives, whether it is covered by it, and how much of the area is alike. */
 interface Kind {
   shares: number[];
+  covers: boolean[];
   area: number;
 }
 
@@ -83,14 +88,17 @@ export function fillPaper(
   const { leavesBare, pale } = effectById(recipe.effect);
   const target = CLOSER * leavesBare;
   const closesBy = pale ? PALE_CLOSES : CLOSES;
+  const isTextured = leavesBare > TEXTURED;
   const leads = layers.map(({ pencil }) => leadOf(pencil));
   const kinds = kindsOf(layers, context);
   const covered = kinds.reduce((sum, { area }) => sum + area, 0);
   const { full } = toothMarks(ground);
   const bare = reliefOf(ground);
-  const onItsOwn = kinds.filter(({ shares }) => shares.every((share, i) => i === 0 || share <= SHARES / 2));
+  const onItsOwn = kinds.filter(({ covers }) => covers.every((is, i) => i === 0 || !is));
   // Where a base coat is all that much of a thing gets, as a narrow one does, it is no mere ground for what follows.
   const isGround = onItsOwn.reduce((sum, { area }) => sum + area, 0) < BASE.alone * covered;
+  // Layers find tooth at every kind of place, whether the light makes it now or after it is changed.
+  const everywhere = kindsOf(layers, { regions: context.regions.map(({ lit: _lit, ...region }) => region) });
   const states = kinds.map((kind): State => ({ ...kind, ...laid(kind), isClosed: false }));
   for (let added = 0; added < MOST_ADDED; added++) {
     const above = states.filter(({ specks, isClosed }) => specks > target && !isClosed);
@@ -104,8 +112,8 @@ export function fillPaper(
   });
   return isFilled ? { ...recipe, layers } : recipe;
 
-  function laid({ shares }: Pick<Kind, 'shares'>) {
-    return laidOn(layers, leads, shares, bare, ground.hand);
+  function laid(kind: Kind) {
+    return laidOn(layers, leads, kind, bare, ground.hand);
   }
 
   function worth({ specks, area }: State): number {
@@ -118,10 +126,8 @@ export function fillPaper(
    * @returns whether anything did
    */
   function close(worst: State): boolean {
-    const { shares, specks } = worst;
-    const there = layers.flatMap(({ tool, role }, i) =>
-      !tool && shares[i]! > SHARES / 2 && closesBy[role] ? [i] : [],
-    );
+    const { covers, specks } = worst;
+    const there = layers.flatMap(({ tool, role }, i) => (!tool && covers[i] && closesBy[role] ? [i] : []));
     const ways = there
       .flatMap((i) => waysToClose(i))
       .map((way) => {
@@ -131,7 +137,7 @@ export function fillPaper(
       });
     for (const way of ways.filter(({ gain }) => gain > LEAST_GAIN).sort((p, q) => q.worth - p.worth)) {
       const after = changed(way, () => states.map((state) => (state.shares[way.i]! > 0 ? laid(state) : null)));
-      if (after.some((state) => state !== null && state.least <= full)) continue;
+      if (changed(way, () => everywhere.some((kind) => kind.shares[way.i]! > 0 && laid(kind).least <= full))) continue;
       Object.assign(layers[way.i]!, way.change);
       after.forEach((state, k) => state && Object.assign(states[k]!, state));
       return true;
@@ -148,17 +154,22 @@ export function fillPaper(
     if (passes < (isBase ? MOST_BASE_PASSES : MOST_PASSES))
       ways.push({ i, change: { passes: passes + 1, pressure }, closes });
     const harder = PRESSURES[PRESSURES.indexOf(pressure) + 1];
-    if (isBase || !harder || PRESS[harder] > PRESS[hardest]) return ways;
+    if (isBase || isTextured || !harder || PRESS[harder] > PRESS[hardest]) return ways;
+    const isPalest = role === 'light' || role === 'blender';
     if (PRESS[harder] <= PRESS.medium || isLastOfAll(i))
-      ways.push({ i, change: { passes, pressure: harder }, closes: closes * PRESSING_CLOSES });
+      ways.push({
+        i,
+        change: { passes, pressure: harder },
+        closes: closes * PRESSING_CLOSES[isPalest ? 'palest' : 'others'],
+      });
     return ways;
   }
 
   /** Whether nothing but whispers goes over a layer, wherever it is laid: what is pressed hard comes at the end. */
   function isLastOfAll(i: number): boolean {
-    return kinds.every(({ shares }) => {
-      const over = shares.some((share, k) => k > i && share > SHARES / 2 && layers[k]!.pressure !== 'whisper');
-      return shares[i]! <= SHARES / 2 || !over;
+    return everywhere.every(({ covers }) => {
+      const over = covers.some((is, k) => is && k > i && layers[k]!.pressure !== 'whisper');
+      return !covers[i] || !over;
     });
   }
 
@@ -185,8 +196,8 @@ export function paperLeft(
 ): { open: number; most: number } {
   const leads = layers.map(({ pencil }) => leadOf(pencil));
   const bare = reliefOf(ground);
-  const left = kindsOf(layers, context).map(({ shares, area }) => {
-    return { area, specks: laidOn(layers, leads, shares, bare, ground.hand).specks };
+  const left = kindsOf(layers, context).map((kind) => {
+    return { area: kind.area, specks: laidOn(layers, leads, kind, bare, ground.hand).specks };
   });
   const areaOf = (kinds: typeof left) => kinds.reduce((sum, { area }) => sum + area, 0);
   return {
@@ -199,7 +210,7 @@ export function paperLeft(
 function laidOn(
   layers: readonly Layer[],
   leads: readonly (Lead | undefined)[],
-  shares: readonly number[],
+  { shares, covers }: Kind,
   bare: Relief,
   hand: Hand,
 ): { specks: number; least: number } {
@@ -209,7 +220,7 @@ function laidOn(
     const lead = leads[i];
     const share = shares[i]! / SHARES;
     if (tool || !lead || share === 0) return;
-    if (relief.mass > 0 && share > 0.5) least = Math.min(least, 1 - relief.filled);
+    if (relief.mass > 0 && covers[i]) least = Math.min(least, 1 - relief.filled);
     const left = share * (STROKE_LEAVES[stroke] ?? 1);
     const press = left === 1 ? pressure : PRESS[pressure] * left;
     for (let pass = 0; pass < passes; pass++) relief = reliefAfter(relief, lead, press, hand);
@@ -222,14 +233,14 @@ function kindsOf(layers: readonly Layer[], context: Pick<RegionContext, 'regions
   const kinds = new Map<string, Kind>();
   const meant = layers.map(({ pressure, tool }) => !tool && pressure !== 'whisper');
   for (const { place, widthMm, areaMm2 } of placesOn(fieldsOf(layers), context.regions)) {
-    const shares = layers.map(({ zone, fromWidthMm }) =>
-      fromWidthMm > widthMm ? 0 : Math.round(SHARES * shareInZone(zone, place)),
-    );
-    if (!shares.some((share, i) => meant[i] && share > SHARES / 2)) continue;
-    const key = shares.join();
+    const arrives = layers.map(({ zone, fromWidthMm }) => (fromWidthMm > widthMm ? 0 : shareInZone(zone, place)));
+    const covers = arrives.map((share) => share > COVERED);
+    if (!covers.some((is, i) => is && meant[i])) continue;
+    const shares = arrives.map((share) => Math.round(SHARES * share));
+    const key = `${shares.join()} ${covers.join()}`;
     const kind = kinds.get(key);
     if (kind) kind.area += areaMm2;
-    else kinds.set(key, { shares, area: areaMm2 });
+    else kinds.set(key, { shares, covers, area: areaMm2 });
   }
   return [...kinds.values()];
 }
