@@ -43,8 +43,7 @@ export function withCastShadow(
   ) as [Layer];
   const fields = new Set([...fieldsOf(layers), shadow.zone.field]);
   const area = context.regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
-  if (fields.size > MOST_FIELDS || coveredMm2(shadow, context.regions) < LEAST_SHADOW * area)
-    return { layers, notes };
+  if (fields.size > MOST_FIELDS || coveredMm2(shadow, context.regions) < LEAST_SHADOW * area) return { layers, notes };
   const form = layers.findIndex(({ role, id }) => role === 'dark' || id === 'middle');
   const at = Math.max(0, form);
   return { layers: [...layers.slice(0, at), shadow, ...layers.slice(at)], notes };
