@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { labOfHex } from '../colour/index.ts';
-import { type Hand, PRESS, bareGround, paperById, pencilOptics } from '../laydown/index.ts';
+import { type Hand, PRESS, bareGround, layPasses, paperById, pencilOptics } from '../laydown/index.ts';
 import {
   EFFECTS,
   type Recipe,
@@ -133,5 +133,24 @@ describe('a plan that closes the paper', () => {
     const finding = kinds(opened).find(({ kind }) => kind === 'paper-shows')!;
     expect(finding.sentence).to.match(/^Up to \d+% of the paper still shows/);
     expect(kinds(withEdits(opened, finding.change!)).map(({ kind }) => kind)).to.not.include('paper-shows');
+  });
+
+  it('leaves a long gradient without a jump: its bands are as wide as their values lie apart', () => {
+    const ground = bareGround(paperById('white-book'));
+    const labOf = (id: string) => layPasses(ground, [{ pencil: optics.wax.get(id)!, pressure: 'medium' }]).lab;
+    const context = { ...widthOf(60), heightMm: 100, labOf };
+    const places = Array.from({ length: 21 }, (_, k) => ({ along: { value: k / 20, source: 0 } }));
+    for (const pencils of [
+      ['night', 'sky'],
+      ['night', 'blue', 'sky'],
+      ['russet', 'ochre', 'lemon'],
+    ]) {
+      const compiled = compileRecipe('long-gradient-by-step', 'base-coat-first', familyOf(pencils), context);
+      const recipe = fillPaper(compiled, context, (pencil) => optics.wax.get(pencil), ground);
+      const values = samplePlaces(recipe, optics.wax, ground, { places }).map(({ lab }) => lab[0]);
+      const steps = values.slice(1).map((value, k) => Math.abs(value - values[k]));
+      expect(Math.max(...steps), pencils.join()).to.be.below(9);
+      expect(Math.max(...values) - Math.min(...values), pencils.join()).to.be.above(40);
+    }
   });
 });
