@@ -172,6 +172,15 @@ const FAULTS: Record<string, { seeded: Fault; nearMiss: Fault }> = {
     },
     nearMiss: { edits: {} },
   },
+  'blender-early': {
+    seeded: {
+      edits: {
+        added: [own('blender', 'sky', { tool: 'colourless-blender', pressure: 'medium' })],
+        order: ['base', 'blender', 'shadow', 'middle', 'deepen', 'unify'],
+      },
+    },
+    nearMiss: { edits: { added: [own('blender', 'sky', { tool: 'colourless-blender', pressure: 'medium' })] } },
+  },
   'wrong-blender': {
     seeded: { edits: { layers: { unify: { pencil: 'lemon' } } } },
     nearMiss: { family: gold, edits: { layers: { unify: { pencil: 'lemon' } } } },

@@ -7,6 +7,7 @@ export const colourlessBlender: Tool = {
   name: 'colourless blender',
   coloured: false,
   works: true,
+  wantsFilled: true,
   caution: 'It uses tooth: lay all colour first.',
   use(ground, amount) {
     const root = Math.sqrt(amount);

@@ -10,6 +10,8 @@ export interface Tool {
   coloured: boolean;
   /** Whether it works what pencils have laid, so that a layer can be laid with it. */
   works?: boolean;
+  /** Whether it works only what fills the tooth, so that all colour is laid before it. */
+  wantsFilled?: boolean;
   /** Whether it leaves the paper wet, so that it must dry before a pencil goes over it. */
   wets?: boolean;
   /** Whether it wets with water, which warps thin paper and makes some inks run. */

@@ -5,6 +5,7 @@ import { type RegionContext, effectById, usualWidth } from '../effects/index.ts'
 import { type Recipe } from '../recipe.ts';
 import { rowOf } from '../places.ts';
 import { fieldsOf } from '../zone.ts';
+import { blenderEarly } from './blender-early.ts';
 import { burnishedEarly } from './burnished-early.ts';
 import { type Check, type Finding, type NeighbourLook, type PaperRisk } from './check.ts';
 import { darkAtBorder } from './dark-at-border.ts';
@@ -31,6 +32,7 @@ export const CHECKS: readonly Check[] = [
   stillWet,
   fullTooth,
   burnishedEarly,
+  blenderEarly,
   heavyDarkFirst,
   paperShows,
   highlightLost,
