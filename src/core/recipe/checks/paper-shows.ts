@@ -1,4 +1,5 @@
-import { fillPaper, paperLeft } from '../fill-paper.ts';
+import { fillPaper } from '../fill-paper.ts';
+import { paperLeft } from '../paper-left.ts';
 import type { LayerEdit } from '../schemas.ts';
 import { type Check, nameOf } from './check.ts';
 
