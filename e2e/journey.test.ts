@@ -104,8 +104,11 @@ describe('the way through the stages', () => {
         .waitFor({ state: 'detached' });
       await page.getByRole('checkbox', { name: 'QS53 is here' }).uncheck();
       await page.getByText('6 missing').waitFor();
-      const pencils = await stored<{ code: string; whereabouts: string }[]>('/trays/demo-tray/pencils');
-      expect(pencils.find((pencil) => pencil.code === 'QS53')!.whereabouts).to.equal('missing');
+      await until(
+        'QS53 is stored as missing',
+        () => stored<{ code: string; whereabouts: string }[]>('/trays/demo-tray/pencils'),
+        (pencils) => pencils.find(({ code }) => code === 'QS53')!.whereabouts === 'missing',
+      );
       await page.getByText('Table', { exact: true }).click();
       await page.getByLabel('Search pencils').fill('');
       await page.getByRole('button', { name: 'L*' }).click();
