@@ -25,7 +25,7 @@ import {
   type PlannedRegion,
   deriveRecipes,
   formedThings,
-  litPage,
+  pageInLight,
   regionsOfThings,
   withReflected,
 } from '../src/plan/derive/index.ts';
@@ -143,7 +143,7 @@ function finishedThings(
 ): Finished[] {
   const on = { ...plan, page: { ...plan.page, paper: paper.id } };
   const byId = new Map(tray.map((pencil) => [pencil.id, pencil]));
-  const page = litPage(open, on);
+  const page = pageInLight(open, on);
   const recipes = deriveRecipes(on, page, byId, ASSUMED_RATES, { paper, trayPencil: asTrayPencil });
   const regions = regionsOfThings(on, page.regions);
   const lit = open.lit(formedThings(on, map), lightingOf(on), Math.max(1, Math.round(map.pixelsPerMm / PER_MM)));

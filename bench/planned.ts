@@ -14,7 +14,7 @@ import {
   deriveRecipes,
   formedThings,
   laidSheet,
-  litPage,
+  pageInLight,
   summariseSheet,
   withReflected,
 } from '../src/plan/derive/index.ts';
@@ -120,7 +120,7 @@ export function laidPlan(page: OpenedPage, plan: Plan, pencils: readonly BenchPe
   const byId = new Map(pencils.map((pencil) => [pencil.id, pencil]));
   const derived = {
     formed: formedThings(plan, page.map),
-    recipes: deriveRecipes(plan, litPage(new OpenPage(page.map), plan), byId),
+    recipes: deriveRecipes(plan, pageInLight(new OpenPage(page.map), plan), byId),
     grounds: new Map(),
     paper: page.paper,
     pencils: new Map(pencils.map((pencil) => [pencil.id, asTrayPencil(pencil)])),

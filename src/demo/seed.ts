@@ -35,7 +35,7 @@ export interface DemoDesk {
   findAndName(sheetId: string): Promise<{ plan: Plan; revision: number; regions: RegionsMeta }>;
   changePlan(sheetId: string, label: string, edit: PlanEdit): Promise<{ plan: Plan; revision: number }>;
   /** The page of a sheet with what its plan's light does on it. */
-  litPage(sheetId: string): Promise<PlannedPage>;
+  pageInLight(sheetId: string): Promise<PlannedPage>;
   addBench(sheetId: string, plan: NewBenchPlan, log: readonly LogEntry[]): Promise<void>;
   addNotebook(sheetId: string, notes: readonly NewNote[], trials: readonly NewTrial[]): Promise<void>;
   addPractice(series: readonly NewPracticeSeries[]): Promise<void>;
@@ -106,7 +106,7 @@ async function begin(desk: DemoDesk, pencils: readonly DemoPencil[]): Promise<vo
   const { plan, regions } = await desk.findAndName(BEGUN_SHEET);
   const palette = await beginPalette(plan, regions, pencils);
   const planned = await desk.changePlan(BEGUN_SHEET, 'take the palette for a dusk', palette);
-  for (const { plan: order, log } of await beginBench(planned, await desk.litPage(BEGUN_SHEET), pencils))
+  for (const { plan: order, log } of await beginBench(planned, await desk.pageInLight(BEGUN_SHEET), pencils))
     await desk.addBench(BEGUN_SHEET, order, log);
   await desk.addNotebook(BEGUN_SHEET, demoNotes, demoTrials);
 }

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { type Zone, coveredShares, shareInZone } from '../recipe/index.ts';
 import { type Drawn, disc, from, labelAt, lantern, thing } from './test/drawn-page.ts';
-import { type PageFields, FIELDS, pageFields, sampleFields, sampledByte, sampledPlaces, valueOfByte } from './index.ts';
+import { type PageFields, FIELDS, pageFields, sampleFields, sampledByte, sampledPlaces, valueAtStep } from './index.ts';
 
 const withFields = ({ width, height, pixelsPerMm, grown, distance, regions }: Drawn, fields: PageFields) => ({
   width,
@@ -33,7 +33,7 @@ describe('what light does on a region, looked at here and there', () => {
           for (let i = 0; i < page.grown.length; i++) {
             if (page.grown[i] !== id || page.distance[i] === 0) continue;
             count++;
-            const place = Object.fromEntries(FIELDS.map((field) => [field, valueOfByte(field, fields[field][i])]));
+            const place = Object.fromEntries(FIELDS.map((field) => [field, valueAtStep(field, fields[field][i], 256)]));
             sum += shareInZone(own, place);
           }
           expect(told, `${id} ${own.field}`).to.be.closeTo(sum / count, 0.05);

@@ -1,10 +1,10 @@
-import { type Field, type FieldValue, FIELDS, valueAtStep } from './fields.ts';
+import { type Field, FIELDS } from './fields.ts';
 import { type PageFields } from './page-fields.ts';
 import { type PageGeometry } from './page.ts';
 
 /**
  * What light does at places spread evenly over a region: a byte for each of {@link FIELDS}, place after place. Each place
- * stands for as much of its area as any other.
+ * stands for as much of its area as every other.
  */
 export type FieldSamples = Uint8Array;
 
@@ -66,9 +66,4 @@ export function sampledPlaces(samples: FieldSamples): number {
 /** The byte of a field at one of the places. */
 export function sampledByte(samples: FieldSamples, place: number, field: Field): number {
   return samples[place * FIELDS.length + FIELDS.indexOf(field)]!;
-}
-
-/** What a byte of a field stands for. */
-export function valueOfByte(field: Field, byte: number): FieldValue {
-  return valueAtStep(field, byte, 256);
 }

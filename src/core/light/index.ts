@@ -9,7 +9,7 @@ export { mirroredAt, reflectivity, sourcesOf } from './reflections.ts';
 export { type Highlight } from './highlights.ts';
 export { type Finish, FINISHES, finishById } from './finishes/index.ts';
 export { finishOf } from './finish-of.ts';
-export { type FieldSamples, sampleFields, sampledByte, sampledPlaces, valueOfByte } from './field-samples.ts';
+export { type FieldSamples, sampleFields, sampledByte, sampledPlaces } from './field-samples.ts';
 export { type PageFields, lightOfPage, pageFields } from './page-fields.ts';
 export { type GlowContrast, glowContrasts } from './glow-contrast.ts';
 export { formSketch } from './form-sketch.ts';

@@ -53,7 +53,7 @@ describe('the area that a layer takes', () => {
       }),
     );
     const pale = [litBy([250, 252, 254])];
-    expect(withoutPlaceless(blend(pale), pale).notes.at(-1)).to.match(/^As the light falls .* left out: /);
+    expect(withoutPlaceless(blend(pale), pale).notes.at(-1)).to.match(/^As the light falls, .* left out: /);
     const unknown = [{ usableWidthMm: 20, areaMm2: 100 }];
     expect(withoutPlaceless(blend(unknown), unknown)).to.deep.equal(blend(unknown));
   });

@@ -56,7 +56,7 @@ export function withoutPlaceless(recipe: Recipe, regions: readonly LitRegion[]):
   );
   const left = recipe.layers.filter((layer) => !placed.includes(layer));
   if (left.length === 0) return recipe;
-  const which = left.map(({ purpose }) => purpose.replace(/[.;:,].*$/s, '').toLowerCase()).join('; ');
-  const says = `As the light falls ${left.length === 1 ? 'one layer' : `${left.length} layers`} would cover next to nothing of it and ${left.length === 1 ? 'is' : 'are'} left out: ${which}.`;
+  const which = left.map(({ purpose }) => purpose.replace(/[.;].*$/s, '').toLowerCase()).join('; ');
+  const says = `As the light falls, ${left.length === 1 ? 'one layer' : `${left.length} layers`} would cover next to nothing of it and ${left.length === 1 ? 'is' : 'are'} left out: ${which}.`;
   return { ...recipe, layers: placed, notes: [...recipe.notes, says] };
 }

@@ -1,4 +1,4 @@
-import { type Field, MOST_SOURCES, sampledByte, sampledPlaces, valueOfByte } from '../light/index.ts';
+import { type Field, MOST_SOURCES, sampledByte, sampledPlaces, valueAtStep } from '../light/index.ts';
 import { type LitRegion } from './covered.ts';
 import { usualWidth } from './effects/index.ts';
 import { type FieldValues } from './zone.ts';
@@ -57,7 +57,7 @@ export function placesOn(fields: readonly Field[], regions: readonly LitRegion[]
       const kind = kinds.get(key);
       if (kind) kind.areaMm2 += areaMm2 / places;
       else {
-        const place = Object.fromEntries(fields.map((field, k) => [field, valueOfByte(field, bytes[k]!)]));
+        const place = Object.fromEntries(fields.map((field, k) => [field, valueAtStep(field, bytes[k]!, 256)]));
         kinds.set(key, { place, widthMm: usableWidthMm, areaMm2: areaMm2 / places });
       }
     }

@@ -3,7 +3,7 @@ export { type LaidOn, type PencilsHere, RecipeContexts } from './recipe-contexts
 export { deriveHours, deriveRecipes, proposedEffects } from './derive.ts';
 export { type PlannedPage, type PlannedRegion, deriveForms, formedThings, withLight } from './things-in-light.ts';
 export { groundsOf } from './grounds.ts';
-export { litPage } from './lit-page.ts';
+export { pageInLight } from './page-in-light.ts';
 export { type Hours, withinHours } from './hours.ts';
 export { type DerivedSheet, laidSheet } from './laid-sheet.ts';
 export { regionsOfThings } from './things-regions.ts';

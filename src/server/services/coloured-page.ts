@@ -6,7 +6,7 @@ import { OpenPage, renderSheet } from '../../core/render/index.ts';
 import { type Run, checkpoints } from '../../core/run/index.ts';
 import { laidLayers } from '../../order/index.ts';
 import { asTrayPencil, paperModelOf } from '../../pencils/index.ts';
-import { deriveRecipes, formedThings, groundsOf, laidSheet, litPage } from '../../plan/derive/index.ts';
+import { deriveRecipes, formedThings, groundsOf, laidSheet, pageInLight } from '../../plan/derive/index.ts';
 import { readBlob } from '../db/blobs.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
@@ -55,7 +55,7 @@ async function laidColour(
   const stored = new Map(pencils.map((pencil) => [pencil.id, pencil]));
   const planned = paperModelOf(plan.page.paper, pencils, await listFits(db, trayId));
   const page = new OpenPage(index);
-  const recipes = deriveRecipes(plan, litPage(page, plan), stored, await ratesOf(db, sheetId), planned);
+  const recipes = deriveRecipes(plan, pageInLight(page, plan), stored, await ratesOf(db, sheetId), planned);
   const bench = await benchState(db, sheetId);
   const done = new Set(bench.done.map((entry) => entry.stepId));
   const upTo = Object.fromEntries(

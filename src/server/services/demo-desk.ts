@@ -6,7 +6,7 @@ import { type DemoState, USUAL_FINDING, emptyPlan } from '../../contracts/index.
 import { findRegions, inkShareOf } from '../../core/lineart/index.ts';
 import { DEMO_TRAY, type DemoDesk, type DemoSheet, seedDemo } from '../../demo/index.ts';
 import { OpenPage } from '../../core/render/index.ts';
-import { litPage, regionsKey } from '../../plan/derive/index.ts';
+import { pageInLight, regionsKey } from '../../plan/derive/index.ts';
 import { keepBlob, readBlob } from '../db/blobs.ts';
 import { type Database, type Querying } from '../db/open-database.ts';
 import {
@@ -72,9 +72,9 @@ export function demoDesk(db: Database, folder: URL): DemoDesk {
     addSheet: (sheet) => addSheet(db, folder, sheet),
     findAndName: (sheetId) => findAndName(db, sheetId),
     changePlan: (sheetId, label, edit) => editPlan(db, sheetId, { id: nanoid(), stage: 'wheel', label }, edit),
-    async litPage(sheetId) {
+    async pageInLight(sheetId) {
       const { plan } = await sheetState(db, sheetId);
-      return litPage(new OpenPage(await readIndex(db, sheetId)), plan);
+      return pageInLight(new OpenPage(await readIndex(db, sheetId)), plan);
     },
     async addBench(sheetId, plan, log) {
       await storeBenchPlan(db, sheetId, plan);

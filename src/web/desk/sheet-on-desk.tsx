@@ -16,7 +16,7 @@ import { DeskContext, type PageRegions } from './desk-context.ts';
 import { Failed, Waiting } from './failed.tsx';
 import { loadPicture, loadRegions } from './load-page.ts';
 import { pictureUrl } from './picture-url.ts';
-import { useLitPage } from './use-lit-page.ts';
+import { usePageInLight } from './use-page-in-light.ts';
 
 // Every stage asks them at once; they load while the sheet is fetched.
 pageJobs.prepare();
@@ -34,7 +34,7 @@ export function SheetOnDesk() {
     loadPicture(sheet!.id, sheet!.picture.hash),
   );
   const found = usePage(sheet);
-  const lit = useLitPage(sheet, isFound(found) ? found : null);
+  const lit = usePageInLight(sheet, isFound(found) ? found : null);
   // The page is on its way until its light is known too: recipes are fitted to that.
   const page = isFound(found) ? (lit ?? 'loading') : found;
   const laid = useLaid(pencils ?? NO_PENCILS, use);

@@ -7,6 +7,6 @@ export const cloud: NaturalKind = {
   ranges: [
     { hue: [200, 320], chroma: [0, 0.055], lightness: [0.55, 1] },
     // At dusk and at dawn.
-    { hue: [20, 95], chroma: [0, 0.1], lightness: [0.72, 1] },
+    { hue: [20, 95], chroma: [0, 0.075], lightness: [0.8, 1] },
   ],
 };

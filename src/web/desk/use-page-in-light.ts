@@ -13,7 +13,7 @@ const UNKNOWN: ReadonlyMap<number, FieldSamples> = new Map();
  * before. What could not be worked out stays unknown.
  * @returns null until it is known for the first time
  */
-export function useLitPage(sheet: SheetState | undefined, page: PageRegions | null): PageRegions | null {
+export function usePageInLight(sheet: SheetState | undefined, page: PageRegions | null): PageRegions | null {
   const key = page?.from ?? '';
   const plan = sheet?.plan;
   const things = useMemo(() => (plan && page ? formedThings(plan, page) : []), [plan, page]);

@@ -4,7 +4,7 @@ import { lightingOf } from '../select.ts';
 import { type PlannedPage, formedThings, withLight } from './things-in-light.ts';
 
 /** A page whose regions know what a plan's light does on them. */
-export function litPage(open: OpenPage, plan: Plan): PlannedPage {
+export function pageInLight(open: OpenPage, plan: Plan): PlannedPage {
   const { regions, neighbours } = open.index;
   const page = { regions, neighbours };
   return withLight(page, open.samples(formedThings(plan, page), lightingOf(plan)));
