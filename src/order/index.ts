@@ -2,6 +2,7 @@
 export { about } from './about.ts';
 export { type AtHand, benchPlanFrom, isOutOfDate, openSteps, stepsFinished } from './bench-plan.ts';
 export { daysOfSittings } from './evenings.ts';
+export { type Held, heldFor } from './held.ts';
 export { type LayerCost, costOfLayer } from './layer-cost.ts';
 export { benchPlanWithSittings } from './bench-plan-with-sittings.ts';
 export { type Slip, isInASpot, repairsFor, thingBeside } from './repairs.ts';

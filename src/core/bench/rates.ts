@@ -1,4 +1,4 @@
-import { type Pressure } from '../laydown/index.ts';
+import { type Pressure, toolById } from '../laydown/index.ts';
 import { type Point, type Stroke } from '../recipe/index.ts';
 import { USUAL_COSTS } from './costs.ts';
 
@@ -52,6 +52,8 @@ export interface Laying {
   pressure?: Pressure;
   /** Default small circles. */
   stroke?: Stroke;
+  /** Id of the tool that is held; default a pencil. */
+  tool?: string;
 }
 
 /**
@@ -59,7 +61,8 @@ export interface Laying {
  * @param coveredMm2 area that is gone over, mm2
  */
 export function minutesFor(coveredMm2: number, laying: Laying, rates: Rates = ASSUMED_RATES): number {
-  const { passes, point, regions, pressure = 'medium', stroke = 'small circles' } = laying;
+  const { passes, point, regions, pressure = 'medium', stroke = 'small circles', tool } = laying;
+  const takes = tool === undefined ? PRESS_TAKES[pressure] * STROKE_TAKES[stroke] : (toolById(tool).takes ?? 1);
   const going = (coveredMm2 / 100) * passes * rates.minutesPerCm2[point];
-  return going * PRESS_TAKES[pressure] * STROKE_TAKES[stroke] + (regions * rates.secondsPerRegion) / 60;
+  return going * takes + (regions * rates.secondsPerRegion) / 60;
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { PRESSURES } from '../laydown/index.ts';
 import { RegionId } from '../lineart/schemas.ts';
-import { Id } from '../primitives/schemas.ts';
+import { Id, LabColour } from '../primitives/schemas.ts';
 import { DIRECTIONS, POINTS, STROKES } from '../recipe/index.ts';
 import { DryMinutes, Passes, ToolId, Zone } from '../recipe/schemas.ts';
 import { REPAIR } from './repair-ids.ts';
@@ -28,6 +28,7 @@ export const Step = z.object({
   point: z.enum(POINTS),
   direction: z.enum(DIRECTIONS).optional(),
   tool: ToolId.optional(),
+  colour: LabColour.optional(),
   dryMinutes: DryMinutes.optional(),
   zone: Zone,
   purpose: z.string(),

@@ -43,6 +43,9 @@ export interface Ground {
   deposits: readonly Deposit[];
   /** Whether it is wet from water or solvent. */
   wet: boolean;
+  /** Share of the area that nothing later reaches, in grooves or under a mask, 0..1, and how that stays; null where none is. */
+  kept: number;
+  under: Ground | null;
 }
 
 /** Printed black, `#rrggbb`. */
@@ -82,6 +85,8 @@ export function bareGround(paper: Paper): Ground {
     mass: 0,
     deposits: [],
     wet: false,
+    kept: 0,
+    under: null,
   };
 }
 
@@ -107,11 +112,31 @@ export function filmBetween(specks: number, bare: number, seen: number, n: numbe
   return root > 0 ? root ** n : 0;
 }
 
-/** What the eye sees of a ground, 36 bands. */
+/** What the eye sees of a ground, 36 bands; grooves and masks are wider than light spreads, so that they mix by area. */
 export function reflectanceOf(ground: Ground): Spectrum {
+  const { kept, under } = ground;
+  const reached = reflectanceOfReached(ground);
+  return under ? reflectanceOf(under).map((value, i) => kept * value + (1 - kept) * reached[i]!) : reached;
+}
+
+/** The same of what later passes still reach: all of it, but for grooves and what lies under a mask. */
+export function reflectanceOfReached({ specks, bare, covered, yuleNielsen }: Ground): Spectrum {
   const out = new Float64Array(BANDS);
-  for (let i = 0; i < BANDS; i++) {
-    out[i] = specked(ground.specks, ground.bare[i]!, ground.covered[i]!, ground.yuleNielsen);
-  }
+  for (let i = 0; i < BANDS; i++) out[i] = specked(specks, bare[i]!, covered[i]!, yuleNielsen);
   return out;
+}
+
+/** Share of the area that is bare paper, what is kept counted in, 0..1. */
+export function bareShare({ specks, kept, under }: Ground): number {
+  return under ? kept * bareShare(under) + (1 - kept) * specks : specks;
+}
+
+/**
+ * The ground with a share of it kept as it is now, whatever comes later.
+ * @param share 0 to 1; where more is kept already it stays so
+ */
+export function keeping(ground: Ground, share: number): Ground {
+  if (share <= ground.kept) return ground;
+  // A mask keeps grooves and all; a deeper groove keeps what the first one did.
+  return { ...ground, kept: share, under: share < 1 ? (ground.under ?? ground) : ground };
 }

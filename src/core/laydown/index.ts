@@ -2,7 +2,15 @@
 export { type Paper, PAPERS, paperById, paperKind, tintedPaper, whiteBook } from './papers/index.ts';
 export { type PencilType, PENCIL_TYPES, isLoose, isSoluble, pencilTypeById } from './pencil-types/index.ts';
 export { type Hand, type Pressure, PRESS, PRESSURES, pressOf } from './pressure.ts';
-export { type Deposit, type Ground, PRINTED_BLACK, bareGround, inkGround, reflectanceOf } from './ground.ts';
+export {
+  type Deposit,
+  type Ground,
+  PRINTED_BLACK,
+  bareGround,
+  inkGround,
+  reflectanceOf,
+  reflectanceOfReached,
+} from './ground.ts';
 export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worked-ground.ts';
 export { remarksOn } from './remarks.ts';
 export { LAYDOWN_MODEL, type Relief } from './pass.ts';

@@ -1,5 +1,5 @@
 import { type Lab, labOfSpectrum, spectrumOfLab } from '../colour/index.ts';
-import { type Ground, reflectanceOf } from './ground.ts';
+import { type Ground, bareShare, reflectanceOf } from './ground.ts';
 import { groundAfter, passGeometry } from './pass.ts';
 import { type PencilOptics } from './optics.ts';
 import { type Pressure, pressOf } from './pressure.ts';
@@ -18,7 +18,7 @@ export interface ToolPass {
   tool: string;
   /** How hard, or how much of it: by name, or as a share (0..1). */
   pressure: Pressure | number;
-  /** Colour of what it lays, where it lays any: thick, or one full coat on white. Default white. */
+  /** Colour of what it lays, where it lays any: thick, or one full coat on white. Default the tool's own, or white. */
   colour?: Lab;
 }
 
@@ -66,14 +66,17 @@ export function groundAfterPasses(ground: Ground, passes: readonly (Pass | ToolP
 function afterPass(ground: Ground, pass: Pass | ToolPass): Ground {
   const press = pressOf(pass.pressure, ground.hand);
   if (press <= 0) return ground;
+  const isMasked = ground.kept >= 1;
   if ('pencil' in pass) {
+    if (isMasked) return ground;
     refuseWet(ground, 'a pencil goes over it');
     const pressed = Math.min(1, press * pass.pencil.presses);
     return groundAfter(ground, passGeometry(ground, pass.pencil.type, pressed), pass.pencil);
   }
   const tool = toolById(pass.tool);
+  if (isMasked && !tool.unmasks) return ground;
   if (!tool.onWet) refuseWet(ground, `${tool.name} goes over it`);
-  return tool.use(ground, press, spectrumOfLab(pass.colour ?? [100, 0, 0]));
+  return tool.use(ground, press, spectrumOfLab(pass.colour ?? tool.usualColour ?? [100, 0, 0]));
 }
 
 function refuseWet(ground: Ground, what: string): void {
@@ -81,5 +84,5 @@ function refuseWet(ground: Ground, what: string): void {
 }
 
 function describe(ground: Ground): Laid {
-  return { lab: labOfSpectrum(reflectanceOf(ground)), specks: ground.specks, toothLeft: 1 - ground.filled };
+  return { lab: labOfSpectrum(reflectanceOf(ground)), specks: bareShare(ground), toothLeft: 1 - ground.filled };
 }

@@ -199,6 +199,58 @@ describe('other media', () => {
   });
 });
 
+describe('what keeps paper as it is', () => {
+  it('a mask keeps out every pencil and every wet tool, and gives the place back as it was', () => {
+    const later = [pass(blue, 'firm'), tool('solvent'), tool('wash', 'burnish', [60, 40, 50]), pass(red, 'burnish')];
+    const before = lay(pass(yellow, 'light'));
+    const masked = lay(pass(yellow, 'light'), tool('mask', 'medium'), ...later);
+    const off = layPasses(masked.ground, [tool('mask-off')]);
+    expect(masked.lab).to.deep.equal(before.lab);
+    expect(off.ground).to.deep.equal(before.ground);
+    expect(layPasses(off.ground, [pass(blue, 'firm')]).lab[0]).to.be.below(before.lab[0] - 10);
+  });
+
+  it('grooves stay as the page was: paper in a dark, and a first colour under another', () => {
+    const dark: Pass[] = [pass(blue, 'medium'), pass(blue, 'medium'), pass(blue, 'firm')];
+    const [plain, grooved] = [lay(...dark), lay(tool('indent', 'medium'), ...dark)];
+    expect(grooved.lab[0]).to.be.above(plain.lab[0] + 3);
+    expect(grooved.specks).to.be.closeTo(0.14, 0.03);
+    const yellowLines = lay(...three(yellow), tool('indent', 'medium'), ...dark);
+    expect(yellowLines.lab[2]).to.be.above(lay(...three(yellow), ...dark).lab[2] + 2);
+  });
+
+  it('a mask over grooves keeps those too', () => {
+    const grooved = lay(tool('indent', 'firm'), pass(blue, 'firm'));
+    const masked = layPasses(grooved.ground, [tool('mask'), pass(red, 'burnish'), tool('mask-off')]);
+    expect(masked.lab).to.deep.equal(grooved.lab);
+  });
+});
+
+describe('a burnisher', () => {
+  const layers = three(blue);
+  it('closes what lies there without a new colour, and leaves no room for another', () => {
+    const [before, after] = [lay(...layers), lay(...layers, tool('burnisher', 'firm'))];
+    expect(after.specks).to.be.below(0.7 * before.specks);
+    expect(after.ground.mass).to.equal(before.ground.mass);
+    expect(after.toothLeft).to.be.below(0.45 * before.toothLeft);
+    const over = (of: typeof before) => deltaE2000(layPasses(of.ground, [pass(yellow, 'medium')]).lab, of.lab);
+    expect(over(after)).to.be.below(0.6 * over(before));
+  });
+});
+
+describe('what is told of a tool without its colours', () => {
+  it('is what it does to specks and tooth wherever pencil lies', () => {
+    for (const { id, relief, use } of TOOLS.filter((each) => each.relief)) {
+      for (const amount of [0.2, 0.5, 1]) {
+        const { ground } = lay(pass(blue, 'light'), pass(red, 'medium'));
+        const [seen, told] = [use(ground, amount, ground.bare), relief!(ground, amount)];
+        expect(told.specks, id).to.be.closeTo(seen.specks, 1e-9);
+        expect(told.filled, id).to.be.closeTo(seen.filled, 1e-9);
+      }
+    }
+  });
+});
+
 describe('remarks on passes', () => {
   const remarks = (...passes: (Pass | ToolPass)[]) => remarksOn(white, passes);
 

@@ -1,5 +1,5 @@
 import { CODE_OF_LIGHT, LIGHT_STEPS, type Lamp, labOfSpectrum, labUnder, lightOfLab } from '../colour/index.ts';
-import { type Ground, reflectanceOf } from '../laydown/index.ts';
+import { type Ground, reflectanceOf, reflectanceOfReached } from '../laydown/index.ts';
 
 /** A ground as it is painted: pigment where the grain stands up, paper in the valleys. */
 export interface Shade {
@@ -19,12 +19,14 @@ export interface Shade {
  * @param lamp to see it by; default daylight
  */
 export function shadeOf(ground: Ground, lamp?: Lamp): Shade {
-  const whole = reflectanceOf(ground);
+  const whole = reflectanceOfReached(ground);
+  const under = ground.under && reflectanceOf(ground.under);
   const n = ground.yuleNielsen;
   const between = (part: Float64Array) => {
     const mixed = new Float64Array(part.length);
     for (let i = 0; i < mixed.length; i++) {
       mixed[i] = n === 2 ? Math.sqrt(part[i]! * whole[i]!) : part[i]! ** (1 / n) * whole[i]! ** (1 - 1 / n);
+      if (under) mixed[i] = ground.kept * under[i]! + (1 - ground.kept) * mixed[i]!;
     }
     return stepsOf(mixed, lamp);
   };

@@ -111,6 +111,38 @@ const FAULTS: Record<string, { seeded: Fault; nearMiss: Fault }> = {
     nearMiss: { edits: wash(20), beside: paper(true, 90) },
   },
   'still-wet': { seeded: { edits: wash(5) }, nearMiss: { edits: wash(20) } },
+  'after-pen': {
+    seeded: {
+      edits: {
+        added: [own('pen', 'sky', { tool: 'opaque-pen', dryMinutes: 2 })],
+        order: ['base', 'pen', 'shadow', 'middle', 'deepen', 'unify'],
+      },
+    },
+    nearMiss: { edits: { added: [own('pen', 'sky', { tool: 'opaque-pen', dryMinutes: 2 })] } },
+  },
+  'too-late': {
+    seeded: { edits: { added: [own('barrier', 'sky', { tool: 'wax-barrier' })] } },
+    nearMiss: {
+      edits: {
+        added: [own('barrier', 'sky', { tool: 'wax-barrier' })],
+        order: ['barrier', 'base', 'shadow', 'middle', 'deepen', 'unify'],
+      },
+    },
+  },
+  'mask-stays': {
+    seeded: {
+      edits: {
+        added: [own('mask', 'sky', { tool: 'mask', dryMinutes: 15 })],
+        order: ['mask', 'base', 'shadow', 'middle', 'deepen', 'unify'],
+      },
+    },
+    nearMiss: {
+      edits: {
+        added: [own('mask', 'sky', { tool: 'mask', dryMinutes: 15 }), own('off', 'sky', { tool: 'mask-off' })],
+        order: ['mask', 'base', 'shadow', 'middle', 'deepen', 'unify', 'off'],
+      },
+    },
+  },
   'smooth-metal': {
     seeded: {
       effect: 'polished-metal',

@@ -53,7 +53,7 @@ function fittedTo({ layers }: Recipe, added: readonly Layer[]): { layers: Layer[
 }
 
 function edited(layer: Layer, edit: LayerEdit = {}): Layer {
-  const { from, to, softnessMm, hardTo, direction, tool, dryMinutes, ...plain } = edit;
+  const { from, to, softnessMm, hardTo, direction, tool, colour, dryMinutes, ...plain } = edit;
   const zone = { ...layer.zone };
   if (from !== undefined) zone.from = from;
   if (to !== undefined) zone.to = to;
@@ -64,6 +64,7 @@ function edited(layer: Layer, edit: LayerEdit = {}): Layer {
   const next: Layer = { ...layer, ...plain, zone };
   if (direction !== undefined) next.direction = direction ?? undefined;
   if (tool !== undefined) next.tool = tool ?? undefined;
+  if (colour !== undefined) next.colour = colour ?? undefined;
   if (dryMinutes !== undefined) next.dryMinutes = dryMinutes || undefined;
   return next;
 }

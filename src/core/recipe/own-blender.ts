@@ -11,6 +11,8 @@ const VIOLET = { from: 285, to: 335 };
 const PINK = { from: -25, to: 70 };
 /** As pale and as grey as this is white: L* and OKLCH chroma, laid medium. */
 const WHITE = { value: 88, chroma: 0.035 };
+/** From this opacity on a pencil covers what it goes over; below it, it glazes. */
+export const COVERING = 0.6;
 
 /** The layer that unifies a family with one pencil over all of it; undefined where none does. */
 export function unifyingLayer(layers: readonly Layer[]): Layer | undefined {
@@ -37,9 +39,9 @@ export function familyLayers(layers: readonly Layer[]): Layer[] {
 
 /**
  * A family from a small tray may end in a pencil of another hue, or in a white: then the palest of its own hue unifies
- * it, and a white is only whispered.
+ * it. A white that covers is only whispered; one that is translucent smooths, lightly.
  */
-export function withOwnBlender({ layers, notes }: EffectLayers, { labOf }: RegionContext): EffectLayers {
+export function withOwnBlender({ layers, notes }: EffectLayers, { labOf, opacityOf }: RegionContext): EffectLayers {
   const unify = unifyingLayer(layers);
   const own = unify && labOf?.(unify.pencil);
   if (!unify || !own || !labOf) return { layers, notes };
@@ -60,9 +62,13 @@ export function withOwnBlender({ layers, notes }: EffectLayers, { labOf }: Regio
     const { pencil } = others.reduce((a, b) => (b.lab[0] > a.lab[0] ? b : a));
     return changed({ pencil }, 'Its palest pencil is of another hue, so the palest of its own unifies it.');
   }
-  const hard = unify.pressure !== 'whisper' && unify.pressure !== 'light';
-  if (hard && own[0] >= WHITE.value && oklchOfLab(own).c < WHITE.chroma && others.length > 0) {
-    return changed({ pressure: 'whisper' }, 'Its palest pencil is a white, so it is only whispered over the others.');
+  const isWhite = own[0] >= WHITE.value && oklchOfLab(own).c < WHITE.chroma;
+  if (!isWhite || others.length === 0 || unify.pressure === 'whisper') return { layers, notes };
+  const opacity = opacityOf?.(unify.pencil);
+  if (opacity !== undefined && opacity < COVERING) {
+    const says = 'Its palest pencil is a translucent white, which smooths: it goes lightly over the others.';
+    return unify.pressure === 'light' ? { layers, notes } : changed({ pressure: 'light' }, says);
   }
-  return { layers, notes };
+  const says = 'Its palest pencil is a white that covers and dulls, so it is only whispered over the others.';
+  return changed({ pressure: 'whisper' }, says);
 }

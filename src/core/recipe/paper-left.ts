@@ -1,4 +1,13 @@
-import { type Ground, type Hand, type Lead, type Relief, PRESS, reliefAfter, reliefOf } from '../laydown/index.ts';
+import {
+  type Ground,
+  type Hand,
+  type Lead,
+  type Relief,
+  PRESS,
+  reliefAfter,
+  reliefOf,
+  toolById,
+} from '../laydown/index.ts';
 import { type RegionContext } from './effects/index.ts';
 import { placesOn } from './places.ts';
 import { type Recipe } from './recipe.ts';
@@ -54,10 +63,16 @@ export function laidOn(
 ): { specks: number; least: number } {
   let relief = bare;
   let least = 1;
+  let isMasked = false;
   layers.forEach(({ pressure, passes, stroke, tool }, i) => {
     const lead = leads[i];
     const share = shares[i]! / SHARES;
-    if (tool || !lead || share === 0) return;
+    if (tool && share > 0) {
+      const { relief: after, masks, unmasks } = toolById(tool);
+      if (masks || unmasks) isMasked = masks ?? false;
+      for (let pass = 0; after && !isMasked && pass < passes; pass++) relief = after(relief, PRESS[pressure] * share);
+    }
+    if (tool || !lead || share === 0 || isMasked) return;
     if (relief.mass > 0 && covers[i]) least = Math.min(least, 1 - relief.filled);
     const left = share * (STROKE_LEAVES[stroke] ?? 1);
     const press = left === 1 ? pressure : PRESS[pressure] * left;
@@ -70,10 +85,11 @@ export function laidOn(
 export function kindsOf(layers: readonly Layer[], context: Pick<RegionContext, 'regions'>): Kind[] {
   const kinds = new Map<string, Kind>();
   const meant = layers.map(({ pressure, tool }) => !tool && pressure !== 'whisper');
+  const shows = layers.map(({ tool }) => tool !== undefined && toolById(tool).mayShow === true);
   for (const { place, widthMm, areaMm2 } of placesOn(fieldsOf(layers), context.regions)) {
     const arrives = layers.map(({ zone, fromWidthMm }) => (fromWidthMm > widthMm ? 0 : shareInZone(zone, place)));
     const covers = arrives.map((share) => share > COVERED);
-    if (!covers.some((is, i) => is && meant[i])) continue;
+    if (!covers.some((is, i) => is && meant[i]) || covers.some((is, i) => is && shows[i])) continue;
     const shares = arrives.map((share) => Math.round(SHARES * share));
     const key = `${shares.join()} ${covers.join()}`;
     const kind = kinds.get(key);

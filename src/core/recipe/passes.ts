@@ -9,7 +9,7 @@ import { STROKE_LEAVES } from './strokes.ts';
  * @throws RangeError when the layer's pencil has no optics
  */
 export function passesOf(
-  { id, pencil: pencilId, tool, pressure, passes, dryMinutes, stroke }: Layer,
+  { id, pencil: pencilId, tool, colour, pressure, passes, dryMinutes, stroke }: Layer,
   optics: ReadonlyMap<string, PencilOptics>,
   share = 1,
 ): (Pass | ToolPass)[] {
@@ -18,7 +18,9 @@ export function passesOf(
   const pencil = optics.get(pencilId);
   if (!pencil) throw new RangeError(`Pencil ${pencilId} of layer ${id} is not in the tray.`);
   const drying: ToolPass = { tool: 'drying', pressure: 1 };
-  const laid = new Array<Pass | ToolPass>(passes).fill(tool ? { tool, pressure: press } : { pencil, pressure: press });
+  const laid = new Array<Pass | ToolPass>(passes).fill(
+    tool ? { tool, pressure: press, colour } : { pencil, pressure: press },
+  );
   if (tool && toolById(tool).wets) return laid.flatMap((pass) => [pass, drying]);
   return dryMinutes ? [...laid, drying] : laid;
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { PRESSURES } from '../laydown/index.ts';
 import { FIELDS, MOST_SOURCES } from '../light/index.ts';
-import { Id, Share } from '../primitives/schemas.ts';
+import { Id, LabColour, Share } from '../primitives/schemas.ts';
 import { MOST_PENCILS, ROLES } from './roles.ts';
 import { DIRECTIONS, POINTS, STROKES } from './strokes.ts';
 
@@ -79,6 +79,8 @@ export const Layer = z.object({
   direction: z.enum(DIRECTIONS).optional(),
   point: z.enum(POINTS),
   tool: ToolId.optional(),
+  /** Of a tool that has a colour of its own; absent: the usual one. */
+  colour: LabColour.optional(),
   dryMinutes: DryMinutes.optional(),
   purpose: Purpose,
   /** Laid only in regions at least this wide: narrower ones have no room for it. */
@@ -103,6 +105,8 @@ export const LayerEdit = z
     point: z.enum(POINTS),
     /** Null: the pencil itself. */
     tool: ToolId.nullable(),
+    /** Null: the tool's usual one. */
+    colour: LabColour.nullable(),
     dryMinutes: DryMinutes,
     purpose: Purpose,
   })

@@ -3,7 +3,7 @@ import { isWarm, labOfHex, oklchOfLab, wheelOfHue } from '../../core/colour/inde
 import { bareGround, layPasses, pencilOptics, pencilTypeById } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
 import { type FormedThing, formById, materialOf } from '../../core/light/index.ts';
-import { type Family, type LightOnThing, type RegionContext, bodyOf } from '../../core/recipe/index.ts';
+import { COVERING, type Family, type LightOnThing, type RegionContext, bodyOf } from '../../core/recipe/index.ts';
 import { type PaperModel, paperModelOf } from '../../pencils/index.ts';
 import { type PlannedRegion } from './things-in-light.ts';
 import { glowsOf, thingsOf } from '../select.ts';
@@ -14,8 +14,8 @@ export type PencilsHere = ReadonlyMap<string, Pick<Pencil, 'id' | 'code' | 'colo
 /** The paper that a sheet is coloured on, and its pencils as they are on it. */
 export type LaidOn = Pick<PaperModel, 'paper' | 'trayPencil'>;
 
-/** A white covers from this opacity on, L* and OKLCH chroma of its masstone. */
-const WHITE = { opacity: 0.6, value: 93, chroma: 0.02 };
+/** A white: L* and OKLCH chroma of its masstone. */
+const WHITE = { value: 93, chroma: 0.02 };
 /** A thing in front hides a blend line if it is at least this wide beside the background. */
 const HIDING_SHARE = 0.25;
 
@@ -74,6 +74,7 @@ export class RecipeContexts {
       shown: this.#shownIn(id),
       labOf: (pencil) => this.#labOf(pencil),
       typeOf: (pencil) => this.#pencils.get(pencil)?.type,
+      opacityOf: (pencil) => opacityIn(this.#pencils.get(pencil)),
       paperValue: labOfHex(this.#on.paper.tint)[0],
       white: this.#white,
     };
@@ -161,11 +162,16 @@ function bodyIn(family: Family | null): string | null {
   return family ? bodyOf(family) : null;
 }
 
+function opacityIn(pencil: Pick<Pencil, 'type' | 'opacity'> | undefined): number | undefined {
+  return pencil && (pencil.opacity ?? pencilTypeById(pencil.type).opacity);
+}
+
 /** The palest white of a tray that covers. */
 function whiteIn(pencils: PencilsHere): string | null {
   let white: { id: string; value: number } | null = null;
-  for (const { id, colour, type, opacity } of pencils.values()) {
-    if ((opacity ?? pencilTypeById(type).opacity) < WHITE.opacity) continue;
+  for (const pencil of pencils.values()) {
+    const { id, colour } = pencil;
+    if (opacityIn(pencil)! < COVERING) continue;
     const lab = labOfHex(colour);
     if (lab[0] < WHITE.value || oklchOfLab(lab).c > WHITE.chroma || (white && white.value >= lab[0])) continue;
     white = { id, value: lab[0] };

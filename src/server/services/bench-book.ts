@@ -5,7 +5,7 @@ import { type Reminder, layOutFor, remindersOf, whereOf } from '../../core/bench
 import { toolById } from '../../core/laydown/index.ts';
 import { zoneMm } from '../../core/recipe/index.ts';
 import { thingsOf } from '../../plan/index.ts';
-import { about, daysOfSittings } from '../../order/index.ts';
+import { type Held, about, daysOfSittings, heldFor } from '../../order/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
 import { NO_SHEET, Refused, refuseMissing } from '../refused.ts';
@@ -200,9 +200,18 @@ function sittings(book: Book, { sheet, benchPlan, numbers, doneIds, today }: Sit
     book.y += 11;
     layOut(book, steps, before, pencilOf);
     for (const step of steps) {
-      const pencil = pencilOf.get(step.pencil)!;
-      const told = (reminders.get(step.id) ?? []).map((reminder) => REMINDER_WORDS[reminder]);
-      stepLine(book, step, pencil, `${numbers.get(step.thingId)} ${nameOf.get(step.thingId) ?? ''}`, told);
+      const told = [
+        ...(reminders.get(step.id) ?? []).map((reminder) => REMINDER_WORDS[reminder]),
+        ...(step.dryMinutes ? [`dries ${step.dryMinutes} min`] : []),
+        ...(step.tool ? [toolById(step.tool).caution] : []),
+      ];
+      stepLine(
+        book,
+        step,
+        heldFor(step, benchPlan.pencils),
+        `${numbers.get(step.thingId)} ${nameOf.get(step.thingId) ?? ''}`,
+        told,
+      );
     }
     before.push(...steps);
   });
@@ -235,7 +244,7 @@ function layOut(
   book.y += 2;
 }
 
-function stepLine(book: Book, step: PlanStep, pencil: PencilThen, thing: string, told: readonly string[]): void {
+function stepLine(book: Book, step: PlanStep, held: Held, thing: string, told: readonly string[]): void {
   book.need(13.5);
   const { pdf, y } = book;
   pdf
@@ -245,15 +254,15 @@ function stepLine(book: Book, step: PlanStep, pencil: PencilThen, thing: string,
     .strokeColor(FAINT)
     .stroke();
   book.box(PAGE.left, y + 2.2, 4.5, 4.5);
-  pdf.rect(PAGE.left + 7, y + 2.2, 3.2, 8.5).fill(pencil.colour);
-  book.write('figure', 4, pencil.code, PAGE.left + 12, y + 2, 20);
+  pdf.rect(PAGE.left + 7, y + 2.2, 3.2, 8.5).fill(held.colour);
+  if (held.isTool) book.write('bold', 2.6, held.code, PAGE.left + 12, y + 2.4, 20);
+  else book.write('figure', 4, held.code, PAGE.left + 12, y + 2, 20);
   book.write('bold', 3.6, thing, PAGE.left + 33, y + 2, 78);
-  const held = step.tool ? `${toolById(step.tool).name}, ` : '';
   const times = step.passes === 1 ? 'once' : `${step.passes} times`;
   book.write(
     'text',
     3.1,
-    `${held}${step.pressure}, ${times}, ${step.stroke}, ${step.point}`,
+    [step.pressure, times, step.stroke, ...(held.isTool ? [] : [step.point])].join(', '),
     PAGE.left + 112,
     y + 2.3,
     WIDE - 112 - 18,

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { BenchPlan } from '../../contracts/index.ts';
-import { about } from '../../order/index.ts';
+import { inHand } from '../../core/bench/index.ts';
+import { about, heldFor } from '../../order/index.ts';
 
 /** Height of a thing's row and of the strip of pencils, and width of the names, px. */
 const ROW = 18;
@@ -119,18 +120,17 @@ export function Overview({ benchPlan, doneIds }: { benchPlan: BenchPlan; doneIds
 /** Where each step lies in time, minutes from the beginning; things in the order in which they are opened. */
 function laidInTime({ order, steps, pencils, things, sittings }: BenchPlan, doneIds: ReadonlySet<string>) {
   const stepOf = new Map(steps.map((step) => [step.id, step]));
-  const pencilOf = new Map(pencils.map((pencil) => [pencil.id, pencil]));
   const nameOf = new Map(things.map((thing) => [thing.id, thing.name]));
   const lastOf = new Set(sittings.slice(0, -1).map((sitting) => sitting.steps.at(-1)));
   const rowOf = new Map<string, number>();
   const rows: { name: string; from: number; to: number }[] = [];
   const marks: Timeline[] = [];
-  const runs: { pencil: string; code: string; colour: string; from: number; minutes: number }[] = [];
+  const runs: { held: string; code: string; colour: string; from: number; minutes: number }[] = [];
   const cuts: number[] = [];
   let clock = 0;
   for (const id of order) {
     const step = stepOf.get(id)!;
-    const { code = '', colour = '#888888' } = pencilOf.get(step.pencil) ?? {};
+    const { code, colour } = heldFor(step, pencils);
     const name = nameOf.get(step.thingId) ?? '';
     if (!rowOf.has(step.thingId)) {
       rowOf.set(step.thingId, rows.length);
@@ -140,8 +140,8 @@ function laidInTime({ order, steps, pencils, things, sittings }: BenchPlan, done
     const says = `${code} on ${name}, ${step.pressure}, ${about(step.minutes)}`;
     marks.push({ id, row, colour, from: clock, minutes: step.minutes, isDone: doneIds.has(id), says });
     const run = runs.at(-1);
-    if (run?.pencil === step.pencil) run.minutes += step.minutes;
-    else runs.push({ pencil: step.pencil, code, colour, from: clock, minutes: step.minutes });
+    if (run?.held === inHand(step)) run.minutes += step.minutes;
+    else runs.push({ held: inHand(step), code, colour, from: clock, minutes: step.minutes });
     clock += step.minutes;
     rows[row]!.to = clock;
     if (lastOf.has(id)) cuts.push(clock);

@@ -16,8 +16,8 @@ import { nanoid } from 'nanoid';
 import { Fragment, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
-import { type Sitting, costsAt, layOutFor, movedTo, validateSequence } from '../../core/bench/index.ts';
-import { about, benchPlanWithSittings } from '../../order/index.ts';
+import { type Sitting, costsAt, inHand, layOutFor, movedTo, validateSequence } from '../../core/bench/index.ts';
+import { about, benchPlanWithSittings, heldFor } from '../../order/index.ts';
 import { useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -230,15 +230,15 @@ interface StepsProps {
 
 function Steps({ benchPlan, sitting, number, doneIds, chosen, onChoose }: StepsProps) {
   const stepOf = useMemo(() => new Map(benchPlan.steps.map((step) => [step.id, step])), [benchPlan]);
-  const pencilOf = useMemo(() => new Map(benchPlan.pencils.map((pencil) => [pencil.id, pencil])), [benchPlan]);
   const thingOf = useMemo(() => new Map(benchPlan.things.map((thing) => [thing.id, thing.name])), [benchPlan]);
   const firsts = new Set<string>();
   return (
     <ol className="border-t border-rule">
       {sitting.steps.map((id, k) => {
         const step = stepOf.get(id)!;
-        const before = stepOf.get(sitting.steps[k - 1] ?? '')?.pencil;
-        const pencil = pencilOf.get(step.pencil);
+        const before = stepOf.get(sitting.steps[k - 1] ?? '');
+        const isSame = before !== undefined && inHand(before) === inHand(step);
+        const held = heldFor(step, benchPlan.pencils);
         const piece = { sitting: number, thingId: step.thingId };
         const isDone = doneIds.has(id);
         // One grip for all of a thing's steps: they move together.
@@ -249,13 +249,15 @@ function Steps({ benchPlan, sitting, number, doneIds, chosen, onChoose }: StepsP
             key={id}
             className={clsx(
               'flex items-center gap-2 py-0.5',
-              step.pencil !== before && 'border-t border-rule pt-1 first:border-0',
+              !isSame && 'border-t border-rule pt-1 first:border-0',
               chosen && keyOf(chosen) === keyOf(piece) && !isDone && 'bg-card outline-1 outline-ink',
             )}
           >
-            <span className="w-2.5 self-stretch" style={{ background: pencil?.colour }} aria-hidden />
-            <span className="w-13 font-figure text-[0.9rem] font-bold">
-              {step.pencil === before ? '' : pencil?.code}
+            <span className="w-2.5 self-stretch" style={{ background: held.colour }} aria-hidden />
+            <span
+              className={clsx('w-13 font-figure font-bold', held.isTool ? 'text-xs leading-tight' : 'text-[0.9rem]')}
+            >
+              {isSame ? '' : held.code}
             </span>
             <PressureMark pressure={step.pressure} size={26} />
             <span className={clsx('min-w-0 flex-1 truncate text-[0.95rem]', isDone && 'struck')}>

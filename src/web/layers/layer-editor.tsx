@@ -1,6 +1,7 @@
 import { Copy, Minus, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { PRESSURES, TOOLS } from '../../core/laydown/index.ts';
+import { hexOfLab, labOfHex } from '../../core/colour/index.ts';
+import { PRESSURES, TOOLS, toolById } from '../../core/laydown/index.ts';
 import {
   DIRECTIONS,
   type Layer,
@@ -10,16 +11,20 @@ import {
   FIELD_ENDS,
   zoneMm,
 } from '../../core/recipe/index.ts';
+import { useToolsQuery } from '../api/desk-api.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Select } from '../parts/index.ts';
 
 const PENCIL_ITSELF = 'pencil';
 const AS_THE_SHAPE = 'shape';
+const WHITE = [100, 0, 0] as const;
 
 export interface LayerEditorProps {
   layer: Layer;
   number: number;
   onEdit(edit: LayerEdit, label: string): void;
+  /** Lays it with a tool, or with its pencil again. */
+  onLaidWith(tool: string | null, label: string): void;
   onCopy(): void;
   onLeaveOut(): void;
 }
@@ -44,14 +49,15 @@ export function LayerEditor(props: LayerEditorProps) {
   );
 }
 
-type PartProps = Pick<LayerEditorProps, 'layer' | 'onEdit'> & { name: string };
+type PartProps = Pick<LayerEditorProps, 'layer' | 'onEdit' | 'onLaidWith'> & { name: string };
 
 /** With what a layer is laid, how hard, how often and with which strokes. */
-function HowItIsLaid({ layer, onEdit, name }: PartProps) {
+function HowItIsLaid({ layer, onEdit, onLaidWith, name }: PartProps) {
   const { pencils } = useDesk();
   const own = pencils.find(({ id }) => id === layer.pencil);
   const others = pencils.filter(({ whereabouts }) => whereabouts !== 'missing');
-  const tools = TOOLS.filter(({ works }) => works);
+  const tools = TOOLS.filter(({ waits }) => !waits);
+  const tool = layer.tool === undefined ? null : toolById(layer.tool);
   return (
     <div className="grid grid-cols-[4.5rem_minmax(0,1fr)] items-center gap-x-2 gap-y-1.5 text-[0.95rem]">
       <Term>pencil</Term>
@@ -72,10 +78,22 @@ function HowItIsLaid({ layer, onEdit, name }: PartProps) {
           { value: PENCIL_ITSELF, label: `the pencil ${own?.code ?? ''}` },
           ...tools.map(({ id, name: words, caution }) => ({ value: id, label: words, says: caution })),
         ]}
-        onChange={(tool) =>
-          onEdit(tool === PENCIL_ITSELF ? { tool: null, dryMinutes: 0 } : { tool }, `${name} with ${tool}`)
+        onChange={(id) =>
+          id === PENCIL_ITSELF
+            ? onLaidWith(null, `${name} with its pencil`)
+            : onLaidWith(id, `${name} with ${toolById(id).name}`)
         }
       />
+      {tool?.coloured && (
+        <>
+          <Term>colour</Term>
+          <ToolColour
+            colour={hexOfLab(layer.colour ?? tool.usualColour ?? WHITE)}
+            name={name}
+            onSet={(hex) => onEdit({ colour: labOfHex(hex) }, `${name} ${hex}`)}
+          />
+        </>
+      )}
       <Term>pressure</Term>
       <Select
         label={`Pressure of ${name}`}
@@ -127,7 +145,7 @@ function HowItIsLaid({ layer, onEdit, name }: PartProps) {
 }
 
 /** Where a layer goes: from which value to which, and how softly it ends. */
-function WhereItIsLaid({ layer: { zone }, onEdit, name }: PartProps) {
+function WhereItIsLaid({ layer: { zone }, onEdit, name }: Omit<PartProps, 'onLaidWith'>) {
   const [low, high] = FIELD_ENDS[zone.field];
   return (
     <>
@@ -165,6 +183,36 @@ function WhereItIsLaid({ layer: { zone }, onEdit, name }: PartProps) {
         </label>
       </div>
     </>
+  );
+}
+
+/** The colour of a pen, marker or wash: one of those that lie beside the pencils, or another. */
+function ToolColour({ colour, name, onSet }: { colour: string; name: string; onSet(hex: string): void }) {
+  const { sheet } = useDesk();
+  const { data: owned = [] } = useToolsQuery(sheet.trayId);
+  const pens = owned.flatMap((pen) => (pen.kind === 'pen' && pen.colour ? [{ ...pen, colour: pen.colour }] : []));
+  return (
+    <span className="flex items-center gap-2">
+      <input
+        key={colour}
+        type="color"
+        defaultValue={colour}
+        aria-label={`Colour of ${name}`}
+        className="h-9 w-12 border border-edge bg-leaf"
+        onBlur={(event) => event.target.value !== colour && onSet(event.target.value)}
+      />
+      {pens.map((pen) => (
+        <button
+          key={pen.id}
+          type="button"
+          title={pen.name}
+          aria-label={`${pen.name} for ${name}`}
+          className="h-8 w-8 border border-edge"
+          style={{ background: pen.colour }}
+          onClick={() => onSet(pen.colour)}
+        />
+      ))}
+    </span>
   );
 }
 

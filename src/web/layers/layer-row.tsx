@@ -3,6 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
 import { ChevronDown, ChevronUp, GripVertical, PencilLine } from 'lucide-react';
 import { useMemo } from 'react';
+import { hexOfLab } from '../../core/colour/index.ts';
 import { pencilOptics, toolById } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
 import { cautionsOf, zoneWords } from '../../core/recipe/index.ts';
@@ -29,6 +30,7 @@ export function LayerRow({ regions, toothLeft, open, last, onOpen, onMove, ...ed
     id: layer.id,
   });
   const pencil = pencilById.get(layer.pencil);
+  const tool = layer.tool === undefined ? null : toolById(layer.tool);
   const cost = useMemo(
     () =>
       pencil &&
@@ -60,13 +62,28 @@ export function LayerRow({ regions, toothLeft, open, last, onOpen, onMove, ...ed
           <GripVertical size={15} aria-hidden />
         </button>
         <span className="w-4 font-figure text-sm text-soft">{number}</span>
-        {pencil && <Laydown pencil={pencil} paperModel={paperModel} width={44} height={26} />}
-        <span className="w-18 font-figure font-bold whitespace-nowrap">
-          {pencil?.code} {pencil && <BeliefMark belief={paperModel.beliefIn(pencil)} />}
-        </span>
+        {tool ? (
+          <span className="flex w-[7.4rem] items-center gap-1.5 font-semibold leading-tight">
+            {tool.coloured && (
+              <span
+                aria-hidden
+                className="h-6 w-6 shrink-0 border border-edge"
+                style={{ background: hexOfLab(layer.colour ?? tool.usualColour ?? [100, 0, 0]) }}
+              />
+            )}
+            {tool.name}
+          </span>
+        ) : (
+          <>
+            {pencil && <Laydown pencil={pencil} paperModel={paperModel} width={44} height={26} />}
+            <span className="w-18 font-figure font-bold whitespace-nowrap">
+              {pencil?.code} {pencil && <BeliefMark belief={paperModel.beliefIn(pencil)} />}
+            </span>
+          </>
+        )}
         <PressureMark pressure={layer.pressure} size={34} />
         <StrokeMark stroke={layer.stroke} size={32} />
-        <PointMark point={layer.point} size={32} />
+        {!tool && <PointMark point={layer.point} size={32} />}
         <span className="ml-auto">{toothLeft !== null && <ToothGauge left={toothLeft} />}</span>
       </div>
       <div className="mt-1 flex items-start gap-2 pl-7">
@@ -75,7 +92,7 @@ export function LayerRow({ regions, toothLeft, open, last, onOpen, onMove, ...ed
           <span className="text-soft">
             {zoneWords(layer.zone)}, {layer.passes === 1 ? '' : `${layer.passes} times, `}
             {layer.pressure}
-            {layer.tool && `, ${toolById(layer.tool).name}`}
+            {layer.dryMinutes ? `, dries ${layer.dryMinutes} min` : ''}
             {layer.direction && `, ${layer.direction}`}
             {cost && cost.regions > 0 && `; ${minutesWords(cost.minutes)}${leadWords(cost.wear.laidMm)}`}.
           </span>

@@ -29,13 +29,19 @@ export function RecipeSheet({ thing, recipe }: { thing: Thing; recipe: Recipe })
                 <li key={layer.id} className="mb-2 flex break-inside-avoid gap-3 border-t border-black pt-1 text-sm">
                   <span className="mt-1 h-4 w-4 shrink-0 border border-black" />
                   <span className="w-5 shrink-0 font-bold">{i + 1}</span>
-                  {pencil && <Laydown pencil={pencil} paperModel={paperModel} width={60} height={26} />}
+                  {pencil && !layer.tool && <Laydown pencil={pencil} paperModel={paperModel} width={60} height={26} />}
                   <span>
-                    <strong>{pencil?.code}</strong> {pencil?.ownName || pencil?.name}
-                    {layer.tool && `, worked with ${toolById(layer.tool).name}`}: {layer.pressure},{' '}
-                    {layer.passes === 1 ? 'once' : `${layer.passes} times`}, {layer.stroke}
+                    {layer.tool ? (
+                      <strong>{toolById(layer.tool).name}</strong>
+                    ) : (
+                      <>
+                        <strong>{pencil?.code}</strong> {pencil?.ownName || pencil?.name}
+                      </>
+                    )}
+                    : {layer.pressure}, {layer.passes === 1 ? 'once' : `${layer.passes} times`}, {layer.stroke}
                     {layer.direction && `, ${layer.direction}`}, {layer.point}. {zoneWords(layer.zone)} (
-                    {zoneMm(layer.zone)}). {layer.purpose} {cautionsOf(layer, pencil?.type ?? '').join(' ')}
+                    {zoneMm(layer.zone)}). {layer.purpose} {layer.dryMinutes ? `Dries ${layer.dryMinutes} min. ` : ''}
+                    {cautionsOf(layer, pencil?.type ?? '').join(' ')}
                   </span>
                 </li>
               );

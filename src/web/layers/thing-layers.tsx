@@ -10,9 +10,12 @@ import {
   EFFECTS,
   SCHOOLS,
   effectById,
+  layerLaidWith,
   mergedEdits,
   schoolById,
+  withToolLayer,
 } from '../../core/recipe/index.ts';
+import { TOOLS, toolById } from '../../core/laydown/index.ts';
 import { decideThing, type AboutThing } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -59,6 +62,12 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
     edit({ added: [{ ...model, id }], order }, label);
     onOpenLayer(id);
   };
+  const addTool = (tool: string) => {
+    if (tool === NOTHING) return;
+    const more = withToolLayer(recipe, tool, () => `own-${nanoid(6)}`);
+    edit(more, toolById(tool).name);
+    onOpenLayer(more.added[0]!.id);
+  };
   return (
     <Section
       title={thing.name}
@@ -104,6 +113,7 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
                 onOpen={(open) => onOpenLayer(open ? layer.id : null)}
                 onMove={(by) => move(i, i + by)}
                 onEdit={(own, label) => edit({ layers: { [layer.id]: own } }, label)}
+                onLaidWith={(tool, label) => edit(layerLaidWith(recipe, layer.id, tool), label)}
                 onCopy={() => add(layer, `layer ${i + 1} once more`)}
                 onLeaveOut={() => edit({ without: [layer.id] }, `without layer ${i + 1}`)}
               />
@@ -115,6 +125,14 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
             <Button onClick={() => add(newLayer(recipe.layers.at(-1)!), 'one more layer')}>
               <Plus size={15} aria-hidden /> Add a layer
             </Button>
+          )}
+          {recipe.layers.length > 0 && (
+            <Select
+              label={`Add to ${thing.name}`}
+              value={NOTHING}
+              options={[{ value: NOTHING, label: 'Add something else' }, ...BESIDE_PENCILS]}
+              onChange={addTool}
+            />
           )}
           {changed && (
             <Button
@@ -134,6 +152,13 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
     </Section>
   );
 }
+
+const NOTHING = 'nothing';
+const BESIDE_PENCILS = TOOLS.filter(({ waits }) => !waits).map(({ id, name, how }) => ({
+  value: id,
+  label: name,
+  says: how,
+}));
 
 /** A layer to begin with: the last one's pencil, lightly over the shadow, for the person to change. */
 function newLayer(model: Layer): Layer {

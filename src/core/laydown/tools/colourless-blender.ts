@@ -1,3 +1,4 @@
+import { type Relief } from '../pass.ts';
 import { remixed } from '../remix.ts';
 import { type Tool } from './tool.ts';
 
@@ -5,13 +6,21 @@ import { type Tool } from './tool.ts';
 export const colourlessBlender: Tool = {
   id: 'colourless-blender',
   name: 'colourless blender',
+  how: 'Small circles from the palest part to the darkest; wipe its point on scrap before going back to the pale.',
   coloured: false,
-  works: true,
   wantsFilled: true,
+  on: 'all but the highlight',
   caution: 'It uses tooth: lay all colour first.',
   use(ground, amount) {
-    const root = Math.sqrt(amount);
-    const filled = ground.filled + 0.03 * (1 - ground.filled) * (1 + amount);
-    return { ...remixed(ground, { specks: ground.specks * (1 - 0.45 * root), share: 0.5 * root }), filled };
+    const { specks, filled } = closed(ground, amount);
+    return { ...remixed(ground, { specks, share: 0.5 * Math.sqrt(amount) }), filled };
   },
+  relief: (relief, amount) => (relief.mass > 0 ? { ...relief, ...closed(relief, amount) } : relief),
 };
+
+function closed({ specks, filled }: Pick<Relief, 'specks' | 'filled'>, amount: number) {
+  return {
+    specks: specks * (1 - 0.45 * Math.sqrt(amount)),
+    filled: filled + 0.03 * (1 - filled) * (1 + amount),
+  };
+}

@@ -4,6 +4,7 @@ import { type Tool } from './tool.ts';
 export const drying: Tool = {
   id: 'drying',
   name: 'let it dry',
+  how: 'Wait until it is dry to the touch.',
   coloured: false,
   waits: true,
   unseen: true,

@@ -13,7 +13,10 @@ const TOOTH_FREED = 0.6;
 export const eraser: Tool = {
   id: 'eraser',
   name: 'eraser',
+  how: 'Press and lift with a clean place of it, more often where more is to come off; do not rub.',
   coloured: false,
+  on: 'highlight',
+  takes: 0.6,
   caution: 'Dab, do not rub: rubbing roughens the paper, and then it takes colour unevenly.',
   use(ground, amount) {
     const last = ground.deposits.length - 1;

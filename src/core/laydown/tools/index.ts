@@ -1,7 +1,10 @@
 /** tools: what else than a pencil changes the paper, one file a kind; to add one, write its file and list it here. */
+import { burnisher } from './burnisher.ts';
 import { colourlessBlender } from './colourless-blender.ts';
 import { drying } from './drying.ts';
 import { eraser } from './eraser.ts';
+import { indent } from './indent.ts';
+import { mask, maskOff } from './masks.ts';
 import { paint } from './paint.ts';
 import { metallicPen, opaquePen } from './pens.ts';
 import { softTip } from './soft-tip.ts';
@@ -16,6 +19,7 @@ export { type Tool } from './tool.ts';
 /** Every tool the model knows. */
 export const TOOLS: readonly Tool[] = [
   colourlessBlender,
+  burnisher,
   solvent,
   softTip,
   water,
@@ -27,6 +31,9 @@ export const TOOLS: readonly Tool[] = [
   wash,
   paint,
   waxBarrier,
+  indent,
+  mask,
+  maskOff,
 ];
 
 /**

@@ -1,5 +1,6 @@
 import { BANDS, type Spectrum } from '../../colour/index.ts';
 import { type Deposit, type Ground } from '../ground.ts';
+import { type Relief } from '../pass.ts';
 
 /** Scattering of a white pigment in a thick coat, per unit of film thickness, and how thick a coat lies. */
 const SCATTERS = 0.4;
@@ -12,19 +13,25 @@ const THICK = 12;
  * @param fills share of the tooth still empty that it fills, 0..1
  */
 export function coated(ground: Ground, colour: Spectrum, covers: number, fills: number): Ground {
-  const specks = ground.specks * (1 - covers);
+  const { specks, filled, mass } = coatedRelief(ground, covers, fills);
   const covered = ground.covered.map((value, i) => {
     const below = (1 - ground.specks) * (1 - covers) * Math.sqrt(value);
     return ((below + covers * Math.sqrt(colour[i]!)) / (1 - specks)) ** 2;
   });
-  const mass = covers * THICK;
+  return { ...ground, covered, specks, filled, mass, deposits: [...ground.deposits, coat(colour, covers * THICK)] };
+}
+
+/** The same without its colour. */
+export function coatedRelief<T extends Pick<Relief, 'specks' | 'filled' | 'mass'>>(
+  relief: T,
+  covers: number,
+  fills: number,
+): T {
   return {
-    ...ground,
-    covered,
-    specks,
-    filled: ground.filled + fills * (1 - ground.filled),
-    mass: ground.mass + mass,
-    deposits: [...ground.deposits, coat(colour, mass)],
+    ...relief,
+    specks: relief.specks * (1 - covers),
+    filled: relief.filled + fills * (1 - relief.filled),
+    mass: relief.mass + covers * THICK,
   };
 }
 

@@ -5,8 +5,9 @@ import { type Tool } from './tool.ts';
 export const softTip: Tool = {
   id: 'soft-tip',
   name: 'finger or soft tip',
+  how: 'Pull from the pale end to the deep one, with a clean tip for each colour.',
   coloured: false,
-  works: true,
+  takes: 0.5,
   caution: 'Tap dust off, never blow or breathe it. A clean tip for every colour.',
   use(ground, amount) {
     const loose = ground.deposits.reduce((sum, deposit) => sum + deposit.mass * deposit.loose, 0);

@@ -1,3 +1,4 @@
+import { type Relief } from '../pass.ts';
 import { remixed } from '../remix.ts';
 import { type Tool } from './tool.ts';
 
@@ -19,17 +20,22 @@ const TOOTH_BACK = 0.15;
 export const solvent: Tool = {
   id: 'solvent',
   name: 'solvent',
+  how: 'Barely damp, pulled from pale to dark, and back to the pale with a clean end: a brush where it is tight, a bud where it is wide.',
   coloured: false,
-  works: true,
   wets: true,
+  driesMinutes: 20,
+  on: 'all but the highlight',
+  takes: 0.5,
   caution:
     'Open window, cap on, no flame, away from children and pets; gloves if your skin reacts. Follow the label. Let it dry before the next pencil.',
   use(ground, amount) {
-    const stirred = remixed(ground, {
-      specks: ground.specks * (1 - (1 - SPECKS_LEFT) * amount),
-      share: SET_FREE * amount,
-      scatters: 1 - (1 - SCATTERS) * amount,
-    });
-    return { ...stirred, filled: ground.filled * (1 - TOOTH_BACK * amount), wet: true };
+    const { specks, filled } = flowed(ground, amount);
+    const stirred = remixed(ground, { specks, share: SET_FREE * amount, scatters: 1 - (1 - SCATTERS) * amount });
+    return { ...stirred, filled, wet: true };
   },
+  relief: (relief, amount) => (relief.mass > 0 ? { ...relief, ...flowed(relief, amount) } : relief),
 };
+
+function flowed({ specks, filled }: Pick<Relief, 'specks' | 'filled'>, amount: number) {
+  return { specks: specks * (1 - (1 - SPECKS_LEFT) * amount), filled: filled * (1 - TOOTH_BACK * amount) };
+}

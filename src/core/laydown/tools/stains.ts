@@ -1,6 +1,7 @@
 import { type Spectrum } from '../../colour/index.ts';
 import { bareGround, type Ground } from '../ground.ts';
 import { whiteBook } from '../papers/index.ts';
+import { fullCoat } from './full-coat.ts';
 import { type Tool } from './tool.ts';
 import { dissolved } from './water.ts';
 
@@ -11,21 +12,34 @@ const THROUGH_COLOUR = 0.5;
 export const marker: Tool = {
   id: 'marker',
   name: 'marker',
+  how: 'Edge to edge while it is wet, in even strokes, before pencils.',
   coloured: true,
+  comes: 'first',
+  driesMinutes: 5,
+  takes: 0.35,
+  mayShow: true,
   caution: 'Under pencil, not over it: wax clogs the nib. It shows through thin paper; test on a spare page.',
-  use: (ground, amount, colour) => stained(ground, amount, colour, 0.04),
+  use: (ground, amount, colour) => stained(ground, fullCoat(amount), colour, 0.04),
 };
 
 /** A wash of watercolour, or of water-soluble pigment from a palette: a stain that is wet and leaves some body. */
 export const wash: Tool = {
   id: 'wash',
   name: 'watercolour wash',
+  how: 'From the pale end to the deep one in one go, with no more water than the paper takes.',
   coloured: true,
+  comes: 'first',
+  driesMinutes: 30,
+  takes: 0.35,
+  mayShow: true,
   wets: true,
   watery: true,
   onWet: true,
   caution: 'Thin paper warps and some inks run: test on a spare page, lay a sheet under it, dry before going on.',
-  use: (ground, amount, colour) => ({ ...stained(dissolved(ground, amount), amount, colour, 0.1), wet: true }),
+  use: (ground, amount, colour) => ({
+    ...stained(dissolved(ground, amount), fullCoat(amount), colour, 0.1),
+    wet: true,
+  }),
 };
 
 /**

@@ -6,8 +6,11 @@ import { type Tool } from './tool.ts';
 export const water: Tool = {
   id: 'water',
   name: 'water',
+  how: 'A damp brush from pale to dark; rinse it before going back to the pale part.',
   coloured: false,
-  works: true,
+  driesMinutes: 20,
+  on: 'all but the highlight',
+  takes: 0.4,
   wets: true,
   watery: true,
   onWet: true,

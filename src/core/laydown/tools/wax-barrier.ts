@@ -13,11 +13,19 @@ const CLEAR = { k, s, ...filmConstants(k, s) };
 export const waxBarrier: Tool = {
   id: 'wax-barrier',
   name: 'wax barrier',
+  how: 'Press it in where later colour is not to take, before all colour, with a point that is blunt.',
   coloured: false,
+  comes: 'first',
+  on: 'highlight',
+  mayShow: true,
   unseen: true,
   caution: 'It cannot be taken off again. One pass: two keep out nearly everything.',
   use(ground, amount) {
     const type = pencilTypeById('wax');
     return groundAfter(ground, passGeometry(ground, type, amount), { type, ...CLEAR });
+  },
+  relief: (relief, amount) => {
+    const { specks, filled, mass } = passGeometry(relief, pencilTypeById('wax'), amount);
+    return { ...relief, specks, filled, mass };
   },
 };

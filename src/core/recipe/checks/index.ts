@@ -5,6 +5,7 @@ import { type RegionContext, effectById, usualWidth } from '../effects/index.ts'
 import { type Recipe } from '../recipe.ts';
 import { rowOf } from '../places.ts';
 import { fieldsOf } from '../zone.ts';
+import { afterPen } from './after-pen.ts';
 import { blenderEarly } from './blender-early.ts';
 import { burnishedEarly } from './burnished-early.ts';
 import { type Check, type Finding, type NeighbourLook, type PaperRisk } from './check.ts';
@@ -14,11 +15,13 @@ import { fullTooth } from './full-tooth.ts';
 import { heavyDarkFirst } from './heavy-dark-first.ts';
 import { highlightLost } from './highlight-lost.ts';
 import { largeStep } from './large-step.ts';
+import { maskStays } from './mask-stays.ts';
 import { samplePlaces } from './sample-places.ts';
 import { narrow } from './narrow.ts';
 import { opposites } from './opposites.ts';
 import { paperShows } from './paper-shows.ts';
 import { smoothMetal } from './smooth-metal.ts';
+import { tooLate } from './too-late.ts';
 import { weakGlow } from './weak-glow.ts';
 import { stillWet, wetPaper } from './wet-paper.ts';
 import { whiteOverColour } from './white-over-colour.ts';
@@ -30,6 +33,9 @@ export { type Check, type Finding, type NeighbourLook, type PaperRisk } from './
 export const CHECKS: readonly Check[] = [
   wetPaper,
   stillWet,
+  afterPen,
+  tooLate,
+  maskStays,
   fullTooth,
   burnishedEarly,
   blenderEarly,

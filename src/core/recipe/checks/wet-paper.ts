@@ -1,4 +1,5 @@
 import { toolById } from '../../laydown/index.ts';
+import type { Layer } from '../schemas.ts';
 import { type Check, startOf } from './check.ts';
 
 /** Paper thinner than this warps when it gets wet. */
@@ -29,23 +30,26 @@ export const wetPaper: Check = {
   },
 };
 
-/** Least time to dry before a pencil goes over it, minutes. */
-const DRIES_MINUTES = 15;
+/** A shorter wait than this share of what a tool wants to dry is too short. */
+const SOON = 0.75;
 
-/** A pencil over paper that is still wet tears it. */
+/** A pencil over paper that is still wet tears it, and a pen that is not dry is smeared. */
 export const stillWet: Check = {
   id: 'still-wet',
   title: 'It is not dry yet.',
   find({ recipe: { layers } }) {
-    const wet = layers.find(
-      ({ tool, dryMinutes = 0 }, i) =>
-        tool && toolById(tool).wets && dryMinutes < DRIES_MINUTES && i < layers.length - 1,
-    );
+    const isTooSoon = ({ tool, dryMinutes = 0 }: Layer) => {
+      if (!tool) return false;
+      const { driesMinutes = 0 } = toolById(tool);
+      return dryMinutes < SOON * driesMinutes;
+    };
+    const wet = layers.find((layer, i) => isTooSoon(layer) && i < layers.length - 1);
     if (!wet) return null;
+    const { name, wets, driesMinutes } = toolById(wet.tool!);
     return {
-      sentence: `${startOf(layers, wet)} wets it with ${toolById(wet.tool!).name}, and the next goes over it after ${wet.dryMinutes ?? 0} min.`,
-      remedy: 'Let it dry for 20 min.',
-      change: { layers: { [wet.id]: { dryMinutes: 20 } } },
+      sentence: `${startOf(layers, wet)} ${wets ? `wets it with ${name}` : `is ${name}`}, and the next goes over it after ${wet.dryMinutes ?? 0} min.`,
+      remedy: `Let it dry for ${driesMinutes} min.`,
+      change: { layers: { [wet.id]: { dryMinutes: driesMinutes } } },
     };
   },
 };

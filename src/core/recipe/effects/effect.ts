@@ -30,6 +30,8 @@ export interface RegionContext {
   /** How a pencil comes out on the paper when laid medium, and what type it is. Default unknown. */
   labOf?(pencil: string): Lab | undefined;
   typeOf?(pencil: string): string | undefined;
+  /** How much a pencil covers, 0..1. Default unknown, and taken to cover. */
+  opacityOf?(pencil: string): number | undefined;
   /** L* of the paper, and a white pencil that covers, where the tray has one. Default white paper. */
   paperValue?: number;
   white?: string | null;

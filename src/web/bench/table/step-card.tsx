@@ -1,11 +1,11 @@
+import clsx from 'clsx';
 import type { BenchPlan } from '../../../contracts/index.ts';
 import { type Reminder, inHand, isRepair, whereOf } from '../../../core/bench/index.ts';
-import { toolById } from '../../../core/laydown/index.ts';
 import { cautionsOf } from '../../../core/recipe/index.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { BeliefMark, Laydown, PointMark, PressureMark, StrokeMark, ZoneBar } from '../../parts/index.ts';
 import { PinnedBeside } from '../../references/index.ts';
-import { about } from '../../../order/index.ts';
+import { about, heldFor } from '../../../order/index.ts';
 import { REMINDER_WORDS, placeOnPage } from './step-words.ts';
 import { thingsOf } from '../../../plan/index.ts';
 
@@ -24,9 +24,8 @@ interface Props {
 /** One step, to be read from an arm's length. */
 export function StepCard({ benchPlan, step, next, reminders, dryAt, now }: Props) {
   const { sheet, pencilById, paperModel } = useDesk();
-  const pencilThen = (id: string) => benchPlan.pencils.find((pencil) => pencil.id === id);
   const nameOf = (id: string) => benchPlan.things.find((thing) => thing.id === id)?.name ?? '';
-  const pencil = pencilThen(step.pencil);
+  const held = heldFor(step, benchPlan.pencils);
   const present = pencilById.get(step.pencil);
   const place = placeOnPage(step, sheet.plan.page);
   const cautions = cautionsOf(step, present?.type ?? '');
@@ -34,15 +33,22 @@ export function StepCard({ benchPlan, step, next, reminders, dryAt, now }: Props
     <>
       <div className="flex items-center gap-4">
         <div className="bg-ground p-2">
-          {present && <Laydown pencil={present} paperModel={paperModel} width={120} height={84} />}
+          {held.isTool ? (
+            <span aria-hidden className="block h-21 w-30 border border-edge" style={{ background: held.colour }} />
+          ) : (
+            present && <Laydown pencil={present} paperModel={paperModel} width={120} height={84} />
+          )}
         </div>
         <div>
-          <div className="font-figure text-6xl leading-none font-bold" data-testid="step-code">
-            {pencil?.code}
+          <div
+            className={clsx('leading-none font-bold', held.isTool ? 'text-3xl' : 'font-figure text-6xl')}
+            data-testid="step-code"
+          >
+            {held.code}
           </div>
           <div className="mt-1.5 flex items-center gap-2 text-lg">
-            {step.tool ? `with the ${toolById(step.tool).name}` : pencil?.name}{' '}
-            {present && <BeliefMark belief={paperModel.beliefIn(present)} />}
+            {held.isTool ? '' : held.name}{' '}
+            {present && !held.isTool && <BeliefMark belief={paperModel.beliefIn(present)} />}
           </div>
         </div>
       </div>
@@ -59,7 +65,7 @@ export function StepCard({ benchPlan, step, next, reminders, dryAt, now }: Props
       <dl className="mt-3 grid grid-cols-3 gap-2">
         <Fact name="pressure" value={step.pressure} mark={<PressureMark pressure={step.pressure} size={84} />} />
         <Fact name="stroke" value={step.stroke} mark={<StrokeMark stroke={step.stroke} size={76} />} />
-        <Fact name="point" value={step.point} mark={<PointMark point={step.point} size={76} />} />
+        {!held.isTool && <Fact name="point" value={step.point} mark={<PointMark point={step.point} size={76} />} />}
       </dl>
       {dryAt !== null && dryAt > now && (
         <p className="hatched-edge mt-3 bg-leaf px-3 py-2" role="status">
@@ -73,16 +79,18 @@ export function StepCard({ benchPlan, step, next, reminders, dryAt, now }: Props
       ))}
       <p className="mt-3 border-t border-rule pt-3 text-xl leading-snug">{step.purpose}</p>
       <p className="mt-1 text-soft">
+        {step.dryMinutes ? `Then it dries ${step.dryMinutes} min. ` : ''}
         {step.passes === 1 ? 'Go over it once' : `Go over it ${step.passes} times`}, {about(step.minutes)}.
       </p>
       <p className="mt-2 border-t border-rule pt-2 text-[1.05rem]">
         {!next && 'This is the last step.'}
         {next &&
           inHand(next) === inHand(step) &&
-          `Next, with the same pencil: ${nameOf(next.thingId)}, ${next.pressure}.`}
+          `Next, with the same in hand: ${nameOf(next.thingId)}, ${next.pressure}.`}
         {next && inHand(next) !== inHand(step) && (
           <>
-            Next: <strong className="font-figure">{pencilThen(next.pencil)?.code}</strong> for {nameOf(next.thingId)}.
+            Next: <strong className="font-figure">{heldFor(next, benchPlan.pencils).code}</strong> for{' '}
+            {nameOf(next.thingId)}.
           </>
         )}
       </p>
