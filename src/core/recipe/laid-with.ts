@@ -5,8 +5,9 @@ import { fieldsOf } from './zone.ts';
 
 /** Where a highlight begins, as long as no layer of a recipe says so. */
 const HIGHLIGHT_FROM = 0.85;
-/** A field's end where its highlight lies; on fields that have none a tool is put all over. */
+/** Fields at whose upper end a highlight lies; of the others so much is touched where they are palest. */
 const HAVE_HIGHLIGHTS = ['tone', 'glow', 'turn'] as const;
+const TOUCH = 0.05;
 
 /**
  * A layer that is laid with a tool, as it is begun: where that tool is usually put, how it is worked, and how long it dries.
@@ -78,14 +79,21 @@ function placed(layers: readonly Pick<Layer, 'id' | 'tool'>[], own: Pick<Layer, 
 /** Where a tool is put: on the highlight, up to it, or all over, on the field that the recipe looks at first. */
 function zoneFor({ layers }: Recipe, on: 'highlight' | 'all but the highlight' | undefined): Zone {
   const field = fieldsOf(layers).find((each) => HAVE_HIGHLIGHTS.some((own) => own === each)) ?? layers[0]!.zone.field;
-  const model = layers.map(({ zone }) => zone).find((zone) => zone.field === field) ?? layers[0]!.zone;
-  const overMm = model.overMm;
-  const hasHighlight = HAVE_HIGHLIGHTS.some((own) => own === field);
-  if (!on || !hasHighlight) return { field, from: 0, to: 1, softnessMm: 0, overMm };
-  const ends = layers.flatMap(({ zone }) => (zone.field === field && zone.to < 1 ? [zone.to] : []));
-  const edge = ends.length > 0 ? Math.max(...ends) : HIGHLIGHT_FROM;
-  const softnessMm = Math.round(overMm) / 10;
-  return on === 'highlight'
-    ? { field, from: edge, to: 1, softnessMm: 0, overMm }
-    : { field, from: 0, to: edge, softnessMm, overMm };
+  const own = layers.filter(({ zone }) => zone.field === field);
+  const overMm = (own[0] ?? layers[0]!).zone.overMm;
+  const soft = Math.round(overMm) / 10;
+  if (!on) return { field, from: 0, to: 1, softnessMm: 0, overMm };
+  if (HAVE_HIGHLIGHTS.some((each) => each === field)) {
+    const ends = own.flatMap(({ zone }) => (zone.to < 1 ? [zone.to] : []));
+    const edge = ends.length > 0 ? Math.max(...ends) : HIGHLIGHT_FROM;
+    return on === 'highlight'
+      ? { field, from: edge, to: 1, softnessMm: 0, overMm }
+      : { field, from: 0, to: edge, softnessMm: soft, overMm };
+  }
+  const pale = own.findLast(({ role }) => role === 'light' || role === 'blender');
+  const palestFirst = pale !== undefined && pale.zone.from + pale.zone.to < 1;
+  if (on !== 'highlight') return { field, from: 0, to: 1, softnessMm: 0, overMm };
+  return palestFirst
+    ? { field, from: 0, to: TOUCH, softnessMm: 0, overMm }
+    : { field, from: 1 - TOUCH, to: 1, softnessMm: 0, overMm };
 }

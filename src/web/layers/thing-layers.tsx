@@ -15,11 +15,12 @@ import {
   schoolById,
   withToolLayer,
 } from '../../core/recipe/index.ts';
-import { TOOLS, toolById } from '../../core/laydown/index.ts';
+import { toolById } from '../../core/laydown/index.ts';
 import { decideThing, type AboutThing } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Notice, Select, PixelCanvas, Reordered, Section } from '../parts/index.ts';
+import { AddWithTool } from './add-with-tool.tsx';
 import { Findings } from './findings.tsx';
 import { LayerRow } from './layer-row.tsx';
 import { useChecked } from './use-checked.ts';
@@ -63,7 +64,6 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
     onOpenLayer(id);
   };
   const addTool = (tool: string) => {
-    if (tool === NOTHING) return;
     const more = withToolLayer(recipe, tool, () => `own-${nanoid(6)}`);
     edit(more, toolById(tool).name);
     onOpenLayer(more.added[0]!.id);
@@ -126,14 +126,7 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
               <Plus size={15} aria-hidden /> Add a layer
             </Button>
           )}
-          {recipe.layers.length > 0 && (
-            <Select
-              label={`Add to ${thing.name}`}
-              value={NOTHING}
-              options={[{ value: NOTHING, label: 'Add something else' }, ...BESIDE_PENCILS]}
-              onChange={addTool}
-            />
-          )}
+          {recipe.layers.length > 0 && <AddWithTool thing={thing.name} onAdd={addTool} />}
           {changed && (
             <Button
               onClick={() => {
@@ -152,13 +145,6 @@ export function ThingLayers({ thing, recipe, proposed, openLayer, onOpenLayer }:
     </Section>
   );
 }
-
-const NOTHING = 'nothing';
-const BESIDE_PENCILS = TOOLS.filter(({ waits }) => !waits).map(({ id, name, how }) => ({
-  value: id,
-  label: name,
-  says: how,
-}));
 
 /** A layer to begin with: the last one's pencil, lightly over the shadow, for the person to change. */
 function newLayer(model: Layer): Layer {
