@@ -11,6 +11,7 @@ import { type Ground, type Paper, type PencilOptics, bareGround } from '../laydo
 import { type Family, bodyOf, familyOf } from '../recipe/index.ts';
 import { type PencilOnPaper, overlapOf } from '../tray/index.ts';
 import { blenderFor } from './blender.ts';
+import { depthFor } from './depth.ts';
 import { type Part, placeFromBody, targetsOf } from './palette-part.ts';
 
 /** A family found for a part, and how well it does. */
@@ -78,7 +79,7 @@ export class FamilyBook {
   /**
    * The families of so many pencils that come nearest to a part, best first: near the colours asked for, far enough
    * apart in value to show a form, and easy to blend.
-   * @param count 1 to 5; a tray of fewer pencils gives smaller families
+   * @param count 1 to 8; a tray of fewer pencils gives smaller families
    * @param among places in the tray that may be used; default all
    * @param limit how many at most
    */
@@ -94,7 +95,7 @@ export class FamilyBook {
 
   /**
    * The families that come nearest to a row of colours from dark to light, best first, no two with the same body.
-   * @param targets one to five colours
+   * @param targets one to eight colours
    */
   along(targets: readonly Lab[], limit: number, among?: readonly number[]): FoundFamily[] {
     const gap = (VALUE_GAP * 2) / Math.max(2, targets.length - 1);
@@ -151,13 +152,19 @@ export class FamilyBook {
     return { family, miss: found?.miss ?? 0, rough: found?.rough ?? 0, body: this.byId.get(bodyOf(family))!.body };
   }
 
-  /** A family of these places in the tray, from dark to light, with the blender that the craft wants. */
+  /** A family of these places in the tray, from dark to light, with the blender and the depth that the craft wants. */
   complete(at: readonly number[], among?: readonly number[]): Family {
     const pencils = [...at].map((i) => this.tray[i]!).sort((p, q) => p.body[0] - q.body[0]);
+    const allowed = among ? among.map((i) => this.tray[i]!) : this.tray;
     return familyOf(
       pencils.map(({ id }) => id),
-      { blender: blenderFor(pencils, among ? among.map((i) => this.tray[i]!) : this.tray)?.id ?? null },
+      { blender: blenderFor(pencils, allowed)?.id ?? null, depth: depthFor(pencils, allowed)?.id ?? null },
     );
+  }
+
+  /** The pencil that is nearest to a colour. */
+  nearestTo(target: Lab, among?: readonly number[]): PencilOnPaper {
+    return this.tray[this.#near(target, among)[0]!.at]!;
   }
 
   /** How hard two pencils of the tray blend beyond what is easy, CIEDE2000, by their places. */

@@ -3,12 +3,14 @@ import {
   type Lab,
   deltaE2000,
   isWarm,
+  labOfOklch,
   oklchOfLab,
   turnBetween,
   wheelOfHue,
 } from '../colour/index.ts';
 import { type Family, bodyOf, pencilsFor, pencilsOf } from '../recipe/index.ts';
 import { type FamilyBook, type FoundFamily, rowAround } from './families.ts';
+import { ladderTargets, ladderThrough } from './ladders.ts';
 import { type PageThing } from './page.ts';
 import { type NaturalKind, beyondNature, naturalKindById } from './natural-kinds/index.ts';
 import { CLARITIES, KEYS, type Part, partOf } from './palette-part.ts';
@@ -54,6 +56,11 @@ const LIGHT_MAY_CHANGE = 14;
 /** Hues at which a natural kind's colours are tried, along its range, and how clear. */
 const ACROSS_RANGE = [0.15, 0.5, 0.85];
 const NATURAL_CLARITIES = ['clear', 'quiet'] as const;
+/** L* by which a ladder is laid darker or paler, and how many families are tried on each. */
+const LADDER_LEANS = [0, -8, 8];
+const LADDER_FAMILIES = 3;
+/** CIEDE2000 that a family within nature but off the ladders of its kind counts as beside it. */
+const OFF_LADDER = 5;
 const GREY = 0.03;
 /** A colour within so many degrees of its hand is on it. */
 const ON_HAND = 12;
@@ -124,16 +131,18 @@ export class Ways {
       const family = thing.laid ? null : pinned!;
       return [this.#option(part, this.#nearestHand(part), { family, miss: 0, rough: 0, body: fixed }, thing.natural)];
     }
-    const count = pencilsFor(thing.widthMm);
     const kind = thing.kind ? naturalKindById(thing.kind) : null;
+    const count = pencilsFor(thing.widthMm, kind?.inBands);
     if (!thing.natural && kind) return [...this.#ofKind(kind, count), ...this.#wished(count, null)];
     if (!thing.natural) return [...this.#free(count), ...this.#wished(count, null)];
     const { natural } = thing;
     const part = partOf(oklchOfLab(natural), wheel);
     const most = Math.min(count, among?.length ?? book.tray.length);
+    const ladder = kind?.ladders?.at(0);
     const kept = NATURAL_LEANS.flatMap((lean) => {
       const [l, a, b] = natural;
-      const row = rowAround([Math.min(94, Math.max(14, l + lean)), a, b], most);
+      const body: Lab = [Math.min(94, Math.max(14, l + lean)), a, b];
+      const row = ladder ? ladderThrough(ladder, body, most) : rowAround(body, most);
       return book
         .along(row, NATURAL_FAMILIES, among)
         .map((found) => this.#option(part, this.#nearestHand(part), found, natural));
@@ -175,10 +184,30 @@ export class Ways {
         ),
       ),
     );
-    return unlike([...own, ...this.#free(count)]).map((option) => {
-      const natural = beyondNature(kind, option.body);
+    const laddered = new Set(this.#onLadders(kind, count));
+    return unlike([...laddered, ...own, ...this.#free(count)]).map((option) => {
+      const beyond = beyondNature(kind, option.body);
+      const natural = beyond + (kind.ladders && !laddered.has(option) ? OFF_LADDER : 0);
       // What is natural need not keep to a hand.
-      return { ...option, natural, off: natural === 0 ? 0 : option.off };
+      return { ...option, natural, off: beyond === 0 ? 0 : option.off };
+    });
+  }
+
+  /** What goes through the colours of a kind's own ladders, as they are and darker and paler. */
+  #onLadders(kind: NaturalKind, count: number): Option[] {
+    const { book, wheel, among } = this.#with;
+    const most = Math.min(count, among?.length ?? book.tray.length);
+    return (kind.ladders ?? []).flatMap((ladder) => {
+      const targets = ladderTargets(ladder, most);
+      const accent = ladder.accent && book.nearestTo(labOfOklch(ladder.accent), among).id;
+      return LADDER_LEANS.flatMap((lean) => {
+        const row = targets.map(([l, a, b]): Lab => [Math.min(96, Math.max(12, l + lean)), a, b]);
+        return book.along(row, LADDER_FAMILIES, among).map((found) => {
+          const part = partOf(oklchOfLab(found.body), wheel);
+          const family = accent && !found.family.pencils.includes(accent) ? { ...found.family, accent } : found.family;
+          return this.#option(part, this.#nearestHand(part), { ...found, family }, null);
+        });
+      });
     });
   }
 
@@ -231,7 +260,7 @@ export class Ways {
 function unlike(options: readonly Option[]): Option[] {
   const best = new Map<string, Option>();
   for (const option of options) {
-    const key = `${option.voice} ${option.family!.pencils.join()} ${option.family!.blender}`;
+    const key = `${option.voice} ${option.family!.pencils.join()} ${option.family!.blender} ${option.family!.accent}`;
     const known = best.get(key);
     if (!known || option.miss + MISFIT * option.off < known.miss + MISFIT * known.off) best.set(key, option);
   }

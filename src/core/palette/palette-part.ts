@@ -33,7 +33,7 @@ const PLAYS = { grey: 0.045, quiet: 0.11, offNature: 0.08 };
  * The colours that a part asks for, from dark to light. A hue is dark or light by nature (yellow is pale, violet
  * deep), so the middle value follows the hue; darks lean towards violet and lights towards yellow by a few degrees, as
  * shadow and light do.
- * @param count how many pencils, 1 to 5; one asks for the middle alone
+ * @param count how many pencils, 1 to 8; one asks for the middle alone
  */
 export function targetsOf({ angle, clarity, key }: Part, wheel: ColourWheel, count: number): Lab[] {
   const hue = wheel.hueOf(angle);

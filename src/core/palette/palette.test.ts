@@ -135,8 +135,9 @@ describe('families', () => {
     expect(yellow.blender).to.equal(null);
   });
 
-  it('grow with the room: one pencil in a hair, five in a sky', () => {
-    expect([0.6, 1.5, 5, 12, 40].map(pencilsFor)).to.deep.equal([1, 2, 3, 4, 5]);
+  it('grow with the room: one pencil in a hair, five in a form, up to eight where each is a band of a background', () => {
+    expect([0.6, 1.5, 5, 12, 40, 200].map((width) => pencilsFor(width))).to.deep.equal([1, 2, 3, 4, 5, 5]);
+    expect([5, 40, 60, 100, 200].map((width) => pencilsFor(width, true))).to.deep.equal([3, 5, 6, 7, 8]);
   });
 
   it('make do with a single pencil and refuse an empty tray', () => {
@@ -205,10 +206,11 @@ describe('palettes', () => {
     const told: number[] = [];
     let clock = 0;
     const run = { ...quietRun, now: () => (clock += 3) };
-    const found = ([best]: Proposal[]) => void told.push(best.objective);
-    const [best] = await proposePalettes(page, tray, whiteBook, wishes, { moves: 20_000, found }, run);
+    const least = (of: readonly Proposal[]) => Math.min(...of.map(({ objective }) => objective));
+    const found = (of: Proposal[]) => void told.push(least(of));
+    const best = await proposePalettes(page, tray, whiteBook, wishes, { moves: 20_000, found }, run);
     expect(told.length).to.be.above(1);
-    expect(best.objective).to.be.at.most(told.at(-1)!);
+    expect(least(best)).to.be.at.most(told.at(-1)!);
   });
 
   it('say what is missing, and stop when told to', async () => {

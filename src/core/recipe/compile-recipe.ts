@@ -14,7 +14,7 @@ const PALE_PAPER = 85;
  * Compiles an effect to the layers of one thing, in the order of a school or in its own.
  * @param effectId id of an effect
  * @param schoolId id of a school
- * @param family one to five pencils from dark to light, with or without blender, depth, accent and neutral
+ * @param family one to eight pencils from dark to light, with or without blender, depth, accent and neutral
  * @param context the widths and areas of the thing's regions, and what is known of its light, paper and neighbours
  * @throws RangeError for an unknown effect or school, or when there is no region
  */

@@ -5,6 +5,7 @@ import { type Field } from '../light/index.ts';
 import {
   type Recipe,
   type RegionContext,
+  checkRecipe,
   compileRecipe,
   familyOf,
   fieldsOf,
@@ -325,5 +326,70 @@ describe('the effect of a thing', () => {
     expect(fieldsOf(looking(['glow', 'tone']))).to.deep.equal(['tone', 'glow']);
     expect(fieldsOf([])).to.deep.equal(['tone']);
     expect(() => fieldsOf(looking(['tone', 'glow', 'along']))).to.throw(RangeError, '2 fields');
+  });
+});
+
+describe('a background that crosses to another hue', () => {
+  it('does so where both are palest, and no grey lies between them', () => {
+    const crossing = made('long-gradient', familyOf(['night', 'blue', 'sky', 'cream'], { accent: 'ochre' }));
+    const row = along(crossing, 'along', steps).map(oklchOfLab);
+    const palest = row.map(({ l }) => l).indexOf(Math.max(...row.map(({ l }) => l)));
+    expect(palest).to.be.within(20, 38);
+    expect(row.at(-1)!.h).to.be.within(60, 100);
+    expect(row[0].h).to.be.within(240, 300);
+    expect(row.at(-1)!.l).to.be.below(row[palest].l - 0.02);
+    expect(Math.min(...row.slice(palest).map(({ l }) => l))).to.be.above(0.72);
+  });
+});
+
+describe('rings of a glow with more than their own family', () => {
+  const glow = { reachMm: 24, pencil: null, warm: true };
+  const own = ['soot', 'russet', 'lemon', 'cream'];
+  it('have an accent over the first line between rings, so that no step shows there', () => {
+    const values = (more: Partial<Parameters<typeof familyOf>[1]>) =>
+      along(made('warm-glow', familyOf(own, more), { glow }), 'glow', steps);
+    const largest = (row: readonly Lab[]) =>
+      Math.max(...row.slice(1).map((lab, k) => Math.hypot(...lab.map((value, i) => value - row[k][i]))));
+    const [plain, enriched] = [values({}), values({ accent: 'ochre' })];
+    expect(largest(enriched)).to.be.at.most(largest(plain) + 0.5);
+    const chroma = (row: readonly Lab[]) => Math.max(...row.map((lab) => oklchOfLab(lab).c));
+    expect(chroma(enriched)).to.be.at.least(chroma(plain) - 0.002);
+  });
+
+  it('have their depth where no light reaches', () => {
+    const deep = made('warm-glow', familyOf(own, { depth: 'night' }), { glow });
+    expect(deep.layers.find(({ id }) => id === 'deepen')).to.include({ pencil: 'night', role: 'depth' });
+  });
+});
+
+describe('a neutral from opposites', () => {
+  it('is greyer than any of its pencils, in two hues or three, and no fault of it', () => {
+    for (const own of [familyOf(['blue', 'ochre']), familyOf(['russet', 'brook', 'lemon'])]) {
+      const recipe = made('mixed-neutral', own);
+      const middle = oklchOfLab(laidAt(recipe, { tone: 0.5 }).lab);
+      for (const pencil of own.pencils) {
+        const alone = layPasses(bareGround(whiteBook), [
+          { pencil: optics.get(pencil)!, pressure: 'light' as const },
+          { pencil: optics.get(pencil)!, pressure: 'light' as const },
+        ]);
+        expect(middle.c, pencil).to.be.below(oklchOfLab(alone.lab).c);
+      }
+      const kinds = checkRecipe(recipe, context, optics, bareGround(whiteBook)).map(({ kind }) => kind);
+      expect(kinds).to.not.include('opposites');
+    }
+    expect(made('mixed-neutral', familyOf(['blue'])).notes.join()).to.contain('give the family an accent');
+  });
+});
+
+describe('a metal of many pencils', () => {
+  it('has no rung narrower than a sharp point', () => {
+    const many = familyOf(['soot', 'russet', 'ochre', 'slate', 'lemon', 'silver', 'cream', 'white']);
+    for (const usableWidthMm of [3, 6, 12, 30]) {
+      const recipe = made('polished-metal', many, { regions: [{ usableWidthMm, areaMm2: 400 }] });
+      for (const { id, zone } of recipe.layers) {
+        if (id.startsWith('middle'))
+          expect((zone.to - zone.from) * zone.overMm, `${usableWidthMm} ${id}`).to.be.above(0.38);
+      }
+    }
   });
 });

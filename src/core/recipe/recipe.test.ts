@@ -120,7 +120,7 @@ describe('recipes', () => {
   });
 });
 
-describe('families of one to five pencils', () => {
+describe('families of one to eight pencils', () => {
   const laidBy = (own: Family) => compileRecipe('blend', 'base-coat-first', own, wide).layers;
   const ids = ['peat', 'brown', 'ochre', 'sand', 'lamp'];
 
@@ -163,16 +163,18 @@ describe('families of one to five pencils', () => {
     ]);
   });
 
-  it('hold one to five pencils, the more the wider the shape', () => {
+  it('hold one to eight pencils, the more the wider the shape', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 100, noNaN: true }), (width) => {
         expect(pencilsFor(width))
           .to.be.within(1, 5)
           .and.to.be.at.most(pencilsFor(2 * width));
+        expect(pencilsFor(width, true)).to.be.within(pencilsFor(width), 8);
       }),
     );
-    expect(() => familyOf([])).to.throw(RangeError, 'one to 5');
-    expect(() => familyOf([...ids, 'more'])).to.throw(RangeError, 'not 6');
+    expect(() => familyOf([])).to.throw(RangeError, 'one to 8');
+    expect(familyOf([...ids, 'six', 'seven', 'eight']).pencils).to.have.length(8);
+    expect(() => familyOf([...ids, 'six', 'seven', 'eight', 'nine'])).to.throw(RangeError, 'not 9');
   });
 });
 

@@ -1,5 +1,5 @@
-/** More than five pencils in a family seldom help: the steps between five are smaller than a hand is even. */
-export const MOST_PENCILS = 5;
+/** More than eight pencils in a family never help: not even on the widest sky is a hand as even as the steps between them. */
+export const MOST_PENCILS = 8;
 
 /** What a family may hold beside its own pencils. */
 export const EXTRAS = ['blender', 'depth', 'accent', 'neutral'] as const;

@@ -26,7 +26,7 @@ import { water } from './water.ts';
 import { wood } from './wood.ts';
 import { type ColourRange, type NaturalKind } from './natural-kind.ts';
 
-export { type ColourRange, type NaturalKind } from './natural-kind.ts';
+export { type ColourRange, type Ladder, type NaturalKind } from './natural-kind.ts';
 
 export const NATURAL_KINDS: readonly NaturalKind[] = [
   sky,

@@ -25,4 +25,21 @@ export const leaf: NaturalKind = {
     // In autumn.
     { hue: [35, 105], chroma: [0.06, 0.17], lightness: [0.3, 0.86] },
   ],
+  ladders: [
+    // Blue-green in the shade, yellow-green in the light.
+    {
+      rungs: [
+        { l: 0.36, c: 0.07, h: 160 },
+        { l: 0.55, c: 0.12, h: 143 },
+        { l: 0.82, c: 0.13, h: 116 },
+      ],
+    },
+    {
+      rungs: [
+        { l: 0.36, c: 0.09, h: 38 },
+        { l: 0.56, c: 0.14, h: 50 },
+        { l: 0.82, c: 0.14, h: 88 },
+      ],
+    },
+  ],
 };

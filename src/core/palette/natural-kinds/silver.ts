@@ -9,4 +9,15 @@ export const silver: NaturalKind = {
     // With warm surroundings in it.
     { hue: [40, 110], chroma: [0, 0.03], lightness: [0.3, 1] },
   ],
+  // Black through greys that hold a little of the sky.
+  ladders: [
+    {
+      rungs: [
+        { l: 0.22, c: 0.012, h: 270 },
+        { l: 0.44, c: 0.03, h: 258 },
+        { l: 0.68, c: 0.025, h: 250 },
+        { l: 0.92, c: 0.012, h: 240 },
+      ],
+    },
+  ],
 };

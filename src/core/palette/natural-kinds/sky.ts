@@ -8,11 +8,39 @@ export const sky: NaturalKind = {
     // By day.
     { hue: [215, 265], chroma: [0.025, 0.14], lightness: [0.5, 0.96] },
     // At dusk and dawn: warm where the sun is, violet across from it.
-    { hue: [20, 95], chroma: [0.04, 0.15], lightness: [0.65, 0.96] },
+    { hue: [15, 88], chroma: [0.045, 0.15], lightness: [0.78, 0.97] },
     { hue: [285, 350], chroma: [0.03, 0.13], lightness: [0.35, 0.88] },
     // At night.
     { hue: [240, 305], chroma: [0.025, 0.14], lightness: [0.12, 0.52] },
     // Before a storm.
     { hue: [205, 290], chroma: [0.008, 0.06], lightness: [0.28, 0.8] },
+  ],
+  inBands: true,
+  ladders: [
+    // By day, from a deep zenith to a pale horizon.
+    {
+      rungs: [
+        { l: 0.5, c: 0.13, h: 262 },
+        { l: 0.7, c: 0.1, h: 245 },
+        { l: 0.93, c: 0.03, h: 225 },
+      ],
+    },
+    // At dusk: night above, violet, and both palest where it crosses to the warm horizon.
+    {
+      rungs: [
+        { l: 0.34, c: 0.1, h: 278 },
+        { l: 0.55, c: 0.1, h: 298 },
+        { l: 0.9, c: 0.045, h: 340 },
+      ],
+      accent: { l: 0.8, c: 0.12, h: 62 },
+    },
+    // At night.
+    {
+      rungs: [
+        { l: 0.2, c: 0.05, h: 285 },
+        { l: 0.34, c: 0.1, h: 272 },
+        { l: 0.55, c: 0.1, h: 258 },
+      ],
+    },
   ],
 };

@@ -16,7 +16,8 @@ const ON_PURPOSE = new Set(['neutral', 'depth', 'accent', 'reflected', 'glow']);
 export const opposites: Check = {
   id: 'opposites',
   title: 'Opposites go grey.',
-  find({ recipe: { layers }, places, thickOf }) {
+  find({ recipe: { layers }, effect, places, thickOf }) {
+    if (effect.goesNeutral) return null;
     const hues = layers.map(({ pencil, role, tool }) => {
       const own = thickOf(pencil);
       const { c, h } = oklchOfLab(own);

@@ -80,6 +80,8 @@ export interface Effect {
   /** Whether it is a light in its surroundings, or a metal whose value jumps. */
   glows?: boolean;
   jumps?: boolean;
+  /** Whether opposites are laid in it to go neutral together. */
+  goesNeutral?: boolean;
   /** How it shines, id of a finish, whatever it is made of. Default by its material. */
   finish?: string;
   /** @param school of no meaning where the effect has an order of its own */

@@ -42,7 +42,7 @@ export const coolGlow: Effect = {
 };
 
 /** One ring a pencil, the lightest next to the core and the darkest beyond the reach. */
-function rings({ pencils, neutral }: Family, context: RegionContext, hint: string, hintTo: number) {
+function rings({ pencils, neutral, depth, accent }: Family, context: RegionContext, hint: string, hintTo: number) {
   const n = pencils.length;
   // The darkest is not a ring: it is all that the glow does not reach.
   const outside = n > 1 ? 0.02 : 0;
@@ -88,12 +88,31 @@ function rings({ pencils, neutral }: Family, context: RegionContext, hint: strin
             : 'The next ring, as wide as the last and over its edge.',
       };
     }),
+    ...(accent && n > 1
+      ? [
+          {
+            id: 'accent',
+            role: 'accent' as const,
+            pencil: accent,
+            pressure: 'light' as const,
+            passes: 1,
+            field: 'glow' as const,
+            from: Math.max(0, edge(n - 1) - width / 2),
+            to: Math.min(CORE, edge(n - 1) + width / 2),
+            fades,
+            bands: 1 as const,
+            stroke: 'small circles' as const,
+            direction: 'round the light' as const,
+            purpose: 'An enriching hue across the line between the first two rings, so that no step shows there.',
+          },
+        ]
+      : []),
     ...(n > 1
       ? [
           {
             id: 'deepen',
-            role: 'dark' as const,
-            pencil: pencils[0]!,
+            role: depth ? ('depth' as const) : ('dark' as const),
+            pencil: depth ?? pencils[0]!,
             pressure: 'firm' as const,
             passes: 1,
             field: 'glow' as const,

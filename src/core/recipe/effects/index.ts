@@ -19,6 +19,7 @@ import { lightSource } from './light-source.ts';
 import { litByGlow } from './lit-by-glow.ts';
 import { longGradient, longGradientByStep } from './long-gradient.ts';
 import { metalFromOnePencil } from './metal-from-one-pencil.ts';
+import { mixedNeutral } from './mixed-neutral.ts';
 import { pearl } from './pearl.ts';
 import { petal } from './petal.ts';
 import { polishedMetal } from './polished-metal.ts';
@@ -65,6 +66,7 @@ export const EFFECTS: readonly Effect[] = [
   raisedDots,
   sideFace,
   calmedNeutral,
+  mixedNeutral,
   baseWash,
 ];
 

@@ -9,6 +9,8 @@ const OVERLAP = 0.35;
 const LEAST_FADE = 0.12;
 /** A blend line moves by at most this share of a band to be hidden behind something in front. */
 const HIDES_WITHIN = 0.3;
+/** Where a background crosses to another hue that takes this share of it, faded over as much. */
+const CROSSED = 0.26;
 /** Beyond this much of a glow the dark bands keep out of it, and its core stays as it is. */
 const GLOW_KEPT = 0.5;
 const GLOW_CORE = 0.82;
@@ -68,7 +70,7 @@ export const longGradientByStep: Effect = {
  * @param fadesOf over how much of the background a band fades at its edges
  */
 function inBands(
-  { pencils, blender }: Family,
+  { pencils, blender, accent }: Family,
   context: RegionContext,
   edges: readonly number[],
   fadesOf: (band: number) => number,
@@ -102,6 +104,7 @@ function inBands(
           : 'The next band, over the edge of the last.',
     };
   });
+  if (accent && !context.glow) plain.push(crossing(accent, place));
   const last = blender ?? pencils.at(-1)!;
   if (context.glow) {
     plain.push({
@@ -164,8 +167,29 @@ function inBands(
     ...(bands === 1 ? ['With one pencil there is no passage: the background comes out even.'] : []),
     ...(behind > 0 ? [`${behind} of ${edges.length} blend lines are hidden behind what stands in front.`] : []),
     ...(context.glow ? ['The deep bands keep out of the glow.'] : []),
+    ...(accent && !context.glow ? ['It crosses to its accent where both are palest.'] : []),
   ];
   return { layers: fitted(plain, context), notes };
+}
+
+/** The band of another hue beyond the palest: it grows out of that, so that two hues meet where both are pale. */
+function crossing(accent: string, place: (edge: number) => number): LayerDraft {
+  const [a, b] = [place(1 - CROSSED), place(1)];
+  return {
+    id: 'crossing',
+    role: 'accent',
+    pencil: accent,
+    pressure: 'light',
+    passes: 2,
+    field: 'along',
+    from: Math.min(a, b),
+    to: Math.max(a, b),
+    fades: CROSSED,
+    bands: 1,
+    stroke: 'one direction',
+    direction: 'level',
+    purpose: 'The other hue, from the far end towards the palest band: they meet where both are pale.',
+  };
 }
 
 /** Moves a blend line behind the widest thing in front that is near enough. */

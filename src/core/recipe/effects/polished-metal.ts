@@ -1,4 +1,4 @@
-import { type Effect, SMOOTH } from './effect.ts';
+import { type Effect, type RegionContext, SMOOTH } from './effect.ts';
 import { POINT_MM } from '../strokes.ts';
 import { type LayerDraft, fitted, overMm, usualWidth } from './fit.ts';
 import { traces } from './traces.ts';
@@ -9,6 +9,16 @@ const LADDER_MM = 2.4;
 /** Where the white begins; the dark streak before it is as wide as a sharp point, and a share of the way at least and at most. */
 const WHITE_FROM = 0.93;
 const STREAK = { least: 0.09, most: 0.2 };
+
+/** Share of the way that the rungs between dark and light take. */
+const LADDER = 0.38;
+
+/** As many of the middle pencils as have room for a rung as wide as a sharp point, evenly chosen. */
+function rungs(pencils: readonly string[], context: RegionContext): string[] {
+  const room = Math.max(1, Math.floor((LADDER * overMm('tone', context)) / POINT_MM.sharp));
+  if (pencils.length <= room) return [...pencils];
+  return Array.from({ length: room }, (_, k) => pencils[Math.floor(((k + 0.5) * pencils.length) / room)]!);
+}
 
 /** Gold, copper, bronze, silver and tin: a ladder of pencils with hard edges, black next to white. */
 export const polishedMetal: Effect = {
@@ -31,7 +41,7 @@ export const polishedMetal: Effect = {
       return { layers: fitted(onePencil(pencils[0]!), context), notes: [why] };
     }
     const [dark, light] = [depth ?? pencils[0]!, pencils.at(-1)!];
-    const between = pencils.slice(1, -1);
+    const between = rungs(pencils.slice(1, -1), context);
     const wide = Math.min(STREAK.most, Math.max(STREAK.least, POINT_MM.sharp / overMm('tone', context)));
     const streakFrom = Math.round(100 * (WHITE_FROM - wide)) / 100;
     const ladder: LayerDraft[] = between.map((pencil, k) => ({
@@ -40,8 +50,8 @@ export const polishedMetal: Effect = {
       pencil,
       pressure: 'medium',
       passes: 2,
-      from: 0.17 + (0.38 * k) / between.length,
-      to: 0.23 + (0.38 * (k + 1)) / between.length,
+      from: 0.17 + (LADDER * k) / between.length,
+      to: 0.23 + (LADDER * (k + 1)) / between.length,
       bands: 1,
       edge: 'hard',
       purpose:

@@ -1,0 +1,143 @@
+import { expect } from 'chai';
+import { type Lab, labOfHex, labOfOklch, oklchOfLab, turnBetween } from '../colour/index.ts';
+import { whiteBook } from '../laydown/index.ts';
+import { type Family, bodyOf } from '../recipe/index.ts';
+import { type TrayPencil, onPaper } from '../tray/index.ts';
+import { type PageThing, FamilyBook, proposePalettes } from './index.ts';
+import { NATURAL_KINDS, beyondNature, naturalKindById } from './natural-kinds/index.ts';
+import { ladderTargets, ladderThrough } from './ladders.ts';
+
+/** Trays of about so many pencils, hues all round at several lightnesses, greys and a black among them. */
+function trayOf(hues: number, lights: readonly number[]) {
+  const clear = lights.flatMap((l) =>
+    Array.from({ length: hues }, (_, k): Lab =>
+      labOfOklch({ l, c: 0.16 - 0.14 * Math.abs(l - 0.62), h: (360 * k) / hues + 20 }),
+    ),
+  );
+  const greys = [0.2, 0.42, 0.65, 0.88, 0.97].map((l) => labOfOklch({ l, c: 0.012, h: 255 }));
+  const browns = ['#3d2a22', '#6a4028', '#a67a45', '#d9b26a'].map(labOfHex);
+  const pencils = [...clear, ...greys, ...browns].map((masstone, i): TrayPencil => ({
+    id: `p${i}`,
+    code: `P${i}`,
+    masstone,
+    type: 'wax',
+  }));
+  return onPaper(pencils, whiteBook);
+}
+const TRAYS = {
+  25: trayOf(8, [0.5, 0.78]),
+  72: trayOf(16, [0.35, 0.5, 0.7, 0.88]),
+  180: trayOf(28, [0.3, 0.42, 0.55, 0.68, 0.8, 0.9]),
+};
+const thing = (id: string, kind: string, widthMm: number): PageThing => ({
+  id,
+  name: id,
+  areaMm2: 3000,
+  widthMm,
+  at: { x: 0.5, y: 0.5 },
+  focus: false,
+  natural: null,
+  kind,
+  laid: null,
+  alike: null,
+});
+
+describe('ladders that change hue', () => {
+  it('rise from dark to light, however many pencils climb them', () => {
+    for (const { id, ladders = [] } of NATURAL_KINDS) {
+      for (const ladder of ladders) {
+        for (let count = 1; count <= 8; count++) {
+          const values = ladderTargets(ladder, count).map(([l]) => l);
+          expect(values, id).to.have.length(count);
+          for (let k = 1; k < count; k++) expect(values[k], id).to.be.above(values[k - 1]);
+        }
+      }
+    }
+  });
+
+  it('have their middle within what is natural for their kind', () => {
+    for (const kind of NATURAL_KINDS) {
+      for (const ladder of kind.ladders ?? []) {
+        for (const count of [1, 3, 5]) {
+          const body = ladderTargets(ladder, count)[Math.floor((count - 1) / 2)];
+          expect(beyondNature(kind, body), `${kind.id} ${count}`).to.be.below(3);
+        }
+      }
+    }
+  });
+
+  it('of gold run from brown through ochre to a clear yellow: the hue turns to yellow as it grows pale', () => {
+    const [ladder] = naturalKindById('gold').ladders!;
+    const row = ladderTargets(ladder, 4).map(oklchOfLab);
+    for (let k = 1; k < 4; k++) expect(row[k].h).to.be.above(row[k - 1].h - 6);
+    expect(turnBetween(row[1].h, row[3].h)).to.be.above(40);
+    expect(row[3].c).to.be.above(0.12);
+  });
+
+  it('go through a colour that a thing must keep, with the same turn of hue', () => {
+    const [ladder] = naturalKindById('gold').ladders!;
+    const brass = labOfHex('#a67a45');
+    const row = ladderThrough(ladder, brass, 3);
+    row[1].forEach((value, k) => expect(value).to.be.closeTo(brass[k], 0.5));
+    expect(turnBetween(oklchOfLab(row[0]).h, oklchOfLab(row[2]).h)).to.be.above(25);
+  });
+});
+
+describe('palettes of what has ladders', () => {
+  const things = [
+    thing('bell', 'gold', 8),
+    thing('pot', 'copper', 8),
+    thing('kettle', 'silver', 8),
+    thing('flame', 'fire', 6),
+    thing('sky', 'sky', 90),
+    thing('hut', 'wood', 20),
+  ];
+  const page = {
+    things,
+    borders: [
+      { a: 'bell', b: 'sky', lengthMm: 60 },
+      { a: 'hut', b: 'sky', lengthMm: 90 },
+    ],
+  };
+
+  for (const [size, tray] of Object.entries(TRAYS)) {
+    it(`climb them in a tray of ${size}: metals turn their hue, a sky has more bands than a form has pencils`, async () => {
+      const byId = new Map(tray.map((pencil) => [pencil.id, pencil]));
+      const [best] = await proposePalettes(
+        page,
+        tray,
+        whiteBook,
+        { anchor: 200, scheme: 'analogous' },
+        { moves: 6000 },
+      );
+      const familyIn = (id: string): Family => best.parts.find(({ thingId }) => thingId === id)!.family!;
+      const hueOf = (id: string) => oklchOfLab(byId.get(id)!.body).h;
+      const gold = familyIn('bell').pencils;
+      expect(turnBetween(hueOf(gold[0]), hueOf(gold.at(-1)!)), 'gold turns towards yellow').to.be.above(8);
+      for (const { id, kind } of things) {
+        const body = byId.get(bodyOf(familyIn(id)))!.body;
+        expect(beyondNature(naturalKindById(kind!), body), id).to.be.below(size === '25' ? 22 : 9);
+      }
+      expect(familyIn('sky').pencils.length).to.equal(Math.min(tray.length, 7));
+    });
+  }
+
+  it('give a wide family that is pale in its dark a darker neighbour of its own hue', () => {
+    const tray = TRAYS[180];
+    const book = new FamilyBook(tray, whiteBook);
+    const pale = tray
+      .map(({ body }, i) => ({ i, lab: body }))
+      .filter(({ lab }) => lab[0] > 55 && oklchOfLab(lab).c > 0.05);
+    let found = 0;
+    for (let k = 0; k + 4 <= pale.length; k += 9) {
+      const own = pale.slice(k, k + 4).map(({ i }) => i);
+      const family = book.complete(own);
+      if (!family.depth) continue;
+      found++;
+      const [dark, depth] = [book.byId.get(family.pencils[0])!, book.byId.get(family.depth)!];
+      expect(depth.body[0]).to.be.below(dark.body[0] - 5);
+      if (depth.chroma > 0.035) expect(Math.abs(turnBetween(dark.hue, depth.hue))).to.be.at.most(35);
+    }
+    expect(found).to.be.above(3);
+  });
+});
