@@ -4,7 +4,7 @@ import { whiteBook } from '../laydown/index.ts';
 import { type Family, bodyOf } from '../recipe/index.ts';
 import { type TrayPencil, onPaper } from '../tray/index.ts';
 import { type PageThing, FamilyBook, proposePalettes } from './index.ts';
-import { NATURAL_KINDS, beyondNature, naturalKindById } from './natural-kinds/index.ts';
+import { NATURAL_KINDS, beyondNature, narrowedBy, naturalKindById } from './natural-kinds/index.ts';
 import { ladderTargets, ladderThrough } from './ladders.ts';
 
 /** Trays of about so many pencils, hues all round at several lightnesses, greys and a black among them. */
@@ -40,6 +40,41 @@ const thing = (id: string, kind: string, widthMm: number): PageThing => ({
   kind,
   laid: null,
   alike: null,
+});
+
+describe('a name that says which', () => {
+  it('narrows a kind: a night sky is dark, autumn leaves are not green, a bronze bell is no pink copper', () => {
+    const day = labOfOklch({ l: 0.75, c: 0.09, h: 240 });
+    const sky = naturalKindById('sky');
+    expect(beyondNature(sky, day)).to.equal(0);
+    expect(beyondNature(narrowedBy(sky, 'Night sky'), day)).to.be.above(10);
+    expect(beyondNature(narrowedBy(sky, 'Sky'), day)).to.equal(0);
+    const leaf = narrowedBy(naturalKindById('leaf'), 'Autumn leaves');
+    expect(beyondNature(leaf, labOfHex('#3f8a3a'))).to.be.above(8);
+    expect(narrowedBy(naturalKindById('copper'), 'Bronze bell').ladders).to.have.length(1);
+  });
+});
+
+describe('water', () => {
+  it('has the colours of the sky above it', async () => {
+    const named = (id: string, kind: string, name: string) => ({ ...thing(id, kind, 40), name });
+    for (const [name, most] of [
+      ['Night sky', 0.58],
+      ['Summer sky', 1],
+    ] as const) {
+      const own = { things: [named('sky', 'sky', name), named('sea', 'water', 'Sea')], borders: [] };
+      const [best] = await proposePalettes(
+        own,
+        TRAYS[180],
+        whiteBook,
+        { anchor: 60, scheme: 'triad' },
+        { moves: 4000 },
+      );
+      const sea = oklchOfLab(best.parts[1].body);
+      expect(sea.l, name).to.be.below(most);
+      expect(sea.h, name).to.be.within(155, 305);
+    }
+  });
 });
 
 describe('ladders that change hue', () => {

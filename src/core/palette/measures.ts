@@ -141,13 +141,16 @@ type Look = Pick<Option, 'body' | 'chroma'>;
 
 /** What a border costs between any two colours, the front one's row times `colours` plus the one behind. */
 export function pairCosts({ options }: Problem, apart: Float32Array, colours: number): Float32Array {
-  const looks = new Array<Look>(colours);
+  const looks = new Array<Look | undefined>(colours);
   for (const own of options) for (const option of own) looks[option.colour] = option;
   const cost = new Float32Array(colours * colours);
   for (let p = 0; p < colours; p++) {
     for (let q = 0; q < colours; q++) {
       const at = p * colours + q;
-      cost[at] = WEIGHT.parting * mergedAt(apart[at]!) + WEIGHT.ground * lossInGround(looks[p]!, looks[q]!);
+      const [front, behind] = [looks[p], looks[q]];
+      // A colour that no way takes any more costs nothing.
+      if (front && behind)
+        cost[at] = WEIGHT.parting * mergedAt(apart[at]!) + WEIGHT.ground * lossInGround(front, behind);
     }
   }
   return cost;

@@ -12,7 +12,7 @@ import { type Family, bodyOf, pencilsFor, pencilsOf } from '../recipe/index.ts';
 import { type FamilyBook, type FoundFamily, rowAround } from './families.ts';
 import { ladderTargets, ladderThrough } from './ladders.ts';
 import { type PageThing } from './page.ts';
-import { type NaturalKind, beyondNature, naturalKindById } from './natural-kinds/index.ts';
+import { type NaturalKind, beyondNature, narrowedBy, naturalKindById } from './natural-kinds/index.ts';
 import { CLARITIES, KEYS, type Part, partOf } from './palette-part.ts';
 import { MISFIT } from './terms.ts';
 
@@ -60,7 +60,10 @@ const NATURAL_CLARITIES = ['clear', 'quiet'] as const;
 const LADDER_LEANS = [0, -8, 8];
 const LADDER_FAMILIES = 3;
 /** CIEDE2000 that a family within nature but off the ladders of its kind counts as beside it. */
-const OFF_LADDER = 5;
+const OFF_LADDER = 8;
+/** Up to so far outside of nature a colour is taken for it, CIEDE2000; so many ways within it are a choice. */
+const WITHIN = 1;
+const ENOUGH = 6;
 const GREY = 0.03;
 /** A colour within so many degrees of its hand is on it. */
 const ON_HAND = 12;
@@ -106,6 +109,8 @@ interface Means {
   among?: readonly number[];
   placeOf: ReadonlyMap<string, number>;
   bodies: Bodies;
+  /** What the sky of the page is called; "" where it has none. */
+  sky: string;
   /** Whether greys may come in without a natural colour that asks for them. */
   greys: boolean;
 }
@@ -131,7 +136,7 @@ export class Ways {
       const family = thing.laid ? null : pinned!;
       return [this.#option(part, this.#nearestHand(part), { family, miss: 0, rough: 0, body: fixed }, thing.natural)];
     }
-    const kind = thing.kind ? naturalKindById(thing.kind) : null;
+    const kind = thing.kind ? this.#kindOf(thing.kind, thing.name) : null;
     const count = pencilsFor(thing.widthMm, kind?.inBands);
     if (!thing.natural && kind) return [...this.#ofKind(kind, count), ...this.#wished(count, null)];
     if (!thing.natural) return [...this.#free(count), ...this.#wished(count, null)];
@@ -148,6 +153,12 @@ export class Ways {
         .map((found) => this.#option(part, this.#nearestHand(part), found, natural));
     });
     return [...unlike(kept), ...this.#wished(count, natural)];
+  }
+
+  /** A natural kind as its name and the sky above it narrow it. */
+  #kindOf(id: string, name: string): NaturalKind {
+    const kind = naturalKindById(id);
+    return narrowedBy(kind, kind.underSky ? `${name} ${this.#with.sky}` : name);
   }
 
   #free(count: number): Option[] {
@@ -185,12 +196,15 @@ export class Ways {
       ),
     );
     const laddered = new Set(this.#onLadders(kind, count));
-    return unlike([...laddered, ...own, ...this.#free(count)]).map((option) => {
+    const ways = unlike([...laddered, ...own, ...this.#free(count)]).map((option) => {
       const beyond = beyondNature(kind, option.body);
       const natural = beyond + (kind.ladders && !laddered.has(option) ? OFF_LADDER : 0);
       // What is natural need not keep to a hand.
-      return { ...option, natural, off: beyond === 0 ? 0 : option.off };
+      return { beyond, option: { ...option, natural, off: beyond === 0 ? 0 : option.off } };
     });
+    // What the tray has enough of is not painted otherwise.
+    const kept = ways.filter(({ beyond }) => beyond <= WITHIN);
+    return (kept.length >= ENOUGH ? kept : ways).map(({ option }) => option);
   }
 
   /** What goes through the colours of a kind's own ladders, as they are and darker and paler. */

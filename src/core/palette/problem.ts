@@ -69,7 +69,8 @@ export function compileProblem(
   const must = (wishes.must ?? []).flatMap((id) => placeOf.get(id) ?? []);
   const bodies = new Bodies();
   const greys = wishes.mood?.clear !== undefined && wishes.mood.clear !== null && wishes.mood.clear <= GREYS_FROM;
-  const ways = new Ways({ book, wheel, hands, must, among, placeOf, bodies, greys });
+  const sky = page.things.find(({ kind }) => kind === 'sky')?.name ?? '';
+  const ways = new Ways({ sky, book, wheel, hands, must, among, placeOf, bodies, greys });
   const options = page.things.map((thing) => ways.of(thing, wishes.pinned?.[thing.id]));
   const area = page.things.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) || 1;
   const at = new Map(page.things.map(({ id }, i) => [id, i]));

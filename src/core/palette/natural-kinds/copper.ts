@@ -27,6 +27,7 @@ export const copper: NaturalKind = {
         { l: 0.65, c: 0.1, h: 82 },
         { l: 0.87, c: 0.09, h: 96 },
       ],
+      words: ['bronze'],
     },
   ],
 };

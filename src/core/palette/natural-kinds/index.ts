@@ -60,12 +60,30 @@ export const NATURAL_KINDS: readonly NaturalKind[] = [
  * @returns null for what may have any colour
  */
 export function naturalKindOf(name: string, material: string | null): NaturalKind | null {
-  const words = name.toLowerCase().split(/[^a-z]+/);
+  const words = wordsOf(name);
   return (
     NATURAL_KINDS.find(({ materials }) => material !== null && materials.includes(material)) ??
     NATURAL_KINDS.find((kind) => kind.words.some((word) => words.includes(word))) ??
     null
   );
+}
+
+/** A kind as a name narrows it: a sky that is called a night sky has the colours of night alone. */
+export function narrowedBy(kind: NaturalKind, name: string): NaturalKind {
+  const said = new Set(wordsOf(name));
+  const isSaid = ({ words = [] }: { words?: readonly string[] }) => words.some((word) => said.has(word));
+  const ranges = kind.ranges.filter(isSaid);
+  const ladders = (kind.ladders ?? []).filter(isSaid);
+  if (ranges.length === 0 && ladders.length === 0) return kind;
+  return {
+    ...kind,
+    ranges: ranges.length > 0 ? ranges : kind.ranges,
+    ladders: ladders.length > 0 ? ladders : kind.ladders,
+  };
+}
+
+function wordsOf(name: string): string[] {
+  return name.toLowerCase().split(/[^a-z]+/);
 }
 
 /**

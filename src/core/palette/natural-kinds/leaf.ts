@@ -23,7 +23,7 @@ export const leaf: NaturalKind = {
     // From spring to summer.
     { hue: [105, 165], chroma: [0.035, 0.19], lightness: [0.22, 0.94] },
     // In autumn.
-    { hue: [35, 105], chroma: [0.06, 0.17], lightness: [0.3, 0.86] },
+    { hue: [35, 105], chroma: [0.06, 0.17], lightness: [0.3, 0.86], words: ['autumn', 'fallen', 'dry', 'withered'] },
   ],
   ladders: [
     // Blue-green in the shade, yellow-green in the light.
@@ -40,6 +40,7 @@ export const leaf: NaturalKind = {
         { l: 0.56, c: 0.14, h: 50 },
         { l: 0.82, c: 0.14, h: 88 },
       ],
+      words: ['autumn', 'fallen', 'dry', 'withered'],
     },
   ],
 };

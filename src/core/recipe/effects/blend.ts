@@ -22,6 +22,8 @@ export function inOrder(family: Family, sketch: readonly Sketch[]): LayerDraft[]
   const lastMid = sketch.findLastIndex(({ role }) => role === 'mid');
   // What stands beside the family in its shadow shares the tooth that its own pencils would have.
   const crowded = [depth, neutral].filter(Boolean).length > 1;
+  // Several middle pencils have used the tooth that a layer of its own would need: the depth puts the deepest dark back.
+  const putsBack = depth && pencils.length >= 4 ? sketch.findIndex(({ id }) => id === 'deepen') : -1;
   return sketch.flatMap((own, i): LayerDraft[] => {
     const last = i === sketch.length - 1;
     const each = crowded && own.role !== 'light' ? { ...own, passes: Math.max(1, own.passes - 1) } : own;
@@ -29,6 +31,7 @@ export function inOrder(family: Family, sketch: readonly Sketch[]): LayerDraft[]
       return [...middles(each, pencils, sketch[shadow]!.to), ...(i === lastMid ? touches() : [])];
     // A single pencil has nothing to unify.
     if (last && each.role === 'light' && pencils.length === 1 && !blender) return [];
+    if (i === putsBack) return [{ ...each, role: 'depth', pencil: depth! }];
     const plain: LayerDraft = { ...each, pencil: each.role === 'dark' ? dark : light };
     if (last && each.role === 'light' && blender) return [...deeper(), { ...plain, role: 'blender', pencil: blender }];
     return [...(last ? deeper() : []), plain, ...(i === shadow ? calming(each) : [])];
@@ -45,7 +48,7 @@ export function inOrder(family: Family, sketch: readonly Sketch[]): LayerDraft[]
     return [extra('accent', accent, { from: 0.2, to: 0.42, pressure: 'light', bands: 3, purpose })];
   }
   function deeper(): LayerDraft[] {
-    if (!depth) return [];
+    if (!depth || putsBack >= 0) return [];
     const purpose = 'Deepens the innermost shadow.';
     return [extra('depth', depth, { from: 0, to: 0.14, pressure: 'medium', bands: 3, purpose })];
   }
