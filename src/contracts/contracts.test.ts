@@ -94,10 +94,13 @@ describe('the plan of a sheet', () => {
       return Plan.safeParse({ ...emptyPlan(page), things: { 'thing-a': thing } });
     };
     expect(refusal(family([]))).to.contain('at least one pencil');
-    expect(refusal(family(['1', '2', '3', '4', '5', '6'].map((n) => `pencil-${n}`)))).to.contain('at most 5');
+    const nine = Array.from({ length: 9 }, (_, n) => `pencil-${n}`);
+    expect(refusal(family(nine))).to.contain('at most 8');
+    expect(family(nine.slice(1)).success).to.equal(true);
     const wishes = (more: object) => Plan.safeParse({ ...emptyPlan(page), wishes: { ...NO_WISHES, ...more } }).success;
     expect(wishes({ mood: { light: 2, clear: null, warm: null, contrast: null } })).to.equal(false);
     expect(wishes({ shares: [60, 30] })).to.equal(false);
+    expect(wishes({ distance: 'fog' })).to.equal(false);
     expect(wishes({ atMost: 0 })).to.equal(false);
     expect(wishes({ atMost: 10, must: ['pencil-1'] })).to.equal(true);
   });

@@ -71,6 +71,7 @@ export const NO_WISHES: PaletteWishes = {
   atMost: null,
   mood: FREE_MOOD,
   anyNature: false,
+  distance: 'scene',
   shares: USUAL_SHARES,
 };
 

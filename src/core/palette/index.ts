@@ -5,6 +5,7 @@ export { type FoundFamily, FamilyBook, rowAround } from './families.ts';
 export { blenderFor, blenderReason } from './blender.ts';
 export { type PageSummary, type PageThing, type Pinned } from './page.ts';
 export { type Mood, type MoodAxis, type Wishes, FREE_MOOD, MOOD_AXES, USUAL_SHARES } from './wishes.ts';
+export { DISTANCES, type Distance } from './distance.ts';
 export { type TermId, TERM, TERMS } from './terms.ts';
 export { type Option, type Voice, VOICES } from './options.ts';
 export { type Plot, type Problem, compileProblem } from './problem.ts';

@@ -1,4 +1,6 @@
+import { type Distance, offDistance } from './distance.ts';
 import { type Option } from './options.ts';
+import { type PageThing } from './page.ts';
 import { type Problem } from './problem.ts';
 import { MISFIT, TERMS, type TermId } from './terms.ts';
 
@@ -102,15 +104,27 @@ function offPlan(chroma: number, planned: number): number {
 const LEAST_PART = 0.02;
 
 /** Terms that a thing has by itself. */
-export function localTerms({ share, things, clearness }: Problem, i: number, option: Option): [TermId, number][] {
+export function localTerms(
+  { share, things, clearness, distance }: Problem,
+  i: number,
+  option: Option,
+): [TermId, number][] {
   const part = 0.5 * share[i]! + 0.5 / things.length;
   return [
     ['scheme', part * option.off],
     ['fit', part * Math.min(1.5, option.miss / MISFIT)],
     ['blends', part * Math.min(1.5, option.rough / 20)],
     ['natural', Math.max(part, LEAST_PART) * Math.min(2, option.natural / MISFIT)],
+    ['distance', distanceOff(things[i]!, option, distance) * part],
     ['chroma', part * offPlan(option.chroma, plannedChroma(things[i]!, share[i]!, clearness))],
   ];
+}
+
+/** What is focus, kept or of no scene has no distance. */
+function distanceOff({ far, focus, natural }: PageThing, option: Option, distance: Distance): number {
+  return distance === 'none' || far === null || far === undefined || focus || natural
+    ? 0
+    : offDistance(option, far, distance);
 }
 
 /** The weighted sum of some terms. */

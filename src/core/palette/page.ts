@@ -16,6 +16,8 @@ export interface PageThing {
   natural: Lab | null;
   /** Id of the natural kind whose colours it keeps to as long as nothing else is wished; null: none. Default null. */
   kind?: string | null;
+  /** How far off it lies in a scene, 0 the nearest to 1 the farthest; null where the page is none, or for sky and ground. Default null. */
+  far?: number | null;
   /** The colour that it has already on the paper and keeps, if there is one. */
   laid: Lab | null;
   /** Things with the same mark are like each other; null: like no other. */

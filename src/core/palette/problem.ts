@@ -1,5 +1,6 @@
 import { type ColourWheel, wheelById } from '../colour/index.ts';
 import { type PencilOnPaper } from '../tray/index.ts';
+import { type Distance } from './distance.ts';
 import { type FamilyBook } from './families.ts';
 import { Bodies, type Option, Ways } from './options.ts';
 import { type PageSummary, type PageThing } from './page.ts';
@@ -27,6 +28,8 @@ export interface Problem {
   /** Places of the pencils that must come in. */
   must: readonly number[];
   mood: Mood;
+  /** How near and far are told apart. */
+  distance: Distance;
   /** How clear the page is to be as a whole, 1 as usual. */
   clearness: number;
   /** Shares of light, middle and dark by area that it is to have; 1 in all. */
@@ -97,6 +100,7 @@ export function compileProblem(
     colours: bodies.count,
     tray: book.tray,
     mood,
+    distance: wishes.distance ?? 'scene',
     clearness: 1 + 0.6 * (mood.clear ?? plot.clear ?? 0),
     largeHues: schemeById(wishes.scheme).largeHues,
     values: plannedValues(mood.light ?? plot.light ?? 0),

@@ -46,7 +46,17 @@ export interface Proposal {
 }
 
 /** Terms that are shown as scores. */
-const SHOWN: readonly TermId[] = ['parting', 'ground', 'focus', 'shares', 'accents', 'natural', 'fit', 'blends'];
+const SHOWN: readonly TermId[] = [
+  'parting',
+  'ground',
+  'focus',
+  'shares',
+  'accents',
+  'natural',
+  'distance',
+  'fit',
+  'blends',
+];
 
 /** A proposal with its reason, made of the numbers of an answer. */
 export function describe(
@@ -63,6 +73,7 @@ export function describe(
   const has: Partial<Record<TermId, boolean>> = {
     focus: page.things.some(({ focus }) => focus),
     natural: page.things.some(({ natural }) => natural !== null),
+    distance: problem.distance !== 'none' && page.things.some(({ far }) => typeof far === 'number'),
     parting: problem.borders.length > 0,
     ground: problem.borders.length > 0,
     accents: page.things.length >= 3,

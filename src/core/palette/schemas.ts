@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Id } from '../primitives/schemas.ts';
+import { DISTANCE_IDS } from './distance.ts';
 import { MOST_HANDS } from './schemes/index.ts';
 
 /** How the colour wheel stands. */
@@ -31,6 +32,8 @@ export const PaletteWishes = z.object({
   mood: z.object({ light: MoodAxis, clear: MoodAxis, warm: MoodAxis, contrast: MoodAxis }).readonly(),
   /** Whether sky, water, leaves and the like may have any colour. */
   anyNature: z.boolean(),
+  /** How near and far are told apart; plans that do not say it have it as scenes usually do. */
+  distance: z.enum(DISTANCE_IDS).default('scene'),
   /** Percent of the area for ruling, supporting and accent; they are taken as parts of their sum. */
   shares: z.tuple([Percent, Percent, Percent]).readonly(),
 });

@@ -60,6 +60,12 @@ export const TERMS = [
     weight: 4,
     says: 'how far things are from the natural colour that they keep',
   },
+  {
+    id: 'distance',
+    name: 'near and far',
+    weight: 2,
+    says: 'how far things of a scene are from being the paler and quieter the further off they lie',
+  },
   { id: 'fit', name: 'the tray has it', weight: 1.5, says: 'how far pencils are from the colours asked for' },
   { id: 'blends', name: 'families blend', weight: 1, says: 'hard steps and mud inside families, by the layer model' },
   { id: 'pencils', name: 'few pencils', weight: 0.8, says: 'how many different pencils there are for so many things' },

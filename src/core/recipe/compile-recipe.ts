@@ -2,6 +2,7 @@ import { type EffectLayers, type RegionContext, effectById, usualWidth } from '.
 import type { Family, Layer } from './schemas.ts';
 import { type Recipe } from './recipe.ts';
 import { withCastShadow } from './cast-shadow.ts';
+import { heldBack } from './held-back.ts';
 import { withOwnBlender } from './own-blender.ts';
 import { schoolById } from './schools/index.ts';
 import { withoutRefining } from './unimportant.ts';
@@ -21,7 +22,10 @@ const PALE_PAPER = 85;
 export function compileRecipe(effectId: string, schoolId: string, family: Family, context: RegionContext): Recipe {
   if (context.regions.length === 0) throw new RangeError('A recipe needs at least one region to be fitted to.');
   const whole = effectById(effectId).lay(schoolById(schoolId), family, context);
-  const laid = withOwnBlender(context.minor ? withoutRefining(whole) : whole, context);
+  const { jumps = false } = effectById(effectId);
+  // A metal lives of its darks, however far off.
+  const held = jumps ? whole : heldBack(whole, context.far);
+  const laid = withOwnBlender(context.minor ? withoutRefining(held) : held, context);
   const { layers, notes } = withCastShadow(withHighlight(laid, context), effectId, family, context);
   return { effect: effectId, school: schoolId, layers, notes, halfWidthMm: Math.max(0.5, usualWidth(context) / 2) };
 }

@@ -393,3 +393,16 @@ describe('a metal of many pencils', () => {
     }
   });
 });
+
+describe('what lies far off in a scene', () => {
+  it('has softer darks than the same near by, and a metal keeps its own', () => {
+    const darkest = (effect: string, far: number) => {
+      const own = made(effect, familyOf(['night', 'blue', 'sky', 'cream'], { depth: 'soot' }), { far });
+      return Math.min(...along(own, 'tone', steps).map(([l]) => l));
+    };
+    for (const effect of ['blend', 'leaf-with-veins', 'wood']) {
+      expect(darkest(effect, 1), effect).to.be.above(darkest(effect, 0) + 1.5);
+    }
+    expect(darkest('polished-metal', 1)).to.equal(darkest('polished-metal', 0));
+  });
+});

@@ -9,4 +9,4 @@ export { type DerivedSheet, laidSheet } from './laid-sheet.ts';
 export { regionsOfThings } from './things-regions.ts';
 export { reflectionsOf, withReflected } from './reflections.ts';
 export { regionsKey } from './regions-key.ts';
-export { pinnedFamilies, summariseSheet } from './summarise-sheet.ts';
+export { pinnedFamilies, farOf, summariseSheet } from './summarise-sheet.ts';

@@ -1,16 +1,18 @@
 import { expect } from 'chai';
-import { NO_HORIZON, type Pencil, type Plan, emptyPlan, newThing } from '../../contracts/index.ts';
+import { NO_HORIZON, type Pencil, Plan, emptyPlan, newThing } from '../../contracts/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
 import { drawnReflections } from '../../core/light/index.ts';
 import { familyOf } from '../../core/recipe/index.ts';
-import { decideThing, edited, frontToBack, lightingOf, setGlow } from '../index.ts';
+import { decideThing, edited, frontToBack, lightingOf, setGlow, thingsOf } from '../index.ts';
 import {
   RecipeContexts,
   deriveRecipes,
+  farOf,
   formedThings,
   proposedEffects,
   reflectionsOf,
   regionsOfThings,
+  summariseSheet,
   withReflected,
 } from './index.ts';
 
@@ -210,5 +212,33 @@ describe('a reflection that is drawn', () => {
     expect(drawnReflections([outlined('hut', 2), outlined('mirrored', 5, true)], 110)).to.deep.equal([]);
     expect(drawnReflections([outlined('lamp', 3), outlined('mirrored', 5, true)], 70)).to.deep.equal([]);
     expect(drawnReflections([outlined('none', 2)], 70)).to.deep.equal([]);
+  });
+});
+
+describe('how far off things lie', () => {
+  it('goes by their order from front to back where something lies behind them all', () => {
+    const far = farOf(plan);
+    const order = thingsOf(plan).map(({ id }) => id);
+    expect(far.has('sky')).to.equal(false);
+    expect(far.has('water')).to.equal(false);
+    const told = order.filter((id) => far.has(id)).map((id) => far.get(id)!);
+    expect(told).to.deep.equal([...told].sort((p, q) => p - q));
+    expect([told[0], told.at(-1)]).to.deep.equal([0, 1]);
+    const summary = summariseSheet(plan, page);
+    for (const { id, far: own } of summary.things) expect(own).to.equal(far.get(id) ?? null);
+  });
+
+  it('is nothing on a page that is no scene, or where nobody wants it', () => {
+    const flat = edited(plan, (draft) => {
+      for (const id of ['sky', 'water']) Object.assign(draft.things[id]!, { material: 'paper', name: 'Sheet' });
+    }).plan;
+    expect(farOf(flat).size).to.equal(0);
+    expect(farOf({ ...plan, wishes: { ...plan.wishes, distance: 'none' } }).size).to.equal(0);
+  });
+
+  it('is as scenes usually have it in a plan that was stored before', () => {
+    const { distance: _distance, ...wishes } = plan.wishes;
+    const stored = { ...emptyPlan(plan.page), wishes };
+    expect(Plan.parse(stored).wishes.distance).to.equal('scene');
   });
 });

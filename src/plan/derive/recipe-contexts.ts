@@ -5,6 +5,7 @@ import { type Region } from '../../core/lineart/index.ts';
 import { type FormedThing, formById, materialOf } from '../../core/light/index.ts';
 import { COVERING, type Family, type LightOnThing, type RegionContext, bodyOf } from '../../core/recipe/index.ts';
 import { type PaperModel, paperModelOf } from '../../pencils/index.ts';
+import { farOf } from './summarise-sheet.ts';
 import { type PlannedRegion } from './things-in-light.ts';
 import { glowsOf, thingsOf } from '../select.ts';
 
@@ -36,6 +37,7 @@ export class RecipeContexts {
   readonly #minor: ReadonlySet<string>;
   readonly #on: LaidOn;
   readonly #white: string | null;
+  readonly #far: ReadonlyMap<string, number>;
   readonly #labs = new Map<string, ReturnType<NonNullable<RegionContext['labOf']>>>();
 
   constructor(
@@ -54,6 +56,7 @@ export class RecipeContexts {
       thingsOf(plan).flatMap(({ id, importance, focus }) => (importance === 'little' && !focus ? [id] : [])),
     );
     this.#on = on;
+    this.#far = farOf(plan);
     this.#white = whiteIn(pencils);
   }
 
@@ -67,6 +70,7 @@ export class RecipeContexts {
       minor: this.#minor.has(id),
       heightMm: bottom - top,
       outMm: Math.max(right - left, bottom - top) / 2,
+      far: this.#far.get(id),
       palest: form ? (formById(form).palest ?? 'foot') : 'foot',
       crossings: this.#crossings(id),
       ...(glow && { glow: { reachMm: glow.reachMm, pencil: glow.pencil, warm: glow.warm } }),

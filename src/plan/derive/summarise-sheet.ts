@@ -1,6 +1,7 @@
-import type { Plan, RegionGround, RegionsMeta } from '../../contracts/index.ts';
+import type { Plan, RegionGround, RegionsMeta, Thing } from '../../contracts/index.ts';
 import { type Lab, labOfHex } from '../../core/colour/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
+import { materialOf } from '../../core/light/index.ts';
 import { type PageSummary, type PageThing, type Pinned, naturalKindOf } from '../../core/palette/index.ts';
 import { usualWidth } from '../../core/recipe/index.ts';
 import { aboutRegion, thingsOf } from '../select.ts';
@@ -27,6 +28,7 @@ export function summariseSheet(
     shared.set(key, { a: p, b: q, lengthMm: lengthMm + (shared.get(key)?.lengthMm ?? 0) });
   }
   const groupOf = new Map((page.alike ?? []).flatMap((ids, group) => ids.map((id) => [id, group] as const)));
+  const far = farOf(plan);
   const things = thingsOf(plan).flatMap(({ id, name, regionIds, focus, natural, material }): PageThing[] => {
     const own = regionIds.flatMap((regionId) => page.regions[regionId - 1] ?? []);
     const toColour = own.filter((region) => aboutRegion(plan, region.id).use !== 'not to colour');
@@ -48,12 +50,28 @@ export function summariseSheet(
         },
         natural: natural ? labOfHex(natural) : null,
         kind: plan.wishes.anyNature ? null : (naturalKindOf(name, material)?.id ?? null),
+        far: far.get(id) ?? null,
         laid: laidColour(toColour, plan, grounds),
         alike: groupOf.has(largest.id) ? String(groupOf.get(largest.id)) : null,
       },
     ];
   });
   return { things, borders: [...shared.values()] };
+}
+
+/** A page shows distance where something of it is behind everything else: sky, water. */
+const isBehindAll = ({ name, material }: Thing) =>
+  materialOf(material)?.background === true || naturalKindOf(name, material)?.id === 'sky';
+
+/**
+ * How far off each thing of a scene lies, 0 the nearest to 1 the farthest, by the order from front to back. Nothing where the
+ * page is no scene, or no distance is wished for; what lies behind everything has none of its own.
+ */
+export function farOf(plan: Plan): Map<string, number> {
+  const things = thingsOf(plan);
+  const before = things.filter((thing) => !isBehindAll(thing));
+  if (plan.wishes.distance === 'none' || before.length === things.length || before.length < 2) return new Map();
+  return new Map(before.map(({ id }, place) => [id, place / (before.length - 1)]));
 }
 
 /** The colour that most of a thing has already: as it is coloured, or the paper's where it is left white. */

@@ -1,11 +1,11 @@
 import { Disclosure, DisclosureButton, DisclosurePanel, Switch } from '@headlessui/react';
 import { ChevronRight, X } from 'lucide-react';
 import { type Pencil, type PaletteWishes, NO_WISHES, isHere } from '../../contracts/index.ts';
-import { MOOD_AXES } from '../../core/palette/index.ts';
+import { DISTANCES, MOOD_AXES } from '../../core/palette/index.ts';
 import { decide } from '../../plan/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
-import { Button, Section } from '../parts/index.ts';
+import { Button, Section, Select } from '../parts/index.ts';
 import { PencilFinder } from '../desk/pencil-finder.tsx';
 
 const VOICES = ['rules', 'supports', 'accents'];
@@ -95,6 +95,15 @@ export function WishesSection() {
               <span className="h-4 w-4 bg-ink group-data-checked:translate-x-5 group-data-checked:bg-leaf" />
             </Switch>
           </label>
+          <div>
+            <p className={heading}>Near and far</p>
+            <Select
+              label="Near and far"
+              value={wishes.distance}
+              options={DISTANCES.map(({ id, name, says }) => ({ value: id, label: name, says }))}
+              onChange={(distance) => set(DISTANCES.find(({ id }) => id === distance)!.name, { distance })}
+            />
+          </div>
           <Shares shares={wishes.shares} onChange={(shares, says) => set(says, { shares })} />
           {said && (
             <Button
@@ -235,6 +244,9 @@ function sayWishes(wishes: PaletteWishes, codes: (ids: readonly string[]) => str
   return [
     ...(wishes.atMost ? [`at most ${wishes.atMost} pencils`] : []),
     ...(wishes.anyNature ? ['any sky, water and leaves'] : []),
+    ...(wishes.distance === NO_WISHES.distance
+      ? []
+      : DISTANCES.filter(({ id }) => id === wishes.distance).map(({ name }) => name)),
     ...(wishes.only.length > 0 ? [`only from ${wishes.only.length}`] : []),
     ...mood,
     ...(wishes.must.length > 0 ? [`with ${codes(wishes.must).join(', ')}`] : []),

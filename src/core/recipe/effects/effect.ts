@@ -18,6 +18,8 @@ export interface RegionContext {
   palest?: 'foot' | 'top';
   /** Heights at which things in front cross it, 0 (top) to 1 (foot), widest first: places to hide a blend line. Default none. */
   crossings?: readonly number[];
+  /** How far off it lies in a scene, 0 the nearest to 1 the farthest. Default no scene. */
+  far?: number;
   /** The glow that falls on it: how far that reaches, and a pencil of its colour. Default none. */
   glow?: { reachMm: number; pencil: string | null; warm: boolean };
   /**
