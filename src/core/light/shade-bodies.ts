@@ -60,6 +60,7 @@ export function shadeBodies(
   const width = box.right - box.left;
   const height = box.bottom - box.top;
   const place = { depth: 0, across: 0, down: 0, toward: 0, beside: 0 };
+  const inBody = { share: 0, lengthMm: 0 };
   const facesLight = shade(0, 0, 1, 0) > 0;
   const besideReach = BESIDE_MM * page.pixelsPerMm;
   const level = form.level ?? 1;
@@ -71,7 +72,9 @@ export function shadeBodies(
   );
   const outs = parts.map(({ left, top, right, bottom }) => {
     const [x, y] = [(left + right - 1) / 2, (top + bottom - 1) / 2];
-    return { x, y, furthest: Math.max(1, x - left, y - top) };
+    // How long it is across the light: highlights lie one after the other that way.
+    const length = Math.max(1, Math.abs(side[1]) * (right - left) + Math.abs(side[0]) * (bottom - top));
+    return { x, y, length, furthest: Math.max(1, x - left, y - top) };
   });
   for (let y = 0, o = 0; y < height; y++) {
     place.down = height > 1 ? y / (height - 1) : 0;
@@ -112,7 +115,10 @@ export function shadeBodies(
       if (glow[i]! > 0) lit[i] = glow[i]! * (lean === 0 ? 1 : facing(surface.glowFrom(i), nx, ny)) + 0.5;
       if (shine) {
         // Metal shows what it faces: a light falls on it as a colour, and only a cast shadow dims it.
-        tone[i] = 255 * shine(nx, ny, box.left + x, down) * (1 - SHADOW_DIMS * (shadow[i]! / 255)) + 0.5;
+        const [u, v] = [box.left + x - part.x, down - part.y];
+        inBody.share = within(0.5 + (v * side[0] - u * side[1]) / part.length);
+        inBody.lengthMm = part.length / page.pixelsPerMm;
+        tone[i] = 255 * shine(nx, ny, box.left + x, down, inBody) * (1 - SHADOW_DIMS * (shadow[i]! / 255)) + 0.5;
         continue;
       }
       const own = form.fades

@@ -35,13 +35,39 @@ describe('the shine of metal', () => {
     }
   });
 
-  it('runs in streaks along a tube', async () => {
+  it('runs in streaks along a tube, and its white in several highlights that do not reach the ends', async () => {
     const page = await bar(false);
     const { tone } = pageFields(page, [thing('pole', [1], 'tube', 'silver')], { main: from(270, 45), glows: [] });
+    let white = 0;
     for (let y = 166; y < 236; y += 5) {
-      const row = Array.from({ length: 24 }, (_, k) => at(page, tone, 80 + 10 * k, y));
-      expect(Math.max(...row) - Math.min(...row), `${y}`).to.be.below(12);
+      const row = Array.from({ length: 240 }, (_, k) => at(page, tone, 80 + k, y));
+      if (Math.max(...row) < 240) {
+        expect(Math.max(...row) - Math.min(...row), `${y}`).to.be.below(12);
+        continue;
+      }
+      white++;
+      const begins = row.filter((value, k) => value >= 240 && (k === 0 || row[k - 1] < 240)).length;
+      expect(begins, `${y}`).to.be.within(2, 5);
+      expect(row.filter((value) => value >= 240).length / row.length).to.be.within(0.4, 0.75);
     }
+    expect(white).to.be.above(0);
+  });
+
+  it('is one highlight in the middle of what is short', async () => {
+    const page = await disc();
+    const { tone } = pageFields(page, [thing('stud', [1], 'ball', 'gold')], upperLeft);
+    // Along the crescent, across the light: white in its middle alone.
+    const crescent = Array.from({ length: 120 }, (_, k) => (k - 60) / 60).map((turn) => {
+      const angle = (225 + 70 * turn) * (Math.PI / 180);
+      return Math.max(
+        ...[0.4, 0.44, 0.48].map((r) =>
+          at(page, tone, Math.round(140 + 93 * r * Math.cos(angle)), Math.round(140 + 93 * r * Math.sin(angle))),
+        ),
+      );
+    });
+    const begins = crescent.filter((value, k) => value >= 240 && (k === 0 || crescent[k - 1] < 240)).length;
+    expect(begins).to.be.within(1, 3);
+    expect(crescent[60]).to.be.at.least(240);
   });
 
   it('breaks into dents where it is hammered, each dark on one side and light on the other', async () => {

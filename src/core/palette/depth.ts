@@ -2,7 +2,7 @@ import { oklchOfLab, turnBetween } from '../colour/index.ts';
 import { type PencilOnPaper } from '../tray/index.ts';
 
 /** Families of fewer pencils are laid on shapes that have no room for a darker one. */
-const LEAST_PENCILS = 4;
+const LEAST_PENCILS = 5;
 /** L* of a medium laydown: a family whose darkest is as dark as this needs no other. */
 const DARK_ENOUGH = 38;
 /** How much darker it is at least, and at best. */

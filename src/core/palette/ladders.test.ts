@@ -164,8 +164,8 @@ describe('palettes of what has ladders', () => {
       .map(({ body }, i) => ({ i, lab: body }))
       .filter(({ lab }) => lab[0] > 55 && oklchOfLab(lab).c > 0.05);
     let found = 0;
-    for (let k = 0; k + 4 <= pale.length; k += 9) {
-      const own = pale.slice(k, k + 4).map(({ i }) => i);
+    for (let k = 0; k + 5 <= pale.length; k += 9) {
+      const own = pale.slice(k, k + 5).map(({ i }) => i);
       const family = book.complete(own);
       if (!family.depth) continue;
       found++;

@@ -11,6 +11,11 @@ export interface Finish {
    * that side (1), in order: turn and tone, 0..1. Between them it runs evenly; two at nearly one turn are a hard edge.
    */
   profile: readonly (readonly [turn: number, tone: number])[];
+  /**
+   * Its white breaks along the form, into highlights of about so many mm with what is darker between them; undefined where
+   * it runs on.
+   */
+  highlightsMm?: number;
   /** Dents all over it, mm from one to the next; undefined where it is smooth. */
   dentsMm?: number;
 }

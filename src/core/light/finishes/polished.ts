@@ -5,6 +5,7 @@ export const polished: Finish = {
   id: 'polished',
   name: 'polished',
   says: 'Dark and light in streaks with hard edges that follow the turning of the form.',
+  highlightsMm: 14,
   profile: [
     [-1, 0.36],
     [-0.86, 0.3],
