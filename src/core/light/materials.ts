@@ -58,6 +58,7 @@ export const MATERIALS: readonly Material[] = [
     wide: 1,
   },
   { id: 'light', name: 'light source', says: 'the palest; its neighbours take its colour', shadowless: true },
+  { id: 'fire', name: 'flame', says: 'palest in its mantle, darker in its core', shadowless: true },
   { id: 'other', name: 'something else', says: 'dull', wide: 6 },
 ];
 

@@ -69,7 +69,7 @@ export const TERMS = [
   { id: 'fit', name: 'the tray has it', weight: 1.5, says: 'how far pencils are from the colours asked for' },
   { id: 'blends', name: 'families blend', weight: 1, says: 'hard steps and mud inside families, by the layer model' },
   { id: 'pencils', name: 'few pencils', weight: 0.8, says: 'how many different pencils there are for so many things' },
-  { id: 'alike', name: 'like things alike', weight: 0.8, says: 'how many pairs of like things differ' },
+  { id: 'alike', name: 'like things alike', weight: 2, says: 'how many pairs of like things differ' },
   {
     id: 'mood',
     name: 'mood',

@@ -47,6 +47,15 @@ describe('a cast shadow', () => {
     expect(compileRecipe('blend', 'base-coat-first', family, soft).layers.some(isCast)).to.equal(false);
   });
 
+  it('is harder on a dark ground, where a soft pale one is not seen', () => {
+    const on = (value: number) =>
+      compileRecipe('blend', 'base-coat-first', family, { ...halfShaded(), labOf: () => [value, 0, 0] }).layers.find(
+        isCast,
+      )!;
+    expect(on(30).zone.softnessMm).to.be.below(0.7 * on(80).zone.softnessMm);
+    expect([on(30).pressure, on(80).pressure]).to.deep.equal(['medium', 'light']);
+  });
+
   it('leaves every effect with two fields to look at, at the most', () => {
     for (const { id } of EFFECTS) {
       const { layers } = compileRecipe(id, 'base-coat-first', family, halfShaded());

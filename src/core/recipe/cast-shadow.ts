@@ -1,6 +1,7 @@
 import { coveredMm2 } from './covered.ts';
 import { type EffectLayers, type RegionContext, effectById } from './effects/index.ts';
 import { fitted } from './effects/fit.ts';
+import { bodyOf } from './family.ts';
 import type { Family, Layer } from './schemas.ts';
 import { MOST_FIELDS, fieldsOf } from './zone.ts';
 
@@ -9,6 +10,9 @@ const LEAST_SHADOW = 0.03;
 /** From this much of a shadow on it is laid, and it fades over half of what there is of it: softer the further off. */
 const FROM = 0.3;
 const FADES = 0.5;
+/** A ground whose middle is darker than this, L*, is dark, and shadows on it fade over less. */
+const DARK_GROUND = 52;
+const FADES_ON_DARK = 0.25;
 
 /**
  * Layers with the shadow that falls on a thing before those of its own form, where a light from a side throws one there:
@@ -23,18 +27,20 @@ export function withCastShadow(
 ): EffectLayers {
   if (!context.directLight || context.regions.some(({ lit }) => !lit)) return { layers, notes };
   const { pale = false } = effectById(effectId);
+  // On a dark ground a soft pale shadow is not seen: it is laid harder there, with a harder edge.
+  const onDark = (context.labOf?.(bodyOf({ pencils }))?.[0] ?? 100) < DARK_GROUND;
   const [shadow] = fitted(
     [
       {
         id: 'cast-shadow',
         role: 'dark',
         pencil: (!pale && depth) || pencils[0]!,
-        pressure: pale ? 'whisper' : 'light',
+        pressure: pale ? 'whisper' : onDark ? 'medium' : 'light',
         passes: 2,
         field: 'shadow',
         from: FROM,
         to: 1,
-        fades: FADES,
+        fades: onDark ? FADES_ON_DARK : FADES,
         bands: 1,
         purpose: 'The shadow that falls on it, before its own: darkest beside what casts it, softer further off.',
       },

@@ -3,7 +3,9 @@ import type { Family, Layer } from './schemas.ts';
 import { type Recipe } from './recipe.ts';
 import { withCastShadow } from './cast-shadow.ts';
 import { heldBack } from './held-back.ts';
+import { withMarks } from './marks.ts';
 import { withOwnBlender } from './own-blender.ts';
+import { withReflectedRim } from './reflected-rim.ts';
 import { schoolById } from './schools/index.ts';
 import { withoutRefining } from './unimportant.ts';
 import { fieldsOf } from './zone.ts';
@@ -26,7 +28,9 @@ export function compileRecipe(effectId: string, schoolId: string, family: Family
   // A metal lives of its darks, however far off.
   const held = jumps ? whole : heldBack(whole, context.far);
   const laid = withOwnBlender(context.minor ? withoutRefining(held) : held, context);
-  const { layers, notes } = withCastShadow(withHighlight(laid, context), effectId, family, context);
+  const marked = withMarks(withHighlight(laid, context), family, context);
+  const shadowed = withCastShadow(marked, effectId, family, context);
+  const { layers, notes } = withReflectedRim(shadowed, effectId, context);
   return { effect: effectId, school: schoolId, layers, notes, halfWidthMm: Math.max(0.5, usualWidth(context) / 2) };
 }
 

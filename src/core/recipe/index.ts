@@ -11,6 +11,8 @@ export {
   type LightOnThing,
   type RegionContext,
   EFFECTS,
+  EFFECT_HEADS,
+  choicesOf,
   effectById,
   overMm,
   proposeEffect,

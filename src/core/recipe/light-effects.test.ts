@@ -3,9 +3,12 @@ import { type Lab, labOfHex, oklchOfLab } from '../colour/index.ts';
 import { bareGround, layPasses, paperById, pencilOptics, whiteBook } from '../laydown/index.ts';
 import { type Field } from '../light/index.ts';
 import {
+  EFFECTS,
+  EFFECT_HEADS,
   type Recipe,
   type RegionContext,
   checkRecipe,
+  choicesOf,
   compileRecipe,
   familyOf,
   fieldsOf,
@@ -404,5 +407,76 @@ describe('what lies far off in a scene', () => {
       expect(darkest(effect, 1), effect).to.be.above(darkest(effect, 0) + 1.5);
     }
     expect(darkest('polished-metal', 1)).to.equal(darkest('polished-metal', 0));
+  });
+});
+
+describe('an eye', () => {
+  const own = made('eye', familyOf(['soot', 'russet', 'ochre']));
+  const value = (out: number, tone = 0.6) => laidAt(own, { out, tone }).lab[0];
+  it('goes by the way from its middle, whatever the light does: pupil, iris, rim', () => {
+    for (const tone of [0.3, 0.6, 0.85]) {
+      expect(value(0.1, tone)).to.be.below(value(0.55, tone) - 10);
+      expect(value(0.95, tone)).to.be.below(value(0.55, tone) - 5);
+    }
+  });
+  it('keeps its spark on the pupil and on the iris, with the dark right beside it', () => {
+    for (const out of [0.1, 0.5]) expect(laidAt(own, { out, tone: 0.99 }).specks).to.equal(1);
+    expect(value(0.1, 0.86)).to.be.below(30);
+  });
+  it('glows on the side that is opposite its spark', () => {
+    expect(value(0.55, 0.4)).to.be.above(value(0.55, 0.05) + 2);
+  });
+});
+
+describe('a flame', () => {
+  const own = made('flame', familyOf(['russet', 'ochre', 'lemon', 'cream']));
+  const at = (out: number, along: number) => laidAt(own, { out, along }).lab[0];
+  it('has a core that is darker than its mantle, and a tip that is darker than both', () => {
+    expect(at(0.05, 0.8)).to.be.below(at(0.5, 0.8) - 4);
+    expect(at(0.9, 0.05)).to.be.below(at(0.5, 0.5) - 8);
+    expect(at(0.05, 0.8)).to.be.above(at(0.9, 0.05));
+    expect(proposeEffect('fire')).to.equal('flame');
+  });
+});
+
+describe('the artist’s marks', () => {
+  it('are put back last, fine and sharp, where they are to be followed', () => {
+    const layer = made('blend', dusk, { marks: 'follow' }).layers.at(-1)!;
+    expect(layer).to.include({ id: 'marks', stroke: 'fine lines', point: 'sharp' });
+    expect(made('leaf-with-veins', dusk, { marks: 'follow' }).layers.some(({ id }) => id === 'marks')).to.equal(false);
+  });
+  it('are not put back where they are to be ignored, and it is said what hides them', () => {
+    for (const effect of ['leaf-with-veins', 'wood', 'blend']) {
+      const own = made(effect, dusk, { marks: 'ignore' });
+      expect(
+        own.layers.some(({ stroke }) => stroke === 'fine lines'),
+        effect,
+      ).to.equal(false);
+      expect(own.notes.join()).to.contain('ignored');
+    }
+  });
+});
+
+describe('a pane of glass that lies flat', () => {
+  it('has hard bands across it and paper between them', () => {
+    const pane = made('glass', dusk, { form: 'flat' });
+    const row = along(pane, 'along', steps).map(([l]) => l);
+    const hard = Math.max(...row.slice(1).map((l, k) => Math.abs(l - row[k])));
+    expect(hard).to.be.above(6);
+    expect(laidAt(pane, { along: 0.36 }).specks).to.be.above(0.5);
+    expect(made('glass', dusk, { form: 'ball' }).layers.some(({ zone }) => zone.field === 'along')).to.equal(false);
+  });
+});
+
+describe('effects that nearly coincide', () => {
+  it('are one with a choice, and every effect can be reached', () => {
+    const reached = EFFECT_HEADS.flatMap((head) => [head, ...choicesOf(head)].map(({ id }) => id));
+    expect(new Set(reached)).to.deep.equal(new Set(EFFECTS.map(({ id }) => id)));
+    for (const head of EFFECT_HEADS) {
+      const called = choicesOf(head).map(({ choice }) => choice!.called);
+      expect(new Set(called).size).to.equal(called.length);
+      expect(called).to.not.have.length(1);
+    }
+    expect(new Set(EFFECT_HEADS.map(({ choice, name }) => choice?.of ?? name)).size).to.equal(EFFECT_HEADS.length);
   });
 });

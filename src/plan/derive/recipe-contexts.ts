@@ -1,4 +1,4 @@
-import type { Pencil, Plan } from '../../contracts/index.ts';
+import type { Pencil, Plan, Texture } from '../../contracts/index.ts';
 import { isWarm, labOfHex, oklchOfLab, wheelOfHue } from '../../core/colour/index.ts';
 import { bareGround, layPasses, pencilOptics, pencilTypeById } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
@@ -7,7 +7,7 @@ import { COVERING, type Family, type LightOnThing, type RegionContext, bodyOf } 
 import { type PaperModel, paperModelOf } from '../../pencils/index.ts';
 import { farOf } from './summarise-sheet.ts';
 import { type PlannedRegion } from './things-in-light.ts';
-import { glowsOf, thingsOf } from '../select.ts';
+import { aboutRegion, glowsOf, thingsOf } from '../select.ts';
 
 /** The pencils that are here, by id. */
 export type PencilsHere = ReadonlyMap<string, Pick<Pencil, 'id' | 'code' | 'colour' | 'type' | 'opacity'>>;
@@ -71,6 +71,8 @@ export class RecipeContexts {
       heightMm: bottom - top,
       outMm: Math.max(right - left, bottom - top) / 2,
       far: this.#far.get(id),
+      form,
+      marks: this.#marksIn(id),
       palest: form ? (formById(form).palest ?? 'foot') : 'foot',
       crossings: this.#crossings(id),
       ...(glow && { glow: { reachMm: glow.reachMm, pencil: glow.pencil, warm: glow.warm } }),
@@ -93,6 +95,19 @@ export class RecipeContexts {
       backlit: this.#plan.light.kind === 'behind' && !materialOf(material)?.background,
       form,
     };
+  }
+
+  /** What is to become of the artist's marks in most of a thing. */
+  #marksIn(id: string): RegionContext['marks'] {
+    const regions = this.#regions.get(id)!;
+    const areaOf = (said: Texture | undefined) =>
+      regions.reduce(
+        (sum, region) => sum + (aboutRegion(this.#plan, region.id).texture === said ? region.areaMm2 : 0),
+        0,
+      );
+    const [follow, ignore, unsaid] = [areaOf('follow'), areaOf('ignore'), areaOf(undefined)];
+    if (Math.max(follow, ignore) < unsaid) return undefined;
+    return follow >= ignore ? 'follow' : 'ignore';
   }
 
   /** The strongest glow that falls on a thing; none on what glows itself. */

@@ -7,7 +7,9 @@ import {
   type Layer,
   type Recipe,
   type RecipeEdits,
-  EFFECTS,
+  type Effect,
+  EFFECT_HEADS,
+  choicesOf,
   SCHOOLS,
   effectById,
   layerLaidWith,
@@ -159,11 +161,17 @@ function newLayer(model: Layer): Layer {
   };
 }
 
+/** What stands for an effect and all that nearly coincide with it. */
+function headOf(effect: Effect): Effect {
+  return choicesOf(effect)[0] ?? effect;
+}
+
 /** What it is made to look like, and in which order it is laid. */
 function HowItIsLaid({ thing, recipe, proposed }: Pick<Props, 'thing' | 'recipe' | 'proposed'>) {
   const { sheet } = useDesk();
   const change = usePlanChange(sheet.id, 'layers');
   const effect = effectById(recipe.effect);
+  const choices = choicesOf(effect);
   /** Another effect or school has other layers: what was changed in these ones goes with them. */
   const set = (part: Pick<AboutThing, 'effect' | 'school'>, label: string) =>
     void change(`${thing.name}: ${label}`, (plan) => decideThing(plan, thing.id, { ...part, edits: null }));
@@ -171,18 +179,26 @@ function HowItIsLaid({ thing, recipe, proposed }: Pick<Props, 'thing' | 'recipe'
     <>
       <Select
         label={`Effect of ${thing.name}`}
-        value={thing.effect ?? 'material'}
+        value={thing.effect === null ? 'material' : headOf(effect).id}
         options={[
           {
             value: 'material',
             label: `${thing.material ? `as ${thing.material} and its light ask` : 'as its light asks'}: ${effectById(proposed).name}`,
           },
-          ...EFFECTS.map(({ id, name, says }) => ({ value: id, label: name, says })),
+          ...EFFECT_HEADS.map(({ id, name, says, choice }) => ({ value: id, label: choice?.of ?? name, says })),
         ]}
         onChange={(id) =>
           set({ effect: id === 'material' ? null : id }, id === 'material' ? 'the usual effect' : effectById(id).name)
         }
       />
+      {choices.length > 0 && (
+        <Select
+          label={`Which ${effect.choice!.of} of ${thing.name}`}
+          value={effect.id}
+          options={choices.map(({ id, choice, says }) => ({ value: id, label: choice!.called, says }))}
+          onChange={(id) => set({ effect: id }, effectById(id).name)}
+        />
+      )}
       {!effect.bySchool && <p className="text-[0.95rem] text-soft">{effect.says} It has an order of its own.</p>}
       {recipe.notes.map((note) => (
         <p key={note} className="text-[0.95rem] text-soft">

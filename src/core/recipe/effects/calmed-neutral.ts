@@ -7,6 +7,7 @@ export const calmedNeutral: Effect = {
   id: 'calmed-neutral',
   name: 'calmed neutral',
   says: 'A grey or the opposite is laid thinly under all of it, and the colour goes on again so that the eye sees colour.',
+  choice: { of: 'neutral', called: 'calmed with a grey' },
   suits: [],
   bySchool: true,
   leavesBare: SMOOTH,

@@ -20,6 +20,10 @@ export interface RegionContext {
   crossings?: readonly number[];
   /** How far off it lies in a scene, 0 the nearest to 1 the farthest. Default no scene. */
   far?: number;
+  /** Id of its form. Default unknown. */
+  form?: string;
+  /** What is to become of the marks that the artist drew in it. Default nothing said. */
+  marks?: 'follow' | 'ignore';
   /** The glow that falls on it: how far that reaches, and a pencil of its colour. Default none. */
   glow?: { reachMm: number; pencil: string | null; warm: boolean };
   /**
@@ -64,6 +68,8 @@ export interface Effect {
   id: string;
   name: string;
   says: string;
+  /** What it is one way of, where effects nearly coincide, and what this way is called beside the others. */
+  choice?: { of: string; called: string };
   /** Ids of the materials that it is proposed for. */
   suits: readonly string[];
   /** Whether just this light or form asks for it, before all that suits the material. Default none does. */

@@ -6,6 +6,7 @@ export const furByDensity: Effect = {
   id: 'fur-by-density',
   name: 'fur by density',
   says: 'Short hatching the way the coat lies, all at one light pressure: dense in the shadow, open in the light.',
+  choice: { of: 'fur', called: 'by density' },
   suits: [],
   bySchool: false,
   leavesBare: 0.3,

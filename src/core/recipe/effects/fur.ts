@@ -10,6 +10,7 @@ export const fur: Effect = {
   id: 'fur',
   name: 'fur',
   says: 'Flicks along the coat, denser into the shadow; no edge is hard and the lightest whispers into the highlight.',
+  choice: { of: 'fur', called: 'hair by hair' },
   suits: ['fur'],
   bySchool: false,
   leavesBare: 0.12,

@@ -9,6 +9,7 @@ import { cutGem } from './cut-gem.ts';
 import { domedGem } from './domed-gem.ts';
 import { type Effect, type LightOnThing } from './effect.ts';
 import { eye } from './eye.ts';
+import { flame } from './flame.ts';
 import { furByDensity } from './fur-by-density.ts';
 import { fur } from './fur.ts';
 import { glass } from './glass.ts';
@@ -42,6 +43,7 @@ export const EFFECTS: readonly Effect[] = [
   warmGlow,
   coolGlow,
   lightSource,
+  flame,
   litByGlow,
   backlit,
   polishedMetal,
@@ -69,6 +71,16 @@ export const EFFECTS: readonly Effect[] = [
   mixedNeutral,
   baseWash,
 ];
+
+/** Effects that nearly coincide are one with a choice: the first of each, and those that are none. */
+export const EFFECT_HEADS: readonly Effect[] = EFFECTS.filter(
+  (effect, i) => !effect.choice || EFFECTS.findIndex((other) => other.choice?.of === effect.choice?.of) === i,
+);
+
+/** Every way in which an effect is laid, the effect itself among them; none where it has no others. */
+export function choicesOf({ choice }: Effect): readonly Effect[] {
+  return choice ? EFFECTS.filter((other) => other.choice?.of === choice.of) : [];
+}
 
 /**
  * The effect with this id.

@@ -20,6 +20,7 @@ export const longGradient: Effect = {
   id: 'long-gradient',
   name: 'long gradient, equal bands',
   says: 'One band for each pencil, all equally wide, laid in order over the whole background and overlapped.',
+  choice: { of: 'long gradient', called: 'equal bands' },
   suits: [],
   bySchool: false,
   leavesBare: SMOOTH,
@@ -35,6 +36,7 @@ export const longGradientByStep: Effect = {
   id: 'long-gradient-by-step',
   name: 'long gradient, equal steps',
   says: 'One band for each pencil; where two pencils are far apart in value, the passage between them is longer.',
+  choice: { of: 'long gradient', called: 'equal steps' },
   suits: ['sky'],
   bySchool: false,
   leavesBare: SMOOTH,
@@ -100,8 +102,8 @@ function inBands(
       purpose: pale
         ? 'The palest band, out to its end of the background.'
         : k === 0
-          ? 'The deepest band; lift the hand as it comes to its edge.'
-          : 'The next band, over the edge of the last.',
+          ? 'The deepest band: mark its edge lightly first, lay it firmer behind that, and lift the hand towards it.'
+          : 'The next band, its edge marked lightly first and laid firmer behind; over the edge of the last.',
     };
   });
   if (accent && !context.glow) plain.push(crossing(accent, place));

@@ -12,6 +12,7 @@ export const mixedNeutral: Effect = {
   id: 'mixed-neutral',
   name: 'neutral from opposites',
   says: 'Two opposites or three primaries in thin turns, each over all of it: a grey that is livelier than a grey pencil.',
+  choice: { of: 'neutral', called: 'mixed from opposites' },
   suits: [],
   bySchool: false,
   leavesBare: SMOOTH,
