@@ -11,7 +11,14 @@ export {
   reflectanceOf,
   reflectanceOfReached,
 } from './ground.ts';
-export { TOOTH_LEFT, type ToothLeft, stainedGround, workedGround } from './worked-ground.ts';
+export {
+  TOOTH_LEFT,
+  type ToothLeft,
+  markedGround,
+  paintedGround,
+  stainedGround,
+  workedGround,
+} from './worked-ground.ts';
 export { remarksOn } from './remarks.ts';
 export { LAYDOWN_MODEL, type Relief } from './pass.ts';
 export { bareAfter, passesFor, passesUntilFilled, reliefAfter, reliefOf, toothMarks } from './filling.ts';

@@ -3,7 +3,11 @@ import fc from 'fast-check';
 import { type Lab, deltaE2000, labOfHex, labOfSpectrum } from '../colour/index.ts';
 import {
   PAPERS,
+  type Pass,
   TOOTH_LEFT,
+  bareGround,
+  markedGround,
+  paintedGround,
   paperById,
   paperKind,
   tintedPaper,
@@ -74,5 +78,31 @@ describe('a paper with a tint of its own', () => {
   it('that is no colour is refused', () => {
     for (const id of ['white-book/', 'white-book/red', 'white-book/f3ead8ff', 'felt/f3ead8'])
       expect(() => paperById(id), id).to.throw(RangeError, 'no paper called');
+  });
+});
+
+describe('paper under an alcohol marker and under paint', () => {
+  const lab: Lab = [72, 20, 40];
+  const laid = (ground: ReturnType<typeof bareGround>, passes: number) =>
+    layPasses(ground, new Array<Pass>(passes).fill({ pencil: red, pressure: 'medium' }));
+
+  it('looks as it is seen before anything is laid', () => {
+    for (const ground of [markedGround(whiteBook, lab), paintedGround(whiteBook, lab)])
+      expect(deltaE2000(layPasses(ground, []).lab, lab)).to.be.below(3);
+  });
+
+  it('takes less pencil than bare paper, paint hardly any; the marker’s colour shows between the strokes', () => {
+    const [bare, marked, painted] = [
+      bareGround(whiteBook),
+      markedGround(whiteBook, lab),
+      paintedGround(whiteBook, lab),
+    ];
+    const mass = [bare, marked, painted].map((ground) => laid(ground, 6).ground.mass - ground.mass);
+    expect(mass[1]).to.be.below(0.9 * mass[0]);
+    expect(mass[2]).to.be.below(0.75 * mass[1]);
+    const stained = stainedGround(whiteBook, lab);
+    expect(laid(marked, 6).toothLeft).to.be.below(laid(stained, 6).toothLeft);
+    // One pass on orange is warmer than on white.
+    expect(laid(marked, 1).lab[2]).to.be.above(laid(bare, 1).lab[2] + 5);
   });
 });

@@ -3,6 +3,7 @@ import { type Ground, bareGround } from './ground.ts';
 import { type Relief, passGeometry } from './pass.ts';
 import { type Paper } from './papers/index.ts';
 import { pencilTypeById } from './pencil-types/index.ts';
+import { toolById } from './tools/index.ts';
 import { PRESS, type Pressure } from './pressure.ts';
 
 /** How much a coloured place still takes, as a person feels it. */
@@ -24,6 +25,26 @@ const USUAL_PENCIL = 'oil';
 export function stainedGround(paper: Paper, lab: Lab): Ground {
   const bare = spectrumOfLab(lab);
   return { ...bareGround(paper), bare, covered: bare };
+}
+
+/** What an alcohol marker leaves of the paper: its dye fills the fibres, so that it is smoother and takes less. Assumptions. */
+const MARKED = { rough: 0.8, tooth: 0.7, takes: 0.9 };
+
+/**
+ * Paper stained by an alcohol marker: its colour shows between pencil strokes, and it is smooth and takes less pencil.
+ * @param lab colour as seen
+ */
+export function markedGround(paper: Paper, lab: Lab): Ground {
+  const { rough, tooth, takes, ...stained } = stainedGround(paper, lab);
+  return { ...stained, rough: MARKED.rough * rough, tooth: MARKED.tooth * tooth, takes: MARKED.takes * takes };
+}
+
+/**
+ * Paper under a dry coat of paint: hidden, with little tooth left on the matt surface.
+ * @param lab colour as seen
+ */
+export function paintedGround(paper: Paper, lab: Lab): Ground {
+  return { ...toolById('paint').use(bareGround(paper), 1, spectrumOfLab(lab)), wet: false };
 }
 
 /**

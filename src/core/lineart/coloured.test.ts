@@ -26,6 +26,23 @@ function page(
   return { width: WIDTH, height: HEIGHT, data };
 }
 
+/** The same four cells with hardly any paper round them, laid so densely that one pixel in 23 stays bare. */
+function crowded(fills: readonly (readonly [number, number, number])[], paper: readonly number[]): RgbImage {
+  const [width, height] = [420, 184];
+  const data = new Uint8Array(3 * width * height);
+  for (let y = 0, i = 0; y < height; y++) {
+    for (let x = 0; x < width; x++, i += 3) {
+      const [gx, gy] = [x - 8, y - 8];
+      const inside = gx >= 0 && gy >= 0 && gx < 404 && gy < 168;
+      const line = inside && (gx % 100 < 4 || gy < 4 || gy >= 164);
+      const fill = inside ? fills[Math.floor(gx / 100)] : undefined;
+      const laid = fill && (x * 7 + y * 13) % 23 !== 0 ? fill : paper;
+      data.set(line ? [20, 20, 20] : laid, i);
+    }
+  }
+  return { width, height, data };
+}
+
 const found = async (rgb: RgbImage) => (await findRegions(inkOfPage(rgb).grey, { pixelsPerMm: 10 })).regions.length;
 
 describe('a part-coloured page', () => {
@@ -52,6 +69,48 @@ describe('a part-coloured page', () => {
     expect(inkOfPage(page([null, null, null, null])).coloured).to.equal(0);
     const half = inkOfPage(page([[200, 60, 40], [70, 90, 170], null, null])).coloured;
     expect(half).to.be.within(0.22, 0.34);
+  });
+
+  it('that is coloured for the most part is read as such, dark or pale, on white or on cream', async () => {
+    const fills = [
+      [
+        [200, 60, 40],
+        [60, 120, 70],
+        [70, 90, 170],
+        [230, 190, 60],
+      ],
+      [
+        [40, 50, 90],
+        [40, 50, 90],
+        [45, 60, 110],
+        [45, 60, 110],
+      ],
+      [
+        [180, 190, 220],
+        [160, 180, 230],
+        [170, 160, 210],
+        [150, 190, 210],
+      ],
+    ] as const;
+    for (const own of fills) {
+      for (const paper of [
+        [250, 248, 244],
+        [226, 205, 170],
+      ]) {
+        const rgb = crowded(own, paper);
+        const map = await findRegions(inkOfPage(rgb).grey, { pixelsPerMm: 10 });
+        expect(map.regions).to.have.length(4);
+        expect(inkOfPage(rgb).coloured).to.be.above(0.7);
+        const { grounds, paper: bare } = readSeen(rgb, map);
+        expect(deltaE2000(bare, labOfRgb(paper as [number, number, number]))).to.be.below(11);
+        for (const { region, kind, lab } of grounds) {
+          const column = Math.floor((map.regions[region - 1].pole.x * 10 - 8) / 100);
+          expect(kind).to.equal('coloured');
+          expect(deltaE2000(lab, labOfRgb(own[column]))).to.be.below(13);
+        }
+        expect(grounds.length).to.be.at.least(3);
+      }
+    }
   });
 
   it('is not taken for coloured because its paper is cream or a lamp is warm', () => {

@@ -1,3 +1,4 @@
+import { quantileSorted } from 'd3-array';
 import { type GreyImage, lumaOf } from './images.ts';
 import { paperSurface } from './seen/paper-surface.ts';
 
@@ -19,6 +20,17 @@ export interface InkOfPage {
 
 /** Paper is taken to be brighter than this share of the pixels of each channel. */
 const PAPER_RANK = 0.8;
+/** Every so manyth pixel is looked at for that. */
+const SAMPLED = 11;
+/**
+ * Brightness of the brightest but for gleams. Paper is within so much of that in each channel; a toned card on white glass is
+ * not, but it is most of the picture, of one colour, and not so dark that no line would show on it. What is left bare between
+ * colours is so bright.
+ */
+const BRIGHTEST_RANK = 0.985;
+const ALIKE = 18;
+const DARKEST_PAPER = 0.5;
+const LEFT_BETWEEN = 0.94;
 /** Colour is looked for in cells of so many pixels. */
 const CELL = 4;
 /** A pixel is coloured when its channels differ by so much (of 255) once the paper is white. */
@@ -36,14 +48,14 @@ const LIFT = 1.1;
 
 /**
  * Tells the ink of a part-coloured page from the colour on it. The paper is made white (80th percentile of each
- * channel); where colour lies in patches wider than a line, a pixel counts as dark only as far as its brightest channel
+ * channel, or what is left of it between the colours of a page that is coloured for the most part); where colour lies in patches wider than a line, a pixel counts as dark only as far as its brightest channel
  * is dark and it is not colourful. Where an even grey lies in such patches, it counts as
  * paper, and ink on it as dark as it is beside that grey. Coloured or grey outlines, no wider than a line, stay ink.
  * @throws RangeError when the data does not hold width x height pixels
  */
 export function inkOfPage({ width, height, data }: RgbImage): InkOfPage {
   if (data.length !== 3 * width * height) throw new RangeError('The picture holds fewer pixels than its size says.');
-  const white = [0, 1, 2].map((channel) => 255 / Math.max(1, percentile(data, channel, PAPER_RANK)));
+  const white = paperOf(data).level.map((level) => 255 / Math.max(1, level));
   const patches = colouredPatches({ width, height, data }, white);
   const tones = tonedPatches({ width, height, data });
   const across = Math.ceil(width / CELL);
@@ -73,10 +85,37 @@ export function inkOfPage({ width, height, data }: RgbImage): InkOfPage {
   return { grey: { width, height, data: grey }, coloured: coloured / grey.length, toned: toned / grey.length };
 }
 
+/**
+ * The paper's own red, green and blue, 0..255. What most of a page is, is its paper, white or toned; but where what is
+ * brighter is left between many colours, or round one that is too dark for a paper with lines on it, that is the paper.
+ * @returns whether it is only what is left between colours, so that the light of the page cannot be read from it
+ */
+export function paperOf(data: Uint8Array): { level: [number, number, number]; isLeftBetween: boolean } {
+  const lights: number[] = [];
+  for (let i = 0; i + 2 < data.length; i += 3 * SAMPLED) lights.push(lumaOf(data[i]!, data[i + 1]!, data[i + 2]!));
+  const most = [0, 1, 2].map((channel) => percentile(data, channel, PAPER_RANK)) as [number, number, number];
+  const brightest = quantileSorted(
+    [...lights].sort((p, q) => p - q),
+    BRIGHTEST_RANK,
+  )!;
+  const sums = [0, 0, 0] as [number, number, number];
+  let [left, alike] = [0, 0];
+  for (let k = 0, i = 0; k < lights.length; k++, i += 3 * SAMPLED) {
+    if (most.every((level, channel) => Math.abs(level - data[i + channel]!) < ALIKE)) alike++;
+    if (lights[k]! < LEFT_BETWEEN * brightest) continue;
+    for (let channel = 0; channel < 3; channel++) sums[channel]! += data[i + channel]!;
+    left++;
+  }
+  const bright = sums.map((sum) => sum / Math.max(1, left)) as [number, number, number];
+  const isBright = most.every((level, channel) => Math.abs(level - bright[channel]!) < ALIKE);
+  const isToned = alike >= lights.length / 2 && lumaOf(...most) >= DARKEST_PAPER * brightest;
+  return isBright || isToned ? { level: most, isLeftBetween: false } : { level: bright, isLeftBetween: true };
+}
+
 function percentile(data: Uint8Array, channel: number, share: number): number {
   const histogram = new Uint32Array(256);
   let count = 0;
-  for (let i = channel; i < data.length; i += 3 * 11, count++) histogram[data[i]!]!++;
+  for (let i = channel; i < data.length; i += 3 * SAMPLED, count++) histogram[data[i]!]!++;
   let level = 0;
   for (let seen = histogram[0]!; seen < share * count && level < 255; seen += histogram[++level]!);
   return level;

@@ -1,5 +1,6 @@
 import { labOfHex } from '../colour/index.ts';
-import { type Ground, type Paper, bareGround, stainedGround, workedGround } from '../laydown/index.ts';
+import { type Ground, type Paper, bareGround } from '../laydown/index.ts';
+import { GROUND_OF } from './ground-kinds.ts';
 import type { RegionGround } from './schemas.ts';
 
 /** The ground that layers start from, and a key that is the same for like grounds. */
@@ -28,10 +29,7 @@ export function groundFinder(
     const key = `${on} ${kind} ${colour} ${toothLeft ?? ''}`;
     let keyed = made.get(key);
     if (!keyed) {
-      const lab = labOfHex(colour);
-      // Where nobody felt it, a coloured place is taken to have some tooth left.
-      const ground = kind === 'coloured' ? workedGround(paper, lab, toothLeft ?? 'some') : stainedGround(paper, lab);
-      made.set(key, (keyed = { ground, key }));
+      made.set(key, (keyed = { ground: GROUND_OF[kind](paper, labOfHex(colour), toothLeft), key }));
     }
     return keyed;
   };

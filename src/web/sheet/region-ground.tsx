@@ -13,7 +13,9 @@ type GroundKind = RegionGround['kind'];
 const KIND_WORDS: Record<GroundKind, { label: string; says: string }> = {
   bare: { label: 'bare paper', says: 'nothing on it yet' },
   'printed grey': { label: 'printed grey', says: 'its shade is counted and not laid again' },
-  wash: { label: 'wash or paint', says: 'stained, with all of its tooth' },
+  marker: { label: 'alcohol marker', says: 'stained and smooth: its colour is counted, and it takes less pencil' },
+  wash: { label: 'watercolour wash', says: 'stained, with all of its tooth; let it dry first' },
+  paint: { label: 'paint', says: 'hidden, and hardly any tooth is left' },
   coloured: { label: 'coloured already', says: 'keeps its colour and has lost tooth' },
 };
 const TOOTH_WORDS: Record<ToothLeft, string> = { plenty: 'plenty', some: 'some', none: 'none' };

@@ -1,6 +1,5 @@
-import { median } from 'd3-array';
 import { LINEAR_LIGHTS, type Lab, gammaEncode, labOfRgb, linearise } from '../../colour/index.ts';
-import { type RgbImage } from '../coloured.ts';
+import { type RgbImage, paperOf } from '../coloured.ts';
 import { lumaOf } from '../images.ts';
 import { type RegionMap } from '../region-map.ts';
 import { paperSurface } from './paper-surface.ts';
@@ -20,8 +19,6 @@ export interface SeenPage {
   grounds: SeenGround[];
 }
 
-/** Pixels this much below the paper's surface are ink, print or colour, not bare paper. */
-const BARE = 0.97;
 /** A ground differs from paper by at least so much: in chroma, then it is coloured, or in lightness alone. */
 const CHROMA_APART = 7;
 const LIGHTNESS_APART = 4;
@@ -44,18 +41,18 @@ export function readSeen(
   if (data.length !== 3 * width * height) throw new RangeError('The picture holds fewer pixels than its size says.');
   const light = new Float32Array(width * height);
   for (let i = 0; i < light.length; i++) light[i] = lumaOf(data[3 * i]!, data[3 * i + 1]!, data[3 * i + 2]!);
-  const surface = paperSurface(light, width, height);
+  const { level: white, isLeftBetween } = paperOf(data);
+  // Where hardly any paper is bare its light cannot be told from the colours: the page is taken to be lit evenly.
+  const surface = isLeftBetween ? () => lumaOf(...white) : paperSurface(light, width, height);
   const [sx, sy] = [map.width / width, map.height / height];
   const inset = Math.max(1, Math.round(INSET_MM * map.pixelsPerMm));
   const count = map.regions.length;
   const [pixels, sums] = [new Uint32Array(count + 1), new Float64Array(3 * (count + 1))];
   const [lights, squares] = [new Float64Array(count + 1), new Float64Array(count + 1)];
-  const bare: number[][] = [[], [], []];
   for (let y = 0, i = 0; y < height; y++) {
     const my = Math.min(map.height - 1, Math.floor((y + 0.5) * sy));
     for (let x = 0; x < width; x++, i++) {
       const level = surface(x + 0.5, y + 0.5);
-      if (light[i]! > BARE * level && i % 7 === 0) for (let c = 0; c < 3; c++) bare[c]!.push(data[3 * i + c]!);
       const label = wellInside(map, Math.min(map.width - 1, Math.floor((x + 0.5) * sx)), my, inset);
       if (label === 0 || label > count) continue;
       pixels[label]!++;
@@ -66,7 +63,6 @@ export function readSeen(
       for (let c = 0; c < 3; c++) sums[3 * label + c]! += LINEAR_LIGHTS[data[3 * i + c]!]! / paperLevel;
     }
   }
-  const white = bare.map((channel) => median(channel) ?? 255);
   const paperLight = lumaOf(white[0]!, white[1]!, white[2]!);
   const paper = labOfRgb([white[0]!, white[1]!, white[2]!]);
   const grounds: SeenGround[] = [];
