@@ -12,6 +12,7 @@ export { type Overhead, overheadOf } from './overhead.ts';
 export { type Sequence, type SequenceOptions, sequence } from './sequence.ts';
 export { type OpenPrice, priceOfOpen } from './price-of-open.ts';
 export { validateSequence } from './validate-sequence.ts';
+export { handWords } from './hand-words.ts';
 export { type LaidOutTable, type Reminder, layOutFor, remindersOf } from './lay-out.ts';
 export { movedTo } from './moved-to.ts';
 export { stepsAhead } from './steps-ahead.ts';

@@ -32,7 +32,7 @@ export function layOutFor(steps: readonly Step[], before: readonly Step[] = []):
 }
 
 /** Something to do about the point before or while a step is laid. */
-export type Reminder = 'sharpen' | 'turn' | 'wipe';
+export type Reminder = 'sharpen' | 'turn' | 'wipe' | 'clean tool';
 
 /** A step that wears down so much of a point is done turning the pencil. */
 const TURNS_FROM = 0.3;
@@ -42,17 +42,23 @@ const DARKER = 25;
 
 /**
  * What to do about points on the way through an order: sharpen where one is worn too far for what comes, turn the pencil
- * in work that wears one side, wipe the point of a pale pencil that goes over strong ones.
+ * in work that wears one side, wipe the point of a pale pencil that goes over strong ones, and a tool that comes from darker
+ * colour than what it goes over next.
  */
 export function remindersOf(order: readonly Step[]): Map<string, readonly Reminder[]> {
   const points = new Points();
   const darkest = new Map<string, number>();
+  /** L* of the darkest that each tool last went over: it carries that along. */
+  const carried = new Map<string, number>();
   return new Map(
     order.map((step) => {
       const { id, thingId, tool, point, wear = 0, value } = step;
       const sharpen = points.lay(step);
       const soiled = !tool && value >= PALE && (darkest.get(thingId) ?? 100) <= value - DARKER;
       if (!tool) darkest.set(thingId, Math.min(darkest.get(thingId) ?? 100, value));
+      const under = darkest.get(thingId) ?? 100;
+      const carries = tool !== undefined && (carried.get(tool) ?? 100) <= under - DARKER;
+      if (tool) carried.set(tool, under);
       const turns = !tool && point !== 'side of the lead' && wear >= TURNS_FROM;
       return [
         id,
@@ -60,6 +66,7 @@ export function remindersOf(order: readonly Step[]): Map<string, readonly Remind
           ...(sharpen ? ['sharpen' as const] : []),
           ...(turns ? ['turn' as const] : []),
           ...(soiled ? ['wipe' as const] : []),
+          ...(carries ? ['clean tool' as const] : []),
         ],
       ];
     }),

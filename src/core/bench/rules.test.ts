@@ -30,6 +30,23 @@ const both = page(['lantern', 'sky'], beside(1, 2));
 const waitsFor = (steps: readonly Step[], id: string) => steps.find((each) => each.id === id)!.after;
 
 describe('rules between things', () => {
+  it('finish the details of a face before what lies round them, where that is wished', () => {
+    const eyes = [step('eyes', 'base', 'blue', [], { regionIds: [1] })];
+    const fur = [
+      step('fur', 'base', 'brown', [], { regionIds: [2] }),
+      step('fur', 'dark', 'umber', ['fur/base'], { regionIds: [2] }),
+    ];
+    const face = page(['eyes', 'fur'], beside(1, 2));
+    const { steps } = ruledSteps([...fur, ...eyes], face, ['face-early'], false);
+    expect(waitsFor(steps, 'fur/dark')).to.include('eyes/base');
+    expect(USUAL_RULES).to.not.include('face-early');
+    const named = page(['shed', 'fur'], beside(1, 2));
+    const shed = [step('shed', 'base', 'blue', [], { regionIds: [1] })];
+    expect(waitsFor(ruledSteps([...fur, ...shed], named, ['face-early'], false).steps, 'fur/dark')).to.deep.equal([
+      'fur/base',
+    ]);
+  });
+
   it('lay the pale base of a lantern before the indigo of the sky that touches it', () => {
     const { steps, leftOut } = ruledSteps([...sky, ...lantern], both, USUAL_RULES, false);
     expect(waitsFor(steps, 'sky/dark')).to.deep.equal(['sky/base', 'lantern/base']);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { PRESSURES } from '../laydown/index.ts';
 import { RegionId } from '../lineart/schemas.ts';
 import { Id, LabColour } from '../primitives/schemas.ts';
-import { DIRECTIONS, POINTS, STROKES } from '../recipe/index.ts';
+import { DIRECTIONS, POINTS, PULLS, STROKES } from '../recipe/index.ts';
 import { DryMinutes, Passes, ToolId, Zone } from '../recipe/schemas.ts';
 import { REPAIR } from './repair-ids.ts';
 
@@ -27,6 +27,7 @@ export const Step = z.object({
   stroke: z.enum(STROKES),
   point: z.enum(POINTS),
   direction: z.enum(DIRECTIONS).optional(),
+  pull: z.enum(PULLS).optional(),
   tool: ToolId.optional(),
   colour: LabColour.optional(),
   dryMinutes: DryMinutes.optional(),

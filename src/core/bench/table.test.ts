@@ -2,10 +2,12 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
 import {
+  type Step,
   LONGEST_STEP_MINUTES,
   layOutFor,
   makeSteps,
   movedTo,
+  handWords,
   remindersOf,
   sequence,
   stepsAhead,
@@ -115,6 +117,29 @@ describe('what lies on the table', () => {
   it('comes with reminders: sharpen a worn point, turn a pencil in long work, wipe a pale one that went over dark', () => {
     const reminders = remindersOf(sitting);
     expect(sitting.map(({ id }) => reminders.get(id))).to.deep.equal([[], ['turn'], ['sharpen', 'turn'], ['wipe'], []]);
+  });
+});
+
+describe('the hand in the words of a step', () => {
+  it('holds the pencil further back the more lightly it presses, and flat for the side of the lead', () => {
+    const words = (pressure: Step['pressure'], more: Partial<Step> = {}) =>
+      handWords(step('bell', 'base', 'gold', [], { pressure, ...more }));
+    expect(words('whisper')).to.contain('very end');
+    expect(words('light')).to.contain('far back');
+    expect(words('firm')).to.contain('near the point');
+    expect(words('light', { point: 'side of the lead' })).to.contain('side of the lead');
+    expect(words('light', { pull: 'light to dark' })).to.contain('Pull from light to dark.');
+    expect(words('medium', { tool: 'solvent' })).to.equal('');
+  });
+
+  it('cleans a tool that comes from darker colour than what it goes over next, and not the other way', () => {
+    const over = (thing: string, value: number) => [
+      step(thing, 'base', 'p', [], { value }),
+      step(thing, 'blend', 'p', [`${thing}/base`], { tool: 'colourless-blender' }),
+    ];
+    const reminders = (steps: Step[]) => steps.map(({ id }) => remindersOf(steps).get(id)!.includes('clean tool'));
+    expect(reminders([...over('night', 20), ...over('moon', 90)])).to.deep.equal([false, false, false, true]);
+    expect(reminders([...over('moon', 90), ...over('night', 20)])).to.deep.equal([false, false, false, false]);
   });
 });
 

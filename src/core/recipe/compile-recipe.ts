@@ -5,6 +5,7 @@ import { withCastShadow } from './cast-shadow.ts';
 import { heldBack } from './held-back.ts';
 import { withMarks } from './marks.ts';
 import { withOwnBlender } from './own-blender.ts';
+import { pulled } from './pulled.ts';
 import { withReflectedRim } from './reflected-rim.ts';
 import { schoolById } from './schools/index.ts';
 import { withoutRefining } from './unimportant.ts';
@@ -12,6 +13,9 @@ import { fieldsOf } from './zone.ts';
 
 /** On paper darker than this, L*, a highlight that stays paper does not read as light. */
 const PALE_PAPER = 85;
+
+/** Colour beside lettering fades over so many mm. An assumption of craft. */
+const FADES_BY_LETTERS_MM = 3;
 
 /**
  * Compiles an effect to the layers of one thing, in the order of a school or in its own.
@@ -31,7 +35,22 @@ export function compileRecipe(effectId: string, schoolId: string, family: Family
   const marked = withMarks(withHighlight(laid, context), family, context);
   const shadowed = withCastShadow(marked, effectId, family, context);
   const { layers, notes } = withReflectedRim(shadowed, effectId, context);
-  return { effect: effectId, school: schoolId, layers, notes, halfWidthMm: Math.max(0.5, usualWidth(context) / 2) };
+  const { lettering = [] } = context;
+  const faded =
+    lettering.length === 0
+      ? notes
+      : [
+          ...notes,
+          `Fade it within ${FADES_BY_LETTERS_MM} mm of ${lettering.join(' and ')}: lettering stays the clearest.`,
+        ];
+  const laidSo = pulled(layers, effectById(effectId));
+  return {
+    effect: effectId,
+    school: schoolId,
+    layers: laidSo,
+    notes: faded,
+    halfWidthMm: Math.max(0.5, usualWidth(context) / 2),
+  };
 }
 
 /** On toned paper the highlight that an effect leaves bare is laid with a white pencil, last. */

@@ -3,7 +3,17 @@ export { countedForHand } from './counted-for-hand.ts';
 export { bodyOf, familyOf, pencilsFor, pencilsOf } from './family.ts';
 export { type Extra, EXTRAS, MOST_PENCILS, type Role, ROLES } from './roles.ts';
 export type { Family, Layer, Span, Zone, LayerEdit, RecipeEdits, Card } from './schemas.ts';
-export { type Direction, type Point, type Stroke, DIRECTIONS, POINTS, POINT_MM, STROKES } from './strokes.ts';
+export {
+  type Direction,
+  type Point,
+  type Pull,
+  type Stroke,
+  DIRECTIONS,
+  POINTS,
+  POINT_MM,
+  PULLS,
+  STROKES,
+} from './strokes.ts';
 export { type Recipe } from './recipe.ts';
 export { type School, SCHOOLS, schoolById } from './schools/index.ts';
 export {

@@ -480,3 +480,39 @@ describe('effects that nearly coincide', () => {
     expect(new Set(EFFECT_HEADS.map(({ choice, name }) => choice?.of ?? name)).size).to.equal(EFFECT_HEADS.length);
   });
 });
+
+describe('which way colour is pulled', () => {
+  it('is dark to light in backgrounds, light to dark in petals, and goes with no hard edge and no tool', () => {
+    const pulls = (effect: string) => new Set(made(effect).layers.flatMap(({ pull }) => pull ?? []));
+    expect([...pulls('long-gradient')]).to.deep.equal(['dark to light']);
+    expect([...pulls('petal')]).to.deep.equal(['light to dark']);
+    for (const { id } of EFFECTS) {
+      for (const { pull, tool, zone } of made(id).layers) {
+        if (tool || zone.softnessMm <= 0.15 || (zone.from === 0 && zone.to === 1)) expect(pull, id).to.equal(undefined);
+      }
+    }
+  });
+
+  it('says of a band where its edge lies behind what stands in front', () => {
+    const crossed = made('long-gradient', dusk, { crossings: [0.26] });
+    expect(crossed.layers[0].purpose).to.contain('behind what stands in front');
+    expect(made('long-gradient').layers[0].purpose).to.not.contain('behind what stands in front');
+  });
+});
+
+describe('colour beside lettering', () => {
+  it('is to fade, so that this stays the clearest', () => {
+    expect(made('blend', dusk, { lettering: ['Title'] }).notes.join()).to.match(/Fade it within 3 mm of Title/);
+    expect(made('blend', dusk).notes.join()).to.not.contain('lettering');
+  });
+});
+
+describe('an accent that is to show', () => {
+  it('is whispered before anything dark covers its place', () => {
+    for (const school of ['base-coat-first', 'dark-first', 'light-to-dark', 'dark-foundation']) {
+      const ids = compileRecipe('blend', school, { ...dusk, accent: 'ochre' }, context).layers.map(({ id }) => id);
+      expect(ids.indexOf('accent-first'), school).to.be.within(0, ids.indexOf('shadow') - 1);
+      expect(ids.indexOf('accent'), school).to.be.above(ids.indexOf('shadow'));
+    }
+  });
+});

@@ -3,7 +3,7 @@ import { PRESSURES } from '../laydown/index.ts';
 import { FIELDS, MOST_SOURCES } from '../light/index.ts';
 import { Id, LabColour, Share } from '../primitives/schemas.ts';
 import { MOST_PENCILS, ROLES } from './roles.ts';
-import { DIRECTIONS, POINTS, STROKES } from './strokes.ts';
+import { DIRECTIONS, POINTS, PULLS, STROKES } from './strokes.ts';
 
 const ExtraPencil = Id.nullable();
 
@@ -77,6 +77,8 @@ export const Layer = z.object({
   stroke: z.enum(STROKES),
   /** Where the shape does not say it. */
   direction: z.enum(DIRECTIONS).optional(),
+  /** Which way it is pulled where it fades; absent where it has no soft edge. */
+  pull: z.enum(PULLS).optional(),
   point: z.enum(POINTS),
   tool: ToolId.optional(),
   /** Of a tool that has a colour of its own; absent: the usual one. */

@@ -23,6 +23,10 @@ export const DIRECTIONS = [
 ] as const;
 export type Direction = (typeof DIRECTIONS)[number];
 
+/** Which way colour is pulled where a layer fades. */
+export const PULLS = ['dark to light', 'light to dark'] as const;
+export type Pull = (typeof PULLS)[number];
+
 /** The state of the point. */
 export const POINTS = ['sharp', 'normal', 'side of the lead'] as const;
 export type Point = (typeof POINTS)[number];

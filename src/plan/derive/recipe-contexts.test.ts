@@ -242,3 +242,24 @@ describe('how far off things lie', () => {
     expect(Plan.parse(stored).wishes.distance).to.equal('scene');
   });
 });
+
+describe('lettering', () => {
+  it('that stands before a thing is told to that thing alone', () => {
+    const lettered = edited(plan, (draft) => {
+      draft.things['lamp']!.name = 'Title';
+    }).plan;
+    const contexts = contextsOf(lettered);
+    expect(contexts.forThing('sky').lettering).to.deep.equal(['Title']);
+    expect(contexts.forThing('water').lettering).to.deep.equal([]);
+    expect(contexts.forThing('lamp').lettering).to.deep.equal([]);
+  });
+});
+
+describe('the artist’s marks', () => {
+  it('are as most of a thing’s area says', () => {
+    const said = (texture: 'follow' | 'ignore') => ({ ...plan, regions: { ...plan.regions, 2: { texture } } });
+    expect(contextsOf(said('ignore')).forThing('hut').marks).to.equal('ignore');
+    expect(contextsOf(said('follow')).forThing('hut').marks).to.equal('follow');
+    expect(contextsOf(plan).forThing('hut').marks).to.equal(undefined);
+  });
+});

@@ -17,6 +17,8 @@ export type LaidOn = Pick<PaperModel, 'paper' | 'trayPencil'>;
 
 /** A white: L* and OKLCH chroma of its masstone. */
 const WHITE = { value: 93, chroma: 0.02 };
+/** Words in the name of a thing that say that it is lettering. */
+const LETTERING = ['letter', 'letters', 'lettering', 'title', 'word', 'words', 'text', 'initial', 'motto', 'name'];
 /** A thing in front hides a blend line if it is at least this wide beside the background. */
 const HIDING_SHARE = 0.25;
 
@@ -72,6 +74,7 @@ export class RecipeContexts {
       outMm: Math.max(right - left, bottom - top) / 2,
       far: this.#far.get(id),
       form,
+      lettering: this.#letteringBefore(id),
       marks: this.#marksIn(id),
       palest: form ? (formById(form).palest ?? 'foot') : 'foot',
       crossings: this.#crossings(id),
@@ -95,6 +98,28 @@ export class RecipeContexts {
       backlit: this.#plan.light.kind === 'behind' && !materialOf(material)?.background,
       form,
     };
+  }
+
+  /** Names of lettering that stands before a thing. */
+  #letteringBefore(id: string): string[] {
+    const own = this.#boxes.get(id)!;
+    const things = thingsOf(this.#plan);
+    return things
+      .slice(
+        0,
+        Math.max(
+          0,
+          things.findIndex((thing) => thing.id === id),
+        ),
+      )
+      .flatMap((thing) => {
+        const box = this.#boxes.get(thing.id);
+        const isLettering = thing.name
+          .toLowerCase()
+          .split(/[^a-z]+/)
+          .some((word) => LETTERING.includes(word));
+        return isLettering && box && apart(box, own) === 0 ? [thing.name] : [];
+      });
   }
 
   /** What is to become of the artist's marks in most of a thing. */

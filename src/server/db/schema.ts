@@ -341,7 +341,7 @@ export const benchSteps = pgTable(
 /** What the rows of steps keep beside their columns. */
 export type StepContent = Pick<
   Step,
-  'direction' | 'dryMinutes' | 'zone' | 'purpose' | 'value' | 'box' | 'wear' | 'soft' | 'after'
+  'direction' | 'pull' | 'colour' | 'dryMinutes' | 'zone' | 'purpose' | 'value' | 'box' | 'wear' | 'soft' | 'after'
 >;
 
 /** What happened at the table, in order. Entries are added and never changed. */

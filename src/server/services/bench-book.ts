@@ -1,7 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import { eq } from 'drizzle-orm';
 import type { BenchPlan, RegionsMeta, SheetState } from '../../contracts/index.ts';
-import { type Reminder, layOutFor, remindersOf, whereOf } from '../../core/bench/index.ts';
+import { type Reminder, handWords, layOutFor, remindersOf, whereOf } from '../../core/bench/index.ts';
 import { toolById } from '../../core/laydown/index.ts';
 import { zoneMm } from '../../core/recipe/index.ts';
 import { thingsOf } from '../../plan/index.ts';
@@ -36,6 +36,7 @@ const REMINDER_WORDS: Record<Reminder, string> = {
   sharpen: 'sharpen first',
   turn: 'turn it as you go',
   wipe: 'wipe the point now and then',
+  'clean tool': 'wipe the tool clean first',
 };
 
 /**
@@ -269,7 +270,12 @@ function stepLine(book: Book, step: PlanStep, held: Held, thing: string, told: r
   );
   book.write('text', 3.1, about(step.minutes), PAGE.left, y + 2.3, WIDE, SOFT, 'right');
   const regions = step.regionIds.length === 1 ? '1 region' : `${step.regionIds.length} regions`;
-  const more = [`${regions}: ${whereOf(step)}.`, step.purpose, ...told.map((words) => `(${words})`)].join(' ');
+  const more = [
+    `${regions}: ${whereOf(step)}.`,
+    step.purpose,
+    handWords(step),
+    ...told.map((words) => `(${words})`),
+  ].join(' ');
   book.write('text', 3.1, more, PAGE.left + 12, y + 7.6, WIDE - 12, SOFT);
   book.y += 13;
 }

@@ -94,6 +94,7 @@ export function LayerRow({ regions, toothLeft, open, last, onOpen, onMove, ...ed
             {layer.pressure}
             {layer.dryMinutes ? `, dries ${layer.dryMinutes} min` : ''}
             {layer.direction && `, ${layer.direction}`}
+            {layer.pull && `, pulled from ${layer.pull}`}
             {cost && cost.regions > 0 && `; ${minutesWords(cost.minutes)}${leadWords(cost.wear.laidMm)}`}.
           </span>
         </p>

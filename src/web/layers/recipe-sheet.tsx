@@ -39,7 +39,8 @@ export function RecipeSheet({ thing, recipe }: { thing: Thing; recipe: Recipe })
                       </>
                     )}
                     : {layer.pressure}, {layer.passes === 1 ? 'once' : `${layer.passes} times`}, {layer.stroke}
-                    {layer.direction && `, ${layer.direction}`}, {layer.point}. {zoneWords(layer.zone)} (
+                    {layer.direction && `, ${layer.direction}`}
+                    {layer.pull && `, pulled from ${layer.pull}`}, {layer.point}. {zoneWords(layer.zone)} (
                     {zoneMm(layer.zone)}). {layer.purpose} {layer.dryMinutes ? `Dries ${layer.dryMinutes} min. ` : ''}
                     {cautionsOf(layer, pencil?.type ?? '').join(' ')}
                   </span>

@@ -1,5 +1,6 @@
 /** rules: what craft wants of the order of steps of different things; one file a rule, to add one list it here. */
 import { behindFirst } from './behind-first.ts';
+import { faceEarly } from './face-early.ts';
 import { paleBeforeStrong } from './pale-before-strong.ts';
 import { type Rule } from './rule.ts';
 import { shadowFirst } from './shadow-first.ts';
@@ -7,7 +8,7 @@ import { wetFirst } from './wet-first.ts';
 
 export { type Chains, type Pair, type Rule, type RuledPage } from './rule.ts';
 /** Every rule, the one that weighs most first. The order of a thing's own layers weighs more than all but wet work. */
-export const RULES: readonly Rule[] = [wetFirst, paleBeforeStrong, shadowFirst, behindFirst];
+export const RULES: readonly Rule[] = [wetFirst, paleBeforeStrong, shadowFirst, behindFirst, faceEarly];
 
 /**
  * The rule with this id.

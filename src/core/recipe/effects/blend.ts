@@ -34,13 +34,24 @@ export function inOrder(family: Family, sketch: readonly Sketch[]): LayerDraft[]
     if (i === putsBack) return [{ ...each, role: 'depth', pencil: depth! }];
     const plain: LayerDraft = { ...each, pencil: each.role === 'dark' ? dark : light };
     if (last && each.role === 'light' && blender) return [...deeper(), { ...plain, role: 'blender', pencil: blender }];
-    return [...(last ? deeper() : []), plain, ...(i === shadow ? calming(each) : [])];
+    return [
+      ...(last ? deeper() : []),
+      ...(i === shadow ? reserved() : []),
+      plain,
+      ...(i === shadow ? calming(each) : []),
+    ];
   });
 
   function calming({ to }: Sketch): LayerDraft[] {
     if (!neutral) return [];
     const purpose = 'Calms the shadow; colour goes over it again.';
     return [extra('neutral', neutral, { from: 0, to: to + 0.06, pressure: 'light', bands: 2, purpose })];
+  }
+  function reserved(): LayerDraft[] {
+    if (!accent) return [];
+    const purpose = 'Reserves the accent: whispered before anything covers its place, so that it ends clear.';
+    const first = extra('accent', accent, { from: 0.2, to: 0.42, pressure: 'whisper', bands: 3, purpose });
+    return [{ ...first, id: 'accent-first' }];
   }
   function touches(): LayerDraft[] {
     if (!accent) return [];

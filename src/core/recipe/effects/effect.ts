@@ -2,6 +2,7 @@ import { type Lab } from '../../colour/index.ts';
 import { type Field, type Material } from '../../light/index.ts';
 import { type LitRegion } from '../covered.ts';
 import type { Family, Layer } from '../schemas.ts';
+import { type Pull } from '../strokes.ts';
 import { type School } from '../schools/index.ts';
 
 /** What a recipe must know of the thing that it is for. */
@@ -20,6 +21,8 @@ export interface RegionContext {
   crossings?: readonly number[];
   /** How far off it lies in a scene, 0 the nearest to 1 the farthest. Default no scene. */
   far?: number;
+  /** Names of lettering that stands before it, so that its colour fades there. Default none. */
+  lettering?: readonly string[];
   /** Id of its form. Default unknown. */
   form?: string;
   /** What is to become of the marks that the artist drew in it. Default nothing said. */
@@ -74,6 +77,8 @@ export interface Effect {
   suits: readonly string[];
   /** Whether just this light or form asks for it, before all that suits the material. Default none does. */
   isAsked?(lit: LightOnThing, material: Material | undefined): boolean;
+  /** Which way its colours are pulled where they fade; default the darks out into the light, the lights into the dark. */
+  pulls?: Pull;
   /** Whether it is laid in the order of the school; others have an order of their own. */
   bySchool: boolean;
   /**

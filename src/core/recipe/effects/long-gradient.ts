@@ -22,6 +22,7 @@ export const longGradient: Effect = {
   says: 'One band for each pencil, all equally wide, laid in order over the whole background and overlapped.',
   choice: { of: 'long gradient', called: 'equal bands' },
   suits: [],
+  pulls: 'dark to light',
   bySchool: false,
   leavesBare: SMOOTH,
   lay: (_school, family, context) => {
@@ -38,6 +39,7 @@ export const longGradientByStep: Effect = {
   says: 'One band for each pencil; where two pencils are far apart in value, the passage between them is longer.',
   choice: { of: 'long gradient', called: 'equal steps' },
   suits: ['sky'],
+  pulls: 'dark to light',
   bySchool: false,
   leavesBare: SMOOTH,
   lay(_school, family, context) {
@@ -85,6 +87,7 @@ function inBands(
   const plain = pencils.map((pencil, k): LayerDraft => {
     const [a, b] = [at(k - 1), at(k)];
     const pale = k === bands - 1;
+    const behind = hidden[k]?.hides ? ' Its edge lies behind what stands in front, where no line shows.' : '';
     return {
       id: pale ? 'light' : k === 0 ? 'shadow' : k === 1 ? 'middle' : `middle-${k}`,
       role: pale ? 'light' : k === 0 ? 'dark' : 'mid',
@@ -101,9 +104,10 @@ function inBands(
       direction: 'level',
       purpose: pale
         ? 'The palest band, out to its end of the background.'
-        : k === 0
-          ? 'The deepest band: mark its edge lightly first, lay it firmer behind that, and lift the hand towards it.'
-          : 'The next band, its edge marked lightly first and laid firmer behind; over the edge of the last.',
+        : (k === 0
+            ? 'The deepest band: mark its edge lightly first, lay it firmer behind that, and lift the hand towards it.'
+            : 'The next band, its edge marked lightly first and laid firmer behind; over the edge of the last.') +
+          behind,
     };
   });
   if (accent && !context.glow) plain.push(crossing(accent, place));

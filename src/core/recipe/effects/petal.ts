@@ -10,6 +10,7 @@ export const petal: Effect = {
   name: 'petal with a pale tip',
   says: 'Deep at the throat and flicked out from it, each layer shorter than the last; the tip stays pale and soft.',
   suits: [],
+  pulls: 'light to dark',
   bySchool: false,
   leavesBare: SMOOTH,
   lay(_school, { pencils, accent, depth }, context) {

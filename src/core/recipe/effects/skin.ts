@@ -8,6 +8,7 @@ export const skin: Effect = {
   name: 'skin',
   says: 'Many whispered layers in small circles, colour before dark; the lightest whispers into the highlight.',
   suits: ['skin'],
+  pulls: 'light to dark',
   bySchool: false,
   leavesBare: SMOOTH,
   pale: true,

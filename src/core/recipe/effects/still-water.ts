@@ -7,6 +7,7 @@ export const stillWater: Effect = {
   name: 'still water',
   says: 'Level strokes throughout; deeper towards the viewer, and what stands above it upside down under a veil of the water.',
   suits: ['water'],
+  pulls: 'dark to light',
   bySchool: false,
   leavesBare: SMOOTH,
   lay(_school, { pencils }, context) {

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import type { BenchPlan } from '../../../contracts/index.ts';
-import { type Reminder, inHand, isRepair, whereOf } from '../../../core/bench/index.ts';
+import { type Reminder, handWords, inHand, isRepair, whereOf } from '../../../core/bench/index.ts';
 import { cautionsOf } from '../../../core/recipe/index.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { BeliefMark, Laydown, PointMark, PressureMark, StrokeMark, ZoneBar } from '../../parts/index.ts';
@@ -79,6 +79,8 @@ export function StepCard({ benchPlan, step, next, reminders, dryAt, now }: Props
       ))}
       <p className="mt-3 border-t border-rule pt-3 text-xl leading-snug">{step.purpose}</p>
       <p className="mt-1 text-soft">
+        {handWords(step)}
+        {handWords(step) && ' '}
         {step.dryMinutes ? `Then it dries ${step.dryMinutes} min. ` : ''}
         {step.passes === 1 ? 'Go over it once' : `Go over it ${step.passes} times`}, {about(step.minutes)}.
       </p>

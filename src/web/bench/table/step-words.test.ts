@@ -48,7 +48,7 @@ describe('a step read aloud', () => {
 
   it('says pencil, pressure, place, passes and why, and what to mind', () => {
     expect(stepAloud(step, { code: 'QS04', name: 'rust' }, 'Brass bell', ['sharpen'])).to.equal(
-      'Brass bell: pencil QS04, rust. light pressure, small circles, sharp point. Where: the shadow. Go over it 2 times, 3 min. Sets the shadow. Sharpen it first: the point is worn too far for this.',
+      'Brass bell: pencil QS04, rust. light pressure, small circles, sharp point. Hold it far back. Where: the shadow. Go over it 2 times, 3 min. Sets the shadow. Sharpen it first: the point is worn too far for this.',
     );
   });
 

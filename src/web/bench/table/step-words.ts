@@ -1,5 +1,5 @@
 import type { BenchPlan } from '../../../contracts/index.ts';
-import { type Reminder, type Step, whereOf } from '../../../core/bench/index.ts';
+import { type Reminder, type Step, handWords, whereOf } from '../../../core/bench/index.ts';
 import { toolById } from '../../../core/laydown/index.ts';
 import { about } from '../../../order/index.ts';
 
@@ -9,6 +9,7 @@ export const REMINDER_WORDS: Record<Reminder, string> = {
   sharpen: 'Sharpen it first: the point is worn too far for this.',
   turn: 'Turn the pencil every few strokes, so that the point wears evenly.',
   wipe: 'It goes over darker pencil: wipe the point on scrap now and then.',
+  'clean tool': 'It comes from darker colour: wipe it clean first, or take a clean end.',
 };
 
 /** Which ninth of the page a step lies in, in words; "" where it is all over. */
@@ -36,7 +37,7 @@ export function stepAloud(
   const times = step.passes === 1 ? 'once' : `${step.passes} times`;
   return [
     `${thing}: ${held}.`,
-    `${step.pressure} pressure, ${step.stroke}, ${step.point}${step.point === 'side of the lead' ? '' : ' point'}.`,
+    `${step.pressure} pressure, ${step.stroke}, ${step.point}${step.point === 'side of the lead' ? '' : ' point'}. ${handWords(step)}`.trim(),
     `Where: ${whereOf(step)}. Go over it ${times}, ${about(step.minutes)}.`,
     step.purpose,
     ...reminders.map((reminder) => REMINDER_WORDS[reminder]),
