@@ -14,6 +14,7 @@ import { type Kind, type Leads, kindsOf, laidOn } from './paper-left.ts';
 import { type Recipe } from './recipe.ts';
 import { type Role } from './roles.ts';
 import type { Layer } from './schemas.ts';
+import { drawsLines } from './strokes.ts';
 
 /** A layer is gone over so often at most. */
 const MOST_PASSES = 6;
@@ -152,9 +153,9 @@ class Filling {
   #waysToClose(worst: State): Way[] {
     const closesBy = this.#effect.pale ? PALE_CLOSES : CLOSES;
     return this.layers
-      .flatMap(({ tool, role, zone }, i) => {
+      .flatMap(({ tool, role, zone, stroke }, i) => {
         const closes = closesBy[role];
-        if (tool || !worst.covers[i] || !closes) return [];
+        if (tool || !worst.covers[i] || !closes || drawsLines(stroke)) return [];
         return this.#waysOf(i).map(({ change, sooner }) => {
           const gain = worst.specks - this.#changed({ i, change }, () => this.#laid(worst)).specks;
           return { i, change, gain, worth: (gain * closes * sooner) / Math.max(LEAST_SHARE, zone.to - zone.from) };
@@ -174,7 +175,9 @@ class Filling {
     const harder = PRESSURES[PRESSURES.indexOf(pressure) + 1];
     const isTextured = this.#effect.leavesBare > TEXTURED;
     if (isBase || isTextured || !harder || PRESS[harder] > PRESS[this.#hardest]) return more;
-    if (PRESS[harder] > PRESS.medium && !this.#isLastOfAll(i)) return more;
+    // A burnish would leave nothing for lines over it to hold to.
+    if (harder === 'burnish' && this.layers.slice(i + 1).some(({ stroke }) => drawsLines(stroke))) return more;
+    if (PRESS[harder] > PRESS.medium && (this.#effect.pale || !this.#isLastOfAll(i))) return more;
     const palest = role === 'light' || role === 'blender';
     return [
       ...more,
@@ -182,10 +185,12 @@ class Filling {
     ];
   }
 
-  /** Whether nothing but whispers goes over a layer, wherever it is laid: what is pressed hard comes at the end. */
+  /** Whether nothing but whispers and fine lines goes over a layer, wherever it is laid: what is pressed hard comes at the end. */
   #isLastOfAll(i: number): boolean {
     return this.#everywhere.every(({ covers }) => {
-      const over = covers.some((is, k) => is && k > i && this.layers[k]!.pressure !== 'whisper');
+      const over = covers.some(
+        (is, k) => is && k > i && this.layers[k]!.pressure !== 'whisper' && !drawsLines(this.layers[k]!.stroke),
+      );
       return !covers[i] || !over;
     });
   }

@@ -12,7 +12,7 @@ import { type RegionContext } from './effects/index.ts';
 import { placesOn } from './places.ts';
 import { type Recipe } from './recipe.ts';
 import type { Layer } from './schemas.ts';
-import { STROKE_LEAVES } from './strokes.ts';
+import { STROKE_LEAVES, drawsLines } from './strokes.ts';
 import { fieldsOf, shareInZone } from './zone.ts';
 
 /** Shares of a layer's pressure are told apart by so much of the whole. */
@@ -53,7 +53,7 @@ export function paperLeft(
   };
 }
 
-/** What a place comes to: the paper that still shows, and the least tooth that a layer but the first finds. */
+/** What a place comes to: the paper that still shows, and the least tooth that a layer but the first finds; lines hold anywhere. */
 export function laidOn(
   layers: readonly Layer[],
   leads: readonly (Lead | undefined)[],
@@ -73,7 +73,7 @@ export function laidOn(
       for (let pass = 0; after && !isMasked && pass < passes; pass++) relief = after(relief, PRESS[pressure] * share);
     }
     if (tool || !lead || share === 0 || isMasked) return;
-    if (relief.mass > 0 && covers[i]) least = Math.min(least, 1 - relief.filled);
+    if (relief.mass > 0 && covers[i] && !drawsLines(stroke)) least = Math.min(least, 1 - relief.filled);
     const left = share * (STROKE_LEAVES[stroke] ?? 1);
     const press = left === 1 ? pressure : PRESS[pressure] * left;
     for (let pass = 0; pass < passes; pass++) relief = reliefAfter(relief, lead, press, hand);

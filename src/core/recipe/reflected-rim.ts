@@ -1,6 +1,7 @@
 import { type EffectLayers, type RegionContext, effectById, usualWidth } from './effects/index.ts';
 import { coveredMm2 } from './covered.ts';
 import type { Layer } from './schemas.ts';
+import { drawsLines } from './strokes.ts';
 import { MOST_FIELDS, fieldsOf } from './zone.ts';
 
 /** Shapes narrower than this, mm, have no room for a rim beside the dark. */
@@ -29,7 +30,9 @@ export function withReflectedRim(
   if (fields.size > MOST_FIELDS || coveredMm2({ zone: rim, fromWidthMm: 0 }, context.regions) < LEAST_RIM * area) {
     return { layers, notes };
   }
-  const dark = ({ role, zone }: Layer) => (role === 'dark' || role === 'depth') && zone.field === 'tone' && !zone.and;
+  // Fine lines and dots are drawn right to the edge.
+  const dark = ({ role, zone, stroke }: Layer) =>
+    (role === 'dark' || role === 'depth') && zone.field === 'tone' && !zone.and && !drawsLines(stroke);
   return {
     layers: layers.map((layer) =>
       dark(layer) ? { ...layer, zone: { ...layer.zone, and: { ...rim, from: RIM.to, to: 1 } } } : layer,

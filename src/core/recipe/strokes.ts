@@ -16,6 +16,14 @@ export const STROKE_LEAVES: Readonly<Partial<Record<Stroke, number>>> = {
   'fine lines': 0.15,
 };
 
+/** Strokes that leave less than this of a pass are dots and lines: they draw, close nothing, and hold where little tooth is left. */
+const CLOSING = 0.5;
+
+/** Whether a stroke draws dots or lines instead of laying an area. */
+export function drawsLines(stroke: Stroke): boolean {
+  return (STROKE_LEAVES[stroke] ?? 1) < CLOSING;
+}
+
 /** Which way strokes run. */
 export const DIRECTIONS = [
   ...(['level', 'upright', 'along the shape', 'across the shape'] as const),

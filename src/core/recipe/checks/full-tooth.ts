@@ -1,4 +1,5 @@
 import { PRESSURES } from '../../laydown/index.ts';
+import { drawsLines } from '../strokes.ts';
 import { type Check, nameOf } from './check.ts';
 
 /** Wherever layers meet, every one must still find tooth. */
@@ -9,7 +10,9 @@ export const fullTooth: Check = {
     let worst = { left: 1, at: 0, before: [] as readonly number[] };
     for (const { layers: there, toothBefore } of places) {
       toothBefore.forEach((left, k) => {
-        if (k > 0 && left < worst.left) worst = { left, at: there[k]!, before: there.slice(0, k) };
+        // Dots and fine lines hold where little tooth is left.
+        if (k > 0 && left < worst.left && !drawsLines(layers[there[k]!]!.stroke))
+          worst = { left, at: there[k]!, before: there.slice(0, k) };
       });
     }
     if (worst.left > toothFull) return null;

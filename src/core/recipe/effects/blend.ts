@@ -21,7 +21,7 @@ export function inOrder(family: Family, sketch: readonly Sketch[]): LayerDraft[]
   const shadow = sketch.findIndex(({ role }) => role === 'dark');
   const lastMid = sketch.findLastIndex(({ role }) => role === 'mid');
   // What stands beside the family in its shadow shares the tooth that its own pencils would have.
-  const crowded = [depth, neutral].filter(Boolean).length > 1;
+  const crowded = [depth, neutral].filter(Boolean).length > 1 || (Boolean(depth) && pencils.length > 4);
   // Several middle pencils have used the tooth that a layer of its own would need: the depth puts the deepest dark back.
   const putsBack = depth && pencils.length >= 4 ? sketch.findIndex(({ id }) => id === 'deepen') : -1;
   return sketch.flatMap((own, i): LayerDraft[] => {

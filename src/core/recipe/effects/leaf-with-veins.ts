@@ -49,7 +49,9 @@ export const leafWithVeins: Effect = {
       point: 'sharp',
       purpose: 'The printed veins again, last and sharp: layers have dulled them.',
     };
-    const last = own.at(-1)!;
+    // A burnish would leave nothing for the veins to hold to.
+    const end = own.at(-1)!;
+    const last: LayerDraft = end.pressure === 'burnish' ? { ...end, pressure: 'firm' } : end;
     return { layers: fitted([...own.slice(0, -1), shades, last, veins], context), notes: [] };
   },
 };

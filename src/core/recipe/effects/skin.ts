@@ -75,7 +75,7 @@ export const skin: Effect = {
         from: 0.1,
         to: 1,
         stroke: 'small circles',
-        bands: 2,
+        bands: 1,
         purpose: 'Unifies it, lightly: no tooth is pressed out here.',
       },
     ];

@@ -16,6 +16,8 @@ export const wood: Effect = {
     const [dark, light] = [pencils[0]!, pencils.at(-1)!];
     const between = pencils.length > 2 ? pencils.slice(1, -1).reverse() : [];
     const along = { stroke: 'one direction', direction: 'along the shape' } as const;
+    // Several middle pencils share the tooth that one would have.
+    const often = between.length > 1 ? 1 : 2;
     const narrow = Math.max(...context.regions.map(({ usableWidthMm }) => usableWidthMm)) < GRAIN_MM;
     const plain: LayerDraft[] = [
       {
@@ -47,7 +49,7 @@ export const wood: Effect = {
         role: 'dark',
         pencil: dark,
         pressure: 'medium',
-        passes: 2,
+        passes: often,
         from: 0,
         to: 0.4,
         bands: 1,
@@ -75,7 +77,7 @@ export const wood: Effect = {
         role: depth ? 'depth' : 'dark',
         pencil: depth ?? dark,
         pressure: 'medium',
-        passes: 2,
+        passes: often,
         from: 0,
         to: 0.2,
         bands: 3,
