@@ -64,6 +64,13 @@ describe('layers of a sheet', () => {
         .first()
         .waitFor();
       await layersOf('Night sky').getByText('round the light', { exact: false }).first().waitFor();
+      const which = page.getByRole('button', { name: /^Which rings of a glow of Night sky: / });
+      const other = (await which.innerText()).includes('warm') ? 'cool' : 'warm';
+      await which.click();
+      await page.getByRole('option', { name: new RegExp(`^${other}`) }).click();
+      expect(called(await plan(), 'Night sky').effect).to.equal(`${other}-glow`);
+      await page.getByRole('button', { name: /^Undo/ }).click();
+      expect(called(await plan(), 'Night sky').effect).to.equal(null);
     });
 
     it('the hare keeps its fur and turns over: what was shadow is the pale rim', async () => {
@@ -183,6 +190,48 @@ describe('layers of a sheet', () => {
       await page.getByRole('button', { name: /^Undo/ }).click();
       await plan();
       expect(await layersOf('Enamel tiles').count()).to.equal(count + 1);
+    });
+
+    it('are laid with what is no pencil too: a mask first and taken off later, solvent that is let dry', async () => {
+      const count = await layersOf('Enamel tiles').count();
+      const add = async (what: RegExp) => {
+        await page.getByRole('button', { name: 'Add something else than a pencil to Enamel tiles' }).click();
+        await page.getByRole('menuitem', { name: what }).click();
+      };
+      await add(/^mask Lay/);
+      await layersOf('Enamel tiles').first().getByText('mask', { exact: true }).waitFor();
+      await layersOf('Enamel tiles').getByText('mask taken off').first().waitFor();
+      expect(await layersOf('Enamel tiles').count()).to.equal(count + 2);
+      const masked = called(await plan(), 'Enamel tiles').edits!;
+      expect(masked.added!.filter(({ tool }) => tool).map(({ tool }) => tool)).to.deep.equal(['mask', 'mask-off']);
+      await page.getByRole('button', { name: /^Undo/ }).click();
+      await until(
+        'the mask is gone',
+        () => layersOf('Enamel tiles').count(),
+        (now) => now === count,
+      );
+      await page.getByRole('button', { name: 'Change layer 2' }).click();
+      await page.getByRole('button', { name: 'Tool of layer 2' }).click();
+      await page.getByRole('option', { name: /^solvent/ }).click();
+      await layersOf('Enamel tiles').nth(1).getByText('dries 20 min').waitFor();
+      await layersOf('Enamel tiles')
+        .nth(1)
+        .getByText(/no flame/)
+        .waitFor();
+      expect(await page.getByText(/cannot be worked out/).count()).to.equal(0);
+      await add(/^opaque pen/);
+      const last = layersOf('Enamel tiles').last();
+      await last.getByText('opaque pen').first().waitFor();
+      await page.getByRole('button', { name: 'opaque white pen for layer' }).first().waitFor({ state: 'attached' });
+      for (let change = 0; change < 2; change++) {
+        await page.getByRole('button', { name: /^Undo/ }).click();
+        await plan();
+      }
+      await until(
+        'as before',
+        () => layersOf('Enamel tiles').count(),
+        (now) => now === count,
+      );
     });
 
     it('are shown where they lie, with rulers, and print as a guide at true scale', async () => {

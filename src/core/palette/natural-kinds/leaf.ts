@@ -21,9 +21,9 @@ export const leaf: NaturalKind = {
   ],
   ranges: [
     // From spring to summer.
-    { hue: [105, 165], chroma: [0.035, 0.19], lightness: [0.22, 0.94] },
+    { hue: [112, 165], chroma: [0.035, 0.19], lightness: [0.22, 0.9] },
     // In autumn.
-    { hue: [35, 105], chroma: [0.06, 0.17], lightness: [0.3, 0.86], words: ['autumn', 'fallen', 'dry', 'withered'] },
+    { hue: [35, 100], chroma: [0.07, 0.17], lightness: [0.3, 0.8], words: ['autumn', 'fallen', 'dry', 'withered'] },
   ],
   ladders: [
     // Blue-green in the shade, yellow-green in the light.
