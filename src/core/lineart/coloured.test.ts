@@ -3,41 +3,27 @@ import fc from 'fast-check';
 import { deltaE2000, labOfRgb } from '../colour/index.ts';
 import { type RgbImage, findRegions, inkOfPage, readSeen } from './index.ts';
 
-const [WIDTH, HEIGHT] = [480, 240];
+/** How the cells lie on a page: its size, their margin and height, and that one pixel in so many stays paper. */
+const ROOMY = { width: 480, height: 240, margin: 38, high: 164, bare: 4 };
+const { width: WIDTH, height: HEIGHT } = ROOMY;
+const CROWDED = { width: 420, height: 184, margin: 8, high: 168, bare: 23 };
 
 /** Four cells in a row within black outlines, each filled with a colour, on paper of a tint. */
 function page(
   fills: readonly (readonly [number, number, number] | null)[],
-  paper = [250, 248, 244],
+  paper: readonly number[] = [250, 248, 244],
   ink = [20, 20, 20],
+  { width, height, margin, high, bare } = ROOMY,
 ): RgbImage {
-  const data = new Uint8Array(3 * WIDTH * HEIGHT);
-  for (let y = 0, i = 0; y < HEIGHT; y++) {
-    for (let x = 0; x < WIDTH; x++, i += 3) {
-      const [gx, gy] = [x - 38, y - 38];
-      const inside = gx >= 0 && gy >= 0 && gx < 404 && gy < 164;
-      const line = inside && (gx % 100 < 4 || gy < 4 || gy >= 160);
-      const fill = inside ? fills[Math.floor(gx / 100)] : null;
-      // Pencil grain: every fourth pixel or so stays paper.
-      const laid = fill && (x * 7 + y * 13) % 4 !== 0 ? fill : paper;
-      data.set(line ? ink : laid, i);
-    }
-  }
-  return { width: WIDTH, height: HEIGHT, data };
-}
-
-/** The same four cells with hardly any paper round them, laid so densely that one pixel in 23 stays bare. */
-function crowded(fills: readonly (readonly [number, number, number])[], paper: readonly number[]): RgbImage {
-  const [width, height] = [420, 184];
   const data = new Uint8Array(3 * width * height);
   for (let y = 0, i = 0; y < height; y++) {
     for (let x = 0; x < width; x++, i += 3) {
-      const [gx, gy] = [x - 8, y - 8];
-      const inside = gx >= 0 && gy >= 0 && gx < 404 && gy < 168;
-      const line = inside && (gx % 100 < 4 || gy < 4 || gy >= 164);
-      const fill = inside ? fills[Math.floor(gx / 100)] : undefined;
-      const laid = fill && (x * 7 + y * 13) % 23 !== 0 ? fill : paper;
-      data.set(line ? [20, 20, 20] : laid, i);
+      const [gx, gy] = [x - margin, y - margin];
+      const inside = gx >= 0 && gy >= 0 && gx < 404 && gy < high;
+      const line = inside && (gx % 100 < 4 || gy < 4 || gy >= high - 4);
+      const fill = inside ? fills[Math.floor(gx / 100)] : null;
+      const laid = fill && (x * 7 + y * 13) % bare !== 0 ? fill : paper;
+      data.set(line ? ink : laid, i);
     }
   }
   return { width, height, data };
@@ -97,7 +83,7 @@ describe('a part-coloured page', () => {
         [250, 248, 244],
         [226, 205, 170],
       ]) {
-        const rgb = crowded(own, paper);
+        const rgb = page(own, paper, [20, 20, 20], CROWDED);
         const map = await findRegions(inkOfPage(rgb).grey, { pixelsPerMm: 10 });
         expect(map.regions).to.have.length(4);
         expect(inkOfPage(rgb).coloured).to.be.above(0.7);
