@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { FORMS } from '../core/light/index.ts';
-import { PRESSURES, paperById } from '../core/laydown/index.ts';
+import { PRESSURES, TOOLS, paperById } from '../core/laydown/index.ts';
 import { schemeById } from '../core/palette/index.ts';
 import { familyOf, schoolById } from '../core/recipe/index.ts';
 import {
@@ -16,6 +16,7 @@ import {
   NewPencil,
   PaperFacts,
   Plan,
+  RecipeEdits,
   RegionsMeta,
   Settings,
   StoredStep,
@@ -327,5 +328,27 @@ describe('what was kept before', () => {
     };
     expect(StoredStep.parse(older).zone).to.deep.equal({ ...older.zone, overMm: 2.5 });
     expect(StoredStep.safeParse({ ...older, halfWidthMm: undefined }).success).to.equal(false);
+  });
+});
+
+describe('a layer that is laid with a tool', () => {
+  it('is taken with every tool there is, in its colour, and refused with one that is not', () => {
+    const layer = {
+      id: 'own-1',
+      pencil: 'pencil-1',
+      role: 'light',
+      pressure: 'medium',
+      passes: 1,
+      zone: { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 4 },
+      stroke: 'small circles',
+      point: 'sharp',
+      purpose: 'A layer of your own.',
+      fromWidthMm: 0,
+    };
+    const read = (more: object) => RecipeEdits.safeParse({ added: [{ ...layer, ...more }] });
+    for (const { id } of TOOLS)
+      expect(read({ tool: id, colour: [60, 10, 40], dryMinutes: 5 }).success, id).to.equal(true);
+    expect(refusal(read({ tool: 'spoon' }))).to.contain('no such tool');
+    expect(read({ tool: 'marker', colour: [60, 10] }).success).to.equal(false);
   });
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PRESSURES } from '../laydown/index.ts';
+import { PRESSURES, TOOLS } from '../laydown/index.ts';
 import { FIELDS, MOST_SOURCES } from '../light/index.ts';
 import { Id, LabColour, Share } from '../primitives/schemas.ts';
 import { MOST_PENCILS, ROLES } from './roles.ts';
@@ -60,7 +60,10 @@ export const Passes = z
   .min(1, 'A layer is gone over at least once.')
   .max(6, 'A layer is gone over at most six times.');
 /** Id of a tool that works what is laid, in place of laying the pencil itself. */
-export const ToolId = z.string().max(40);
+export const ToolId = z
+  .string()
+  .max(40)
+  .refine((id) => TOOLS.some((tool) => tool.id === id), 'There is no such tool.');
 /** How long a layer dries before anything else is laid. */
 export const DryMinutes = z.number().min(0).max(600);
 /** What a layer is for, to be read at the table. */
