@@ -195,7 +195,7 @@ describe('layers of a sheet', () => {
     it('are laid with what is no pencil too: a mask first and taken off later, solvent that is let dry', async () => {
       const count = await layersOf('Enamel tiles').count();
       const add = async (what: RegExp) => {
-        await page.getByRole('button', { name: 'Add something else than a pencil to Enamel tiles' }).click();
+        await page.getByRole('button', { name: 'Add a pen or tool to Enamel tiles' }).click();
         await page.getByRole('menuitem', { name: what }).click();
       };
       await add(/^mask Lay/);

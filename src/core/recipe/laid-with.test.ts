@@ -141,7 +141,7 @@ describe('a white at the end of a family', () => {
     const [smooths, dulls] = [unifyOf(0.3), unifyOf(0.85)];
     expect(smooths.layers.at(-1)).to.include({ pencil: 'white', pressure: 'light' });
     expect(dulls.layers.at(-1)).to.include({ pencil: 'white', pressure: 'whisper' });
-    expect(smooths.notes.join(' ')).to.match(/translucent white, which smooths/);
+    expect(smooths.notes.join(' ')).to.match(/translucent, which smooths/);
     expect(dulls.notes.join(' ')).to.match(/covers and dulls/);
   });
 });

@@ -90,9 +90,9 @@ function zoneFor({ layers }: Recipe, on: 'highlight' | 'all but the highlight' |
       ? { field, from: edge, to: 1, softnessMm: 0, overMm }
       : { field, from: 0, to: edge, softnessMm: soft, overMm };
   }
+  if (on !== 'highlight') return { field, from: 0, to: 1, softnessMm: 0, overMm };
   const pale = own.findLast(({ role }) => role === 'light' || role === 'blender');
   const palestFirst = pale !== undefined && pale.zone.from + pale.zone.to < 1;
-  if (on !== 'highlight') return { field, from: 0, to: 1, softnessMm: 0, overMm };
   return palestFirst
     ? { field, from: 0, to: TOUCH, softnessMm: 0, overMm }
     : { field, from: 1 - TOUCH, to: 1, softnessMm: 0, overMm };

@@ -1,6 +1,5 @@
-import { type EffectLayers } from './effects/index.ts';
+import { type EffectLayers, type RegionContext } from './effects/index.ts';
 import { fitted } from './effects/fit.ts';
-import { type RegionContext } from './effects/index.ts';
 import type { Family } from './schemas.ts';
 
 /** The stroke that puts printed lines back. */

@@ -66,9 +66,9 @@ export function withOwnBlender({ layers, notes }: EffectLayers, { labOf, opacity
   if (!isWhite || others.length === 0 || unify.pressure === 'whisper') return { layers, notes };
   const opacity = opacityOf?.(unify.pencil);
   if (opacity !== undefined && opacity < COVERING) {
-    const says = 'Its palest pencil is a translucent white, which smooths: it goes lightly over the others.';
+    const says = 'Its palest pencil is nearly white and translucent, which smooths: it goes lightly over the others.';
     return unify.pressure === 'light' ? { layers, notes } : changed({ pressure: 'light' }, says);
   }
-  const says = 'Its palest pencil is a white that covers and dulls, so it is only whispered over the others.';
+  const says = 'Its palest pencil is nearly white, covers and dulls, so it is only whispered over the others.';
   return changed({ pressure: 'whisper' }, says);
 }

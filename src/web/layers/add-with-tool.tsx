@@ -12,8 +12,8 @@ interface Props {
 export function AddWithTool({ thing, onAdd }: Props) {
   return (
     <Menu>
-      <MenuButton as={Button} aria-label={`Add something else than a pencil to ${thing}`}>
-        Not a pencil <ChevronDown size={16} aria-hidden />
+      <MenuButton as={Button} aria-label={`Add a pen or tool to ${thing}`}>
+        Add a pen or tool <ChevronDown size={16} aria-hidden />
       </MenuButton>
       <MenuItems
         anchor={{ to: 'top end', gap: 2 }}
