@@ -1,5 +1,4 @@
 import { ASSUMED_RATES, makeSteps } from '../src/core/bench/index.ts';
-import { deltaE2000 } from '../src/core/colour/index.ts';
 import {
   type Hand,
   type Paper,
@@ -11,12 +10,14 @@ import {
 import { type PageIndex } from '../src/core/lineart/index.ts';
 import {
   type Recipe,
+  REACHED,
   checkRecipe,
   effectById,
   fieldsOf,
+  isToReach,
+  largestSoftStep,
   samplePlaces,
   shareInZone,
-  usualWidth,
 } from '../src/core/recipe/index.ts';
 import { OpenPage } from '../src/core/render/index.ts';
 import { DEMO_PAGES, demoPencils } from '../src/demo/index.ts';
@@ -47,8 +48,6 @@ const HANDS: Readonly<Record<string, Hand>> = {
 const PER_MM = 3;
 /** A layer that covers less of its thing than this has no place on it. */
 const PLACE = 0.02;
-/** Things at least this wide, mm, are to have a range of values. */
-const RANGED_MM = 15;
 
 /** What the plan of one thing comes to, by area. */
 interface Finished {
@@ -56,7 +55,8 @@ interface Finished {
   effect: string;
   school: string | null;
   areaMm2: number;
-  widthMm: number;
+  /** Whether it is wide enough to have a range of values, and not told flat. */
+  isWide: boolean;
   /** Share of bare paper, on all of it and where a layer is meant to lie. */
   bare: number;
   bareCovered: number;
@@ -160,11 +160,13 @@ function finishedThings(
         return [pencil, known];
       }),
     );
-  return thingsOf(on).flatMap(({ id, school }) => {
+  return thingsOf(on).flatMap(({ id, school, form }) => {
     const recipe = recipes.get(id);
     const own = regions.get(id) ?? [];
     if (!recipe || own.length === 0) return [];
-    return [{ ...finished(recipe, own, areas, opticsOf(recipe), paper), page: name, school: school ?? on.school }];
+    return [
+      { ...finished(recipe, own, areas, opticsOf(recipe), { paper, form }), page: name, school: school ?? on.school },
+    ];
   });
 }
 
@@ -173,7 +175,7 @@ function finished(
   own: readonly PlannedRegion[],
   areas: ReadonlyMap<number, readonly PlaceArea[]>,
   optics: ReadonlyMap<string, PencilOptics>,
-  paper: Paper,
+  { paper, form }: { paper: Paper; form: string | null },
 ): Omit<Finished, 'page' | 'school'> {
   const ground = bareGround(paper);
   const { layers, effect } = recipe;
@@ -202,17 +204,17 @@ function finished(
     let sum = 0;
     return values.find(({ areaMm2 }) => (sum += areaMm2) >= share * area)?.value ?? NaN;
   };
-  const context = { regions: own };
+  const context = { regions: own, form: form ?? undefined };
   const steps = makeSteps([{ id: 'thing', regions: own, recipe }], { valueOf: () => 0 });
   return {
     effect,
     areaMm2: area,
-    widthMm: usualWidth(context),
+    isWide: isToReach(context),
     bare: area > 0 ? bare / area : 0,
     bareCovered: covered > 0 ? bareCovered / covered : 0,
     darkest: quantile(0.05),
     lightest: quantile(0.95),
-    step: largestStep(recipe, optics, ground),
+    step: largestSoftStep(recipe, optics, ground),
     layers: layers.length,
     placeless: covers.filter((mm2) => mm2 < PLACE * area).length,
     minutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
@@ -220,27 +222,12 @@ function finished(
   };
 }
 
-/** Largest L* between places a twentieth of a field apart, away from edges that are hard. */
-function largestStep(recipe: Recipe, optics: ReadonlyMap<string, PencilOptics>, ground: ReturnType<typeof bareGround>) {
-  const [field] = fieldsOf(recipe.layers);
-  const places = Array.from({ length: 21 }, (_, k) => ({ [field]: { value: k / 20, source: 0 } }));
-  const sampled = samplePlaces(recipe, optics, ground, { places });
-  return sampled.slice(1).reduce((most, { lab, place }, k) => {
-    const before = sampled[k];
-    const hard = recipe.layers.some(({ zone }) => {
-      const isHard = zone.softnessMm <= 0.15 || zone.hardTo || zone.and?.hardTo;
-      return isHard && Math.abs(shareInZone(zone, place) - shareInZone(zone, before.place)) > 0.1;
-    });
-    return hard || deltaE2000(lab, before.lab) < 1 ? most : Math.max(most, Math.abs(lab[0] - before.lab[0]));
-  }, 0);
-}
-
 /** Many things in one row, by area. */
 function row<Names extends Record<string, string>>(names: Names, things: readonly Finished[]) {
   const area = things.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
   const mean = (of: (each: Finished) => number) =>
     things.reduce((sum, each) => sum + (each.areaMm2 / Math.max(1e-9, area)) * of(each), 0);
-  const wide = things.filter(({ widthMm }) => widthMm >= RANGED_MM);
+  const wide = things.filter(({ isWide }) => isWide);
   const range = ({ darkest, lightest }: Finished) => lightest - darkest;
   return {
     ...names,
@@ -250,7 +237,7 @@ function row<Names extends Record<string, string>>(names: Names, things: readonl
     'where laid, %': 100 * mean(({ bareCovered }) => bareCovered),
     'darkest L*': Math.min(...things.map(({ darkest }) => darkest)),
     'mean range': mean(range),
-    'flat of wide': `${wide.filter((each) => range(each) < 12).length} of ${wide.length}`,
+    'flat of wide': `${wide.filter((each) => range(each) < REACHED.range).length} of ${wide.length}`,
     'largest step': Math.max(...things.map(({ step }) => step)),
     layers: things.reduce((sum, { layers }) => sum + layers, 0),
     'without a place': things.reduce((sum, { placeless }) => sum + placeless, 0),

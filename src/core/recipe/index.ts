@@ -30,6 +30,9 @@ export {
 } from './effects/index.ts';
 export { type LitRegion, coveredMm2, coveredShares, withoutPlaceless } from './covered.ts';
 export { fillPaper } from './fill-paper.ts';
+export { finishRecipe } from './finish-recipe.ts';
+export { REACHED, isToReach, rangeOnThing } from './reach-values.ts';
+export { largestSoftStep } from './soften-steps.ts';
 export { compileRecipe, layersFor } from './compile-recipe.ts';
 export { type Beside, type Finding, type PaperRisk, CHECKS, checkRecipe, samplePlaces } from './checks/index.ts';
 export { mergedEdits, withEdits } from './edits.ts';

@@ -11,35 +11,24 @@ import {
   pencilOptics,
   toolById,
 } from '../laydown/index.ts';
-import {
-  FORMS,
-  MATERIALS,
-  type MainLight,
-  pageFields,
-  sampleFields,
-  sampledByte,
-  sampledPlaces,
-  valueAtStep,
-} from '../light/index.ts';
+import { FORMS, MATERIALS, type MainLight, pageFields, sampleFields } from '../light/index.ts';
 import { FamilyBook } from '../palette/index.ts';
 import { type TrayPencil, onPaper } from '../tray/index.ts';
 import { disc, from, thing } from '../light/test/drawn-page.ts';
 import {
   type Layer,
-  type Recipe,
   type RegionContext,
+  REACHED,
   SCHOOLS,
   checkRecipe,
   compileRecipe,
   coveredMm2,
   effectById,
-  fieldsOf,
-  fillPaper,
-  passesOf,
+  finishRecipe,
+  largestSoftStep,
   pencilsFor,
   proposeEffect,
-  shareInZone,
-  withoutPlaceless,
+  rangeOnThing,
 } from './index.ts';
 
 /** A tray of about so many pencils: hues all round, dark to pale, with browns and greys among them. */
@@ -112,8 +101,7 @@ async function planned({ form, material, mm, light, tray, paper: paperId, school
   const optics = new Map(trayOf(tray).map((pencil) => [pencil.id, pencilOptics(pencil)]));
   const ground = bareGround(paper);
   const effect = proposeEffect(material, { glow: null, backlit: light.kind === 'behind', form });
-  const placed = withoutPlaceless(compileRecipe(effect, school, family, context), context.regions);
-  const recipe = fillPaper(placed, context, (id) => optics.get(id), ground);
+  const recipe = finishRecipe(compileRecipe(effect, school, family, context), context, optics, ground);
   return { recipe, context, optics, ground, family };
 }
 const drawnDisc = disc();
@@ -125,13 +113,15 @@ const EXPLAINED: Readonly<Record<string, (made: Awaited<ReturnType<typeof planne
   'no-value-step': ({ family, optics, ground }) => rangeOf(family.pencils, optics, ground) < 22,
   'smooth-metal': ({ family, optics, ground }) => rangeOf(family.pencils, optics, ground) < 22,
   // Two pencils of a small tray lie further apart than any hand can blend over so little.
-  'large-step': ({ family, context, optics, ground }) =>
-    rangeOf(family.pencils, optics, ground) / Math.max(1, family.pencils.length - 1) > 18 ||
-    context.regions[0]!.usableWidthMm < 9,
+  'large-step': (made) => areFarApart(made) || made.context.regions[0]!.usableWidthMm < 9,
   // A family of a small tray holds what lies opposite.
   opposites: ({ family, optics }) => hueSpread(family.pencils, optics) > 100,
   'wrong-blender': ({ family, optics }) => hueSpread(family.pencils, optics) > 60,
 };
+
+function areFarApart({ family, optics, ground }: Awaited<ReturnType<typeof planned>>): boolean {
+  return rangeOf(family.pencils, optics, ground) / Math.max(1, family.pencils.length - 1) > 18;
+}
 
 function rangeOf(pencils: readonly string[], optics: Optics, ground: Ground): number {
   const values = pencils.map((id) => layPasses(ground, [{ pencil: optics.get(id)!, pressure: 'medium' }]).lab[0]);
@@ -189,32 +179,18 @@ describe('two hundred random things', () => {
     },
   );
 
-  laws(
-    'of more than 15 mm reach from dark to light, as far as their family can and their effect means to',
-    (made, { mm, form, light }) => {
-      const { recipe, context, optics, ground, family } = made;
-      const { pale = false } = effectById(recipe.effect);
-      if (mm < 15 || pale || form === 'flat' || light.kind === 'behind') return;
-      const range = rangeOfRecipe(recipe, context, optics, ground);
-      expect(range, recipe.effect).to.be.at.least(Math.min(12, 0.45 * rangeOf(family.pencils, optics, ground)));
-    },
-  );
-});
-
-/** How far the values of a recipe reach over the places that light makes, but for its extremest fiftieths, L*. */
-function rangeOfRecipe({ layers }: Recipe, { regions }: RegionContext, optics: Optics, ground: Ground): number {
-  const lit = regions[0]!.lit!;
-  const fields = fieldsOf(layers);
-  const values = Array.from({ length: sampledPlaces(lit) }, (_, place) => {
-    const there = Object.fromEntries(
-      fields.map((field) => [field, valueAtStep(field, sampledByte(lit, place, field), 256)]),
+  laws('of more than 15 mm reach from dark to light, as far as their family can', (made, { mm, form }) => {
+    const { recipe, context, optics, ground, family } = made;
+    if (mm < REACHED.fromMm || form === 'flat') return;
+    const range = rangeOnThing(recipe, context, optics, ground);
+    expect(range, recipe.effect).to.be.at.least(
+      Math.min(REACHED.range, 0.45 * rangeOf(family.pencils, optics, ground)),
     );
-    const passes = layers.flatMap((layer) => {
-      const share = shareInZone(layer.zone, there);
-      return share > 0.02 ? passesOf(layer, optics, share) : [];
-    });
-    return layPasses(ground, passes).lab[0];
-  }).sort((p, q) => p - q);
-  const cut = Math.floor(values.length / 50);
-  return values.at(-1 - cut)! - values[cut]!;
-}
+  });
+
+  laws('have no step in value where they pass softly, but for pencils too far apart or no room', (made, { mm }) => {
+    const { recipe, optics, ground } = made;
+    if (effectById(recipe.effect).jumps || mm < 3 || areFarApart(made)) return;
+    expect(largestSoftStep(recipe, optics, ground), recipe.effect).to.be.at.most(8.2);
+  });
+});

@@ -1,6 +1,5 @@
 import type { Plan, Thing } from '../../contracts/index.ts';
 import { ASSUMED_RATES, type Rates } from '../../core/bench/index.ts';
-import { leadOf } from '../../core/laydown/index.ts';
 import {
   type Recipe,
   compileRecipe,
@@ -10,10 +9,9 @@ import {
   pencilsOf,
   proposeEffect,
   withEdits,
-  withoutPlaceless,
 } from '../../core/recipe/index.ts';
 import { type LaidOn, RecipeContexts, type PencilsHere } from './recipe-contexts.ts';
-import { fillOnce } from './fill-once.ts';
+import { finishOnce } from './finish-once.ts';
 import { groundsOf } from './grounds.ts';
 import { type Hours, withinHours } from './hours.ts';
 import { groundFinder } from '../../core/render/index.ts';
@@ -43,7 +41,7 @@ export function deriveHours(
   const regions = regionsOfThings(plan, page.regions);
   const contexts = new RecipeContexts(plan, regions, formedThings(plan, page), pencils, on);
   const groundOf = groundFinder(on.paper, groundsOf(plan, page.seen));
-  const leads = new Map([...pencils].map(([pencil, each]) => [pencil, leadOf(on.trayPencil(each))]));
+  const declared = (pencil: string) => on.trayPencil(pencils.get(pencil)!);
   const hardest = plan.hours.gentle ? GENTLE : undefined;
   for (const thing of thingsOf(plan)) {
     const { id, family, school, edits } = thing;
@@ -53,9 +51,8 @@ export function deriveHours(
     const context = contexts.forThing(id);
     const compiled = compileRecipe(effectOf(thing, contexts), school ?? plan.school, family, context);
     const counted = countedForHand(plan.hours.gentle ? gentleRecipe(compiled) : compiled, on.paper.hand ?? {});
-    const placed = withoutPlaceless(counted, context.regions);
-    const filled = fillOnce(placed, context.regions, (pencil) => leads.get(pencil), groundOf(largest.id), hardest);
-    const recipe = withEdits(filled, edits ?? undefined);
+    const finished = finishOnce(counted, context, declared, groundOf(largest.id), hardest);
+    const recipe = withEdits(finished, edits ?? undefined);
     // A pencil that a person put in by hand may have left the tray since.
     recipes.set(id, { ...recipe, layers: recipe.layers.filter(({ pencil }) => pencils.has(pencil)) });
   }

@@ -5,6 +5,8 @@ import { type LayerDraft, fitted } from './fit.ts';
 
 /** Bands overlap by this share of their length on either side. */
 const OVERLAP = 0.35;
+/** No band at either end is narrower than this, as a share of the background: a narrower one would have no place. */
+const LEAST_BAND = 0.08;
 /** However near two pencils are in value, the passage between them is no shorter than this share of the background. */
 const LEAST_FADE = 0.12;
 /** A blend line moves by at most this share of a band to be hidden behind something in front. */
@@ -57,7 +59,9 @@ export const longGradientByStep: Effect = {
     const middles = values.map((value, k) =>
       last - first > 1 ? (value! - first) / (last - first) : k / Math.max(1, values.length - 1),
     );
-    const edges = middles.slice(1).map((middle, k) => Math.min(0.95, Math.max(0.05, (middle + middles[k]!) / 2)));
+    const edges = middles
+      .slice(1)
+      .map((middle, k) => Math.min(1 - LEAST_BAND, Math.max(LEAST_BAND, (middle + middles[k]!) / 2)));
     // A band fades over the way to the middles of those beside it, so that value changes evenly all the way.
     return inBands(family, context, edges, (k) => {
       const ways = [middles[k]! - (middles[k - 1] ?? NaN), (middles[k + 1] ?? NaN) - middles[k]!].filter(
