@@ -13,6 +13,8 @@ export interface LitRegion {
 
 /** A layer that covers less of its thing than this has no place on it. */
 const LEAST_PLACE = 0.02;
+/** ... but for the white of a highlight, which is small. */
+const LEAST_HIGHLIGHT = 0.002;
 
 /** Share of each region's area that a zone takes, 0..1. */
 export function coveredShares(zone: Zone, regions: readonly Pick<LitRegion, 'lit'>[]): number[] {
@@ -44,15 +46,15 @@ export function coveredMm2(
 
 /**
  * A recipe without the layers that would cover next to nothing of its thing as the light falls on it, saying which those
- * are. The white of a highlight stays, however small, and so does every layer where the light is not known.
+ * are. The white of a highlight stays though it is small, and so does every layer where the light is not known.
  */
 export function withoutPlaceless(recipe: Recipe, regions: readonly LitRegion[]): Recipe {
   if (regions.some(({ lit }) => !lit)) return recipe;
   const area = regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
   const covered = recipe.layers.map((layer) => coveredMm2(layer, regions) / area);
-  const most = Math.max(...covered);
+  const most = covered.indexOf(Math.max(...covered));
   const placed = recipe.layers.filter(
-    ({ role }, i) => role === 'white' || covered[i]! >= LEAST_PLACE || covered[i] === most,
+    ({ role }, i) => i === most || covered[i]! >= (role === 'white' ? LEAST_HIGHLIGHT : LEAST_PLACE),
   );
   const left = recipe.layers.filter((layer) => !placed.includes(layer));
   if (left.length === 0) return recipe;
