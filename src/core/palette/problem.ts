@@ -1,6 +1,7 @@
 import { type ColourWheel, wheelById } from '../colour/index.ts';
 import { type PencilOnPaper } from '../tray/index.ts';
 import { type Distance } from './distance.ts';
+import { withLikeParts } from './like-parts.ts';
 import { type FamilyBook } from './families.ts';
 import { Bodies, type Option, Ways } from './options.ts';
 import { type PageSummary, type PageThing } from './page.ts';
@@ -74,7 +75,8 @@ export function compileProblem(
   const greys = wishes.mood?.clear !== undefined && wishes.mood.clear !== null && wishes.mood.clear <= GREYS_FROM;
   const sky = page.things.find(({ kind }) => kind === 'sky')?.name ?? '';
   const ways = new Ways({ sky, book, wheel, hands, must, among, placeOf, bodies, greys });
-  const options = page.things.map((thing) => ways.of(thing, wishes.pinned?.[thing.id]));
+  const pinned = withLikeParts(wishes.pinned ?? {}, page.things);
+  const options = page.things.map((thing) => ways.of(thing, pinned[thing.id]));
   const area = page.things.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) || 1;
   const at = new Map(page.things.map(({ id }, i) => [id, i]));
   const borders = page.borders.flatMap(({ a, b, lengthMm }) => {

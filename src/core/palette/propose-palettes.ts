@@ -11,6 +11,7 @@ import { plotsFor } from './plots.ts';
 import { type Plot, type Problem, compileProblem } from './problem.ts';
 import { type Proposal, describe, named } from './proposal.ts';
 import { handsOf } from './schemes/index.ts';
+import { evenLikes } from './even-likes.ts';
 import { type Search, startSearch } from './search.ts';
 import { unmetBeforehand } from './unmet-wishes.ts';
 import { FREE_MOOD, type Wishes } from './wishes.ts';
@@ -143,6 +144,7 @@ export async function proposePalettes(
       );
     }
   }
+  for (const { problem, search } of played) search.best = evenLikes(problem, search.best);
   run.progress(1, 'done');
   const best = chosenFrom(played, count);
   const proposals = named(

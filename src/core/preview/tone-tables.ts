@@ -27,8 +27,12 @@ export interface ToneTable {
   drawn: Drawn;
 }
 
-/** A cast shadow is narrow and soft: so many shares of it are told apart, and what follows is laid on as many grounds. */
-const SHADOW_SHARES = 6;
+/**
+ * A cast shadow is narrow and soft: so many shares of it are told apart, and what follows is laid on as many grounds; in it
+ * every so many steps of the other field are worked out.
+ */
+const SHADOW_SHARES = 4;
+const SHADOW_EVERY = 3;
 
 /** What strokes that run some way look like in the grain; those that follow a shape or a point have a course of their own. */
 const BY_DIRECTION: Readonly<Partial<Record<Direction, Drawn>>> = { level: 'level', upright: 'upright' };
@@ -69,7 +73,8 @@ export function toneStack(
 ): ToneStack {
   const fields = fieldsOf(layers);
   const size = TONE_STEPS * (fields.length > 1 ? SECOND_STEPS : 1);
-  const shares = layers.map((layer) => sharesOf(layer, fields, every));
+  const shadowed = shadowedSteps(layers, fields, every);
+  const shares = layers.map((layer) => sharesOf(layer, fields, every, shadowed));
   const { grounds, states } = layAtPlaces(layers, size, shares, SHARES, optics, ground);
   const looks = new Array<Shade | undefined>(grounds.length);
   const tables = new Array<ToneTable | undefined>(states.length);
@@ -99,24 +104,42 @@ export function toneTables(...of: Parameters<typeof toneStack>): ToneTable[] {
 }
 
 /** Which of {@link SHARES} of a layer's pressure arrive at each step: a zone goes by each of its fields by itself. */
-function sharesOf({ zone }: Layer, [first, second]: readonly Field[], every: number): Uint16Array {
-  const spans = zone.and ? [zone, zone.and] : [zone];
-  const along = (field: Field | undefined, steps: number) => {
-    const shares = new Float64Array(field ? steps : 1).fill(1);
-    for (const span of spans) {
-      if (span.field !== field) continue;
-      for (let step = 0; step < steps; step++) {
-        const middle = Math.min(steps - 1, step - (step % every) + (every >> 1));
-        const share = shareInSpan(span, valueAtStep(field, middle, steps));
-        shares[step]! *= field === 'shadow' ? Math.round(SHADOW_SHARES * share) / SHADOW_SHARES : share;
-      }
-    }
-    return shares;
-  };
-  const [across, down] = [along(first, TONE_STEPS), along(second, SECOND_STEPS)];
+function sharesOf(layer: Layer, [first, second]: readonly Field[], every: number, shadowed: Uint8Array): Uint16Array {
+  const across = sharesAlong(layer, first, TONE_STEPS, every);
+  const acrossInShadow = sharesAlong(layer, first, TONE_STEPS, Math.max(every, SHADOW_EVERY));
+  const down = sharesAlong(layer, second, SECOND_STEPS, every);
   const shares = new Uint16Array(across.length * down.length);
   for (let step = 0; step < shares.length; step++) {
-    shares[step] = Math.round(SHARES * across[step % TONE_STEPS]! * down[Math.floor(step / TONE_STEPS)]!);
+    const row = Math.floor(step / TONE_STEPS);
+    const own = shadowed[row] ? acrossInShadow : across;
+    shares[step] = Math.round(SHARES * own[step % TONE_STEPS]! * down[row]!);
   }
   return shares;
+}
+
+/** The same by one field, 0..1. */
+function sharesAlong({ zone }: Layer, field: Field | undefined, steps: number, every: number): Float64Array {
+  const shares = new Float64Array(field ? steps : 1).fill(1);
+  for (const span of zone.and ? [zone, zone.and] : [zone]) {
+    if (span.field !== field) continue;
+    for (let step = 0; step < steps; step++) {
+      const middle = Math.min(steps - 1, step - (step % every) + (every >> 1));
+      const share = shareInSpan(span, valueAtStep(field, middle, steps));
+      shares[step]! *= field === 'shadow' ? Math.round(SHADOW_SHARES * share) / SHADOW_SHARES : share;
+    }
+  }
+  return shares;
+}
+
+/** At which steps of the second field something is laid for a cast shadow. */
+function shadowedSteps(layers: readonly Layer[], [, second]: readonly Field[], every: number): Uint8Array {
+  const shadowed = new Uint8Array(second ? SECOND_STEPS : 1);
+  if (second !== 'shadow') return shadowed;
+  for (const layer of layers) {
+    if (layer.zone.field !== 'shadow') continue;
+    sharesAlong(layer, second, SECOND_STEPS, every).forEach((share, step) => {
+      if (share > 0) shadowed[step] = 1;
+    });
+  }
+  return shadowed;
 }

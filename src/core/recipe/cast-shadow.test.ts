@@ -43,8 +43,11 @@ describe('a cast shadow', () => {
     expect(has(halfShaded(0.02))).to.equal(false);
     const unknown = { regions: [{ usableWidthMm: 20, areaMm2: 300 }], directLight: true };
     expect(compileRecipe('blend', 'base-coat-first', family, unknown).layers.some(isCast)).to.equal(false);
+  });
+
+  it('is laid in soft light too, where it lies close all round what casts it', () => {
     const soft = { ...halfShaded(), directLight: false };
-    expect(compileRecipe('blend', 'base-coat-first', family, soft).layers.some(isCast)).to.equal(false);
+    expect(compileRecipe('blend', 'base-coat-first', family, soft).layers.some(isCast)).to.equal(true);
   });
 
   it('is harder on a dark ground, where a soft pale one is not seen', () => {

@@ -15,9 +15,10 @@ const DARK_GROUND = 52;
 const FADES_ON_DARK = 0.25;
 
 /**
- * Layers with the shadow that falls on a thing before those of its own form, where a light from a side throws one there:
- * it is forgotten most. Its colour is the ground's own, deeper: the extra for deep shadow or the darkest of the family; on what
- * is pale in shadow too it is whispered.
+ * Layers with the shadow that falls on a thing before those of its own form, where light throws one there: away from it
+ * under a light from a side, close all round in soft light. It is forgotten most. Its colour is the ground's own, deeper: the
+ * extra for deep shadow or the darkest of the family; on what is pale in shadow too it is whispered. Where layers look at
+ * two fields already it is left to the shades of the form.
  */
 export function withCastShadow(
   { layers, notes }: EffectLayers,
@@ -25,7 +26,7 @@ export function withCastShadow(
   { pencils, depth }: Family,
   context: RegionContext,
 ): EffectLayers {
-  if (!context.directLight || context.regions.some(({ lit }) => !lit)) return { layers, notes };
+  if (context.regions.some(({ lit }) => !lit)) return { layers, notes };
   const { pale = false } = effectById(effectId);
   // On a dark ground a soft pale shadow is not seen: it is laid harder there, with a harder edge.
   const onDark = (context.labOf?.(bodyOf({ pencils }))?.[0] ?? 100) < DARK_GROUND;

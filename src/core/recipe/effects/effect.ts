@@ -29,10 +29,7 @@ export interface RegionContext {
   marks?: 'follow' | 'ignore';
   /** The glow that falls on it: how far that reaches, and a pencil of its colour. Default none. */
   glow?: { reachMm: number; pencil: string | null; warm: boolean };
-  /**
-   * Whether one light falls from a side, whose shadows are laid as layers of their own; in soft light they belong to the
-   * shades of the form. Default not.
-   */
+  /** Whether one light falls from a side, so that what turns away from it has a rim of reflected light. Default not. */
   directLight?: boolean;
   /** Whose colours it shows, in the order of its sources, with a pencil of each. Default none. */
   shown?: readonly { name: string; pencil: string | null }[];
