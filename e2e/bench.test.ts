@@ -133,7 +133,12 @@ describe('the bench', function () {
             const order = movedTo(plan.steps, plan.sittings, ids, sitting + 1).flatMap(({ steps }) => steps);
             const name = plan.things.find(({ id }) => id === thingId)!.name;
             const nth = things.slice(0, sitting).filter((before) => before.includes(thingId)).length;
-            return { name, sitting, nth, fits: validateSequence(plan.steps, order, plan.openThings).length === 0 };
+            return {
+              name,
+              sitting,
+              nth,
+              fits: validateSequence(plan.steps, order, plan.openThings, plan.alike).length === 0,
+            };
           }),
         )
         .reverse();
@@ -157,7 +162,7 @@ describe('the bench', function () {
       await page.getByText('Moved to another sitting.').waitFor();
       const after = (await bench()).plan!;
       expect(after.id).to.not.equal(before.id);
-      expect(validateSequence(after.steps, after.order, after.openThings)).to.deep.equal([]);
+      expect(validateSequence(after.steps, after.order, after.openThings, after.alike)).to.deep.equal([]);
       expect([...after.order].sort()).to.deep.equal([...before.order].sort());
       await page.getByRole('button', { name: 'Undo', exact: true }).click();
       await until('the order as it was', orderNow, (order) => order === before.order.join());
@@ -186,7 +191,7 @@ describe('the bench', function () {
       await until('another order', planNow, (id) => id !== before);
       const { plan } = await bench();
       expect(plan!.madeFor!.rules).to.include('behind-first');
-      expect(validateSequence(plan!.steps, plan!.order, plan!.openThings)).to.deep.equal([]);
+      expect(validateSequence(plan!.steps, plan!.order, plan!.openThings, plan!.alike)).to.deep.equal([]);
       if (plan!.leftOut.length > 0) {
         await page.getByRole('button', { name: 'Show which' }).click();
         await page.getByText(plan!.leftOut[0].sentence).waitFor();
@@ -360,7 +365,7 @@ describe('the bench', function () {
       const { plan } = await bench();
       const repair = plan!.steps.find(({ id }) => id === plan!.order[0])!;
       expect(repair.layerId).to.match(/^repair-/);
-      expect(validateSequence(plan!.steps, plan!.order, plan!.openThings)).to.deep.equal([]);
+      expect(validateSequence(plan!.steps, plan!.order, plan!.openThings, plan!.alike)).to.deep.equal([]);
       await pressAtTable(page, 'Space');
       await until(
         'the repair is done',

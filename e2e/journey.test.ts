@@ -251,7 +251,7 @@ describe('the way through the stages', () => {
       await putInOrder(page);
       await page.getByText(/^ordering steps/).waitFor({ state: 'hidden' });
       const { plan } = BenchState.parse(await stored('/sheets/ferry-steps/bench'));
-      expect(validateSequence(plan!.steps, plan!.order, plan!.openThings)).to.deep.equal([]);
+      expect(validateSequence(plan!.steps, plan!.order, plan!.openThings, plan!.alike)).to.deep.equal([]);
       const inTurn = plan!.steps.filter((step, i) => i === 0 || plan!.steps[i - 1].pencil !== step.pencil).length;
       // How many it saves in so much time is a matter of bench.test: this machine may be busy.
       expect(plan!.pickUps).to.be.at.most(inTurn);

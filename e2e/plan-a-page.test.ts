@@ -82,7 +82,7 @@ describe('planning a whole page', function () {
     const sheet = SheetState.parse(await stored(`/sheets/${sheetId()}`));
     expect(sheet.hasKey).to.equal(false);
     expect(plan!.things.length).to.be.above(8);
-    expect(validateSequence(plan!.steps, plan!.order, plan!.openThings)).to.deep.equal([]);
+    expect(validateSequence(plan!.steps, plan!.order, plan!.openThings, plan!.alike)).to.deep.equal([]);
     expect(ownErrors()).to.deep.equal([]);
   });
 

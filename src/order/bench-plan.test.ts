@@ -129,7 +129,7 @@ describe('an order that was agreed', () => {
         const again = NewBenchPlan.parse(benchPlanWithSittings('plan-two', order, order.sittings, done));
         expect(again.order).to.deep.equal(order.order.slice(count));
         expect(again.sittings.flatMap(({ steps }) => steps)).to.deep.equal(again.order);
-        expect(validateSequence(again.steps, again.order, again.openThings)).to.deep.equal([]);
+        expect(validateSequence(again.steps, again.order, again.openThings, again.alike)).to.deep.equal([]);
       }),
     );
   });

@@ -111,7 +111,7 @@ export function benchPlanFrom(
   { steps, leftOut, rates = ASSUMED_RATES }: RuledSteps & { rates?: Rates },
   order: Pick<
     Sequence,
-    'order' | 'sittings' | 'pickUps' | 'minutes' | 'lowerBound' | 'sharpenings' | 'smearCm2' | 'mostOpen'
+    'order' | 'alike' | 'sittings' | 'pickUps' | 'minutes' | 'lowerBound' | 'sharpenings' | 'smearCm2' | 'mostOpen'
   >,
   pencilById: ReadonlyMap<string, Pick<Pencil, 'id' | 'code' | 'name' | 'ownName' | 'colour'>>,
 ): NewBenchPlan {
@@ -123,6 +123,7 @@ export function benchPlanFrom(
     planRevision: sheet.revision,
     model: MODEL,
     openThings: Math.max(sheet.plan.bench.openThings, mostOpen),
+    alike: order.alike.map((things) => [...things]),
     steps: steps.map((step) => ({ ...step, regionIds: [...step.regionIds], after: [...step.after] })),
     order: [...order.order],
     sittings: order.sittings.map((sitting) => ({ steps: [...sitting.steps], minutes: sitting.minutes })),

@@ -131,7 +131,7 @@ describe('an order as it is stored', () => {
     const stored = NewBenchPlan.parse(
       benchPlanFrom('plan-one', { plan, revision: 3 }, { steps, leftOut: [] }, order, byId),
     );
-    expect(validateSequence(stored.steps, stored.order, 2)).to.deep.equal([]);
+    expect(validateSequence(stored.steps, stored.order, 2, stored.alike)).to.deep.equal([]);
     expect(stored.planRevision).to.equal(3);
     expect(stored.pencils.map(({ name }) => name)).to.have.members(['lead K1', 'bell', 'lead K3']);
     expect(stored.things.map(({ name }) => name)).to.deep.equal(['Lanterns', 'Sky']);

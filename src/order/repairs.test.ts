@@ -104,8 +104,8 @@ describe('repairs of mistakes', () => {
       ...repair('over the line', 'rope-1', { tool: 'opaque-pen', when: 'last' }),
     ];
     const steps = stepsOf(withMade([...repairs, ...repair('over the line', 'lantern-2')]));
-    const { order, mostOpen } = await sequence(steps, { maxIterations: 3 });
-    expect(validateSequence(steps, order, Math.max(4, mostOpen))).to.deep.equal([]);
+    const { order, alike, mostOpen } = await sequence(steps, { maxIterations: 3 });
+    expect(validateSequence(steps, order, Math.max(4, mostOpen), alike)).to.deep.equal([]);
     expect(order[0]).to.equal(`lantern-1/${repairs[0].id}`);
     expect(order[1]).to.match(/^lantern-2\/repair-/);
     const rope = order.filter((id) => id.startsWith('rope-1/'));
@@ -159,8 +159,8 @@ describe('repairs of mistakes', () => {
         async (all, openThings) => {
           const repairs = all.flatMap(([kind, thingId, when]) => repair(kind, thingId, { when }));
           const steps = stepsOf(withMade(repairs));
-          const { order, mostOpen } = await sequence(steps, { openThings, maxIterations: 1 });
-          expect(validateSequence(steps, order, Math.max(openThings, mostOpen))).to.deep.equal([]);
+          const { order, alike, mostOpen } = await sequence(steps, { openThings, maxIterations: 1 });
+          expect(validateSequence(steps, order, Math.max(openThings, mostOpen), alike)).to.deep.equal([]);
           const next = repairs.filter(({ when }) => when === 'next').map(({ thingId, id }) => `${thingId}/${id}`);
           const first = order.slice(0, next.length);
           // Before all that is left, thing by thing, on each as they were decided.

@@ -29,7 +29,7 @@ export interface AcrossThePage {
 export async function acrossThePage(
   whole: Problem,
   random: () => number,
-  pause: () => Promise<void>,
+  pause: () => Promise<unknown>,
 ): Promise<AcrossThePage | null> {
   const start = new Uint16Array(whole.chains.length);
   const end = Uint16Array.from(whole.chains, (chain) => chain.length);
@@ -80,7 +80,7 @@ interface BeamOptions {
   random: () => number;
   /** No more runs than this. */
   most: number;
-  pause: () => Promise<void>;
+  pause: () => Promise<unknown>;
 }
 
 interface State {

@@ -3,24 +3,8 @@ import fc from 'fast-check';
 import { CancelledError, quietRun } from '../run/index.ts';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
 import { cutSittings } from './cut-sittings.ts';
+import { step } from './test/made-up.ts';
 import { type Step, makeSteps, minutesFor, priceOfOpen, sequence, validateSequence } from './index.ts';
-
-const step = (thingId: string, layerId: string, pencil: string, after: string[] = [], minutes = 2): Step => ({
-  id: `${thingId}/${layerId}`,
-  thingId,
-  layerId,
-  pencil,
-  after,
-  minutes,
-  regionIds: [1],
-  pressure: 'light',
-  passes: 1,
-  stroke: 'small circles',
-  point: 'normal',
-  purpose: 'Test.',
-  value: 50,
-  zone: { field: 'tone', from: 0, to: 1, softnessMm: 0, overMm: 2 },
-});
 
 /** A page of things, each a chain of layers with pencils from a small set. */
 const page = fc
@@ -28,13 +12,9 @@ const page = fc
   .map((things) =>
     things.flatMap((pencils, t) =>
       pencils.map((pencil, l) =>
-        step(
-          `thing${t}`,
-          `layer${l}`,
-          `p${pencil}`,
-          l > 0 ? [`thing${t}/layer${l - 1}`] : [],
-          1 + ((t * 7 + l * 3) % 9),
-        ),
+        step(`thing${t}`, `layer${l}`, `p${pencil}`, l > 0 ? [`thing${t}/layer${l - 1}`] : [], {
+          minutes: 1 + ((t * 7 + l * 3) % 9),
+        }),
       ),
     ),
   );
@@ -118,8 +98,8 @@ describe('the order of steps', () => {
   it('is valid for every page and every number of open things', async () => {
     await fc.assert(
       fc.asyncProperty(page, fc.integer({ min: 1, max: 6 }), async (steps, openThings) => {
-        const { order } = await sequence(steps, { openThings, maxIterations: 8 });
-        expect(validateSequence(steps, order, openThings)).to.deep.equal([]);
+        const { order, alike } = await sequence(steps, { openThings, maxIterations: 8 });
+        expect(validateSequence(steps, order, openThings, alike)).to.deep.equal([]);
       }),
     );
   });
@@ -184,8 +164,8 @@ describe('the order of steps', () => {
   it('keeps to what steps need of other things, and opens more than wished only where all that are open wait', async () => {
     await fc.assert(
       fc.asyncProperty(waiting, fc.integer({ min: 1, max: 8 }), async (steps, openThings) => {
-        const { order, beyondLimit } = await sequence(steps, { openThings, maxIterations: 4 });
-        const faults = validateSequence(steps, order, openThings);
+        const { order, alike, beyondLimit } = await sequence(steps, { openThings, maxIterations: 4 });
+        const faults = validateSequence(steps, order, openThings, alike);
         expect(faults.filter((fault) => !fault.includes('things are open'))).to.deep.equal([]);
         if (beyondLimit === 0) expect(faults).to.deep.equal([]);
       }),
@@ -203,8 +183,8 @@ describe('the order of steps', () => {
     let clock = 0;
     const run = { cancelled: () => false, progress: () => undefined, now: () => (clock += 1) };
     const steps = fc.sample(page, { seed: 5, numRuns: 40 }).reduce((a, b) => (b.length > a.length ? b : a));
-    const { order } = await sequence(steps, { openThings: 2, deadlineMs: 0 }, run);
-    expect(validateSequence(steps, order, 2)).to.deep.equal([]);
+    const { order, alike } = await sequence(steps, { openThings: 2, deadlineMs: 0 }, run);
+    expect(validateSequence(steps, order, 2, alike)).to.deep.equal([]);
   });
 
   it('ends as soon as it is cancelled, wherever it is', async () => {
@@ -224,15 +204,18 @@ describe('the order of steps', () => {
       step(thing, 'base', 'light'),
       step(thing, 'shadow', 'dark', [`${thing}/base`]),
     ]);
-    expect((await sequence(steps)).pickUps).to.equal(2);
-    expect((await sequence(steps, { openThings: 1 })).pickUps).to.be.above(2);
+    for (const openThings of [1, 4]) {
+      const { pickUps, mostOpen, alike } = await sequence(steps, { openThings });
+      expect([pickUps, mostOpen]).to.deep.equal([2, 1]);
+      expect(alike).to.deep.equal([['a', 'b', 'c']]);
+    }
   });
 
   it('is as good where one thing has hundreds of steps: a sky that is laid place by place', async () => {
     const sky = Array.from({ length: 600 }, (_, i) => step('sky', `l${i}`, 'blue', i > 0 ? [`sky/l${i - 1}`] : []));
     const sea = [step('sea', 'under', 'green'), step('sea', 'over', 'blue', ['sea/under'])];
-    const { order, pickUps, lowerBound } = await sequence([...sky, ...sea], { maxIterations: 2 });
-    expect(validateSequence([...sky, ...sea], order, 4)).to.deep.equal([]);
+    const { order, alike, pickUps, lowerBound } = await sequence([...sky, ...sea], { maxIterations: 2 });
+    expect(validateSequence([...sky, ...sea], order, 4, alike)).to.deep.equal([]);
     expect([pickUps, lowerBound]).to.deep.equal([2, 2]);
   });
 
@@ -241,17 +224,27 @@ describe('the order of steps', () => {
     expect(await sequence(steps, { seed: 9 })).to.deep.equal(await sequence(steps, { seed: 9 }));
   });
 
-  it('falls into sittings that hold every step once, cut where the pencil changes', async () => {
+  it('falls into sittings that hold every step once, and tells what each takes with the waiting in it', async () => {
     await fc.assert(
       fc.asyncProperty(page, async (steps) => {
         const { order, sittings } = await sequence(steps, { sittingMinutes: 10, maxIterations: 4 });
         expect(sittings.flatMap((sitting) => sitting.steps)).to.deep.equal(order);
-        const pencilOf = new Map(steps.map((each) => [each.id, each.pencil]));
-        for (let i = 1; i < sittings.length; i++) {
-          expect(pencilOf.get(sittings[i].steps[0])).to.not.equal(pencilOf.get(sittings[i - 1].steps.at(-1)!));
-        }
+        const laid = steps.reduce((sum, { minutes }) => sum + minutes, 0);
+        expect(sittings.reduce((sum, { minutes }) => sum + minutes, 0)).to.be.at.least(laid);
       }),
     );
+  });
+
+  it('waits for what dries within a sitting, not over a break, and cuts gladly where the pencil changes', () => {
+    const wash = step('sky', 'wash', 'blue', [], { minutes: 4, dryMinutes: 20 });
+    const over = step('sky', 'over', 'blue', ['sky/wash'], { minutes: 4 });
+    expect(cutSittings([wash, over], 60)[0].minutes).to.be.closeTo(28.2, 0.01);
+    expect(cutSittings([wash, over], 5).map(({ minutes }) => Math.round(minutes))).to.deep.equal([4, 4]);
+    const long = [1, 2, 3, 4].map((k) => step('hull', `l${k}`, k < 3 ? 'red' : 'brown', [], { minutes: 5 }));
+    expect(cutSittings(long, 11).map(({ steps }) => steps.length)).to.deep.equal([2, 2]);
+    // What would take a whole evening with one pencil is parted all the same.
+    const panes = Array.from({ length: 12 }, (_, k) => step(`pane${k}`, 'l', 'grey', [], { minutes: 8 }));
+    for (const { minutes } of cutSittings(panes, 32)) expect(minutes).to.be.within(24, 40);
   });
 
   it('falls into sittings near the wished length: no other cuts come nearer with as little left half done', () => {
@@ -265,14 +258,19 @@ describe('the order of steps', () => {
       ).size;
     fc.assert(
       fc.property(page, (whole) => {
-        const steps = whole.slice(0, 12);
-        const cuts = steps.flatMap((each, i) => (i > 0 && steps[i - 1].pencil !== each.pencil ? [i] : []));
+        const steps = whole.slice(0, 9);
+        const cuts = steps.flatMap((_, i) => (i > 0 ? [i] : []));
+        const goesOn = (at: number) => steps[at - 1].pencil === steps[at].pencil;
         const costOf = (at: readonly number[]) => {
           const ends = [...at, steps.length];
           return ends.reduce((sum, end, k) => {
             const off = minutesOf(steps.slice(k > 0 ? ends[k - 1] : 0, end)) - 10;
             const last = k === ends.length - 1;
-            return sum + (last && off < 0 ? 0 : off ** 2 / 10) + (last ? 0 : 0.7 * halfDone(steps, end));
+            return (
+              sum +
+              (last && off < 0 ? 0 : off ** 2 / 10) +
+              (last ? 0 : 0.7 * halfDone(steps, end) + (goesOn(end) ? 2.5 : 0))
+            );
           }, 0);
         };
         const sittings = cutSittings(steps, 10);

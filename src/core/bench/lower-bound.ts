@@ -13,7 +13,7 @@ const MOST_STATES = 10_000;
  * is given up. Since no pencil is in two groups, they add up.
  * @param pause lets others come to their turn; is called often
  */
-export async function lowerBound(problem: Problem, pause: () => Promise<void>): Promise<number> {
+export async function lowerBound(problem: Problem, pause: () => Promise<unknown>): Promise<number> {
   let sum = 0;
   for (const group of groupsOf(problem)) sum += await fewestOf(withOnly(problem, group), pause);
   return sum;
@@ -62,7 +62,7 @@ function withOnly({ chains, pencil, pencils, thing, place }: Problem, group: Rea
   };
 }
 
-async function fewestOf(problem: Problem, pause: () => Promise<void>): Promise<number> {
+async function fewestOf(problem: Problem, pause: () => Promise<unknown>): Promise<number> {
   const start = new Uint16Array(problem.chains.length);
   const end = Uint16Array.from(problem.chains, ({ length }) => length);
   const stretch = new Subproblem(problem, [...problem.chains.keys()], start, end);

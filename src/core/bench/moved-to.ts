@@ -1,7 +1,7 @@
 import { type Costs, USUAL_COSTS } from './costs.ts';
 import type { Sitting, Step } from './schemas.ts';
 import { Points } from './points.ts';
-import { inHand } from './step.ts';
+import { SittingClock } from './sitting-clock.ts';
 
 /**
  * Sittings with some steps moved to another one: to its end from a later one, to its beginning from an earlier one. They
@@ -39,11 +39,10 @@ export function movedTo(
     }));
 }
 
-/** Minutes that a sitting takes with its pick-ups; points are taken to be fresh. */
-function minutesAt(steps: readonly Step[], { pickUpSeconds, sharpenSeconds }: Costs): number {
+/** Minutes that a sitting takes; points are taken to be fresh. */
+function minutesAt(steps: readonly Step[], costs: Costs): number {
   const points = new Points();
-  return steps.reduce((sum, step, i) => {
-    const pickUp = i === 0 || inHand(steps[i - 1]!) !== inHand(step) ? pickUpSeconds : 0;
-    return sum + step.minutes + (pickUp + (points.lay(step) ? sharpenSeconds : 0)) / 60;
-  }, 0);
+  const clock = new SittingClock(costs);
+  for (const step of steps) clock.lay(step, points.lay(step));
+  return clock.minutes;
 }

@@ -28,7 +28,7 @@ export class OpeningAnnealer {
    * @param round from 0: the later, the less it goes on with what is worse
    * @param pause lets others come to their turn; is called often
    */
-  async improve(round: number, pause: () => Promise<void>): Promise<void> {
+  async improve(round: number, pause: () => Promise<unknown>): Promise<void> {
     const warmth = WARMTH / (1 + round / COOLS_IN_ROUNDS);
     for (let i = 0; i < TRIES; i++) {
       await pause();

@@ -74,7 +74,7 @@ describe('orders that mind all of it', () => {
         for (const { order, cost } of [few, many, wider]) {
           expect(overheadOf(order.map((id) => stepOf.get(id)!)).cost).to.be.closeTo(cost, 1e-6);
         }
-        expect(validateSequence(steps, many.order, openThings)).to.deep.equal([]);
+        expect(validateSequence(steps, many.order, openThings, many.alike)).to.deep.equal([]);
         expect(many.cost).to.be.at.most(few.cost + 1e-9);
         expect(wider.cost).to.be.at.most(few.cost + 1e-9);
       }),

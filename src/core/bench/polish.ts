@@ -55,7 +55,7 @@ export class Polish {
     this.best = this.#now = better ? decoded : asFound;
   }
 
-  async improve(pause: () => Promise<void>): Promise<void> {
+  async improve(pause: () => Promise<unknown>): Promise<void> {
     const warmth = WARMTH / (1 + this.#round++ / COOLS_IN_ROUNDS);
     for (let i = 0; i < TRIES; i++) {
       await pause();

@@ -4,8 +4,9 @@ import { type AcrossThePage, acrossThePage } from './across-the-page.ts';
 import { type Costs, type Handedness, USUAL_COSTS } from './costs.ts';
 import { cutSittings } from './cut-sittings.ts';
 import type { Sitting, Step } from './schemas.ts';
+import { byPlace, joinedSteps, likeThings } from './like-things.ts';
 import { type Opened, TOO_MANY, byLikeness, costOf, decodeOpeningOrder } from './few-open.ts';
-import { OpeningAnnealer } from './opening-annealer.ts';
+import { OpeningSearch } from './opening-search.ts';
 import { lowerBound } from './lower-bound.ts';
 import { type Overhead, Pricing } from './overhead.ts';
 import { Polish } from './polish.ts';
@@ -40,6 +41,8 @@ export interface Sequence extends Overhead {
   beyondLimit: number;
   /** The most things that are ever open; more than wished only where some had to be. */
   mostOpen: number;
+  /** Sets of like things, by id: they are laid together, and open as one. */
+  alike: readonly (readonly string[])[];
 }
 
 /** How long others wait for their turn at most, ms. */
@@ -66,41 +69,59 @@ export async function sequence(
   const checkpoint = checkpoints(run);
   const ends = run.now() + deadlineMs;
   await checkpoint(0, 'ordering steps');
-  const problem = problemOf(steps);
-  const pricing = new Pricing(steps, costs, hand);
+  const whole = problemOf(steps);
+  const wholePricing = new Pricing(steps, costs, hand);
+  const sets = likeThings(steps, openThings === 1);
+  const { steps: joined, standsFor } = joinedSteps(steps, sets);
+  const problem = problemOf(joined);
+  const pricing = new Pricing(joined, costs, hand);
+  const numberOf = new Map(steps.map(({ id }, i) => [id, i]));
+  /** An order of joined steps with each of those that they stand for, priced as it is done. */
+  const apart = (order: readonly number[], beyond: number): Found => {
+    const laid: Step[] = [];
+    for (const i of order) laid.push(...byPlace(standsFor.get(joined[i]!.id)!, laid.at(-1)));
+    const numbers = laid.map(({ id }) => numberOf.get(id)!);
+    return { steps: numbers, joined: order, overhead: wholePricing.of(numbers), beyond };
+  };
   const things = problem.chains.length;
   const unlimited = openThings >= things;
   // The wished number first, since that mostly comes out best; all smaller ones after it.
   const limits = [
     ...(unlimited ? [things] : []),
-    ...LIMITS.filter((limit) => limit <= openThings && limit < things).reverse(),
+    ...LIMITS.filter((limit) => limit <= openThings && limit < things && (limit > 1 || openThings === 1)).reverse(),
   ];
   const rounds = maxIterations * (limits.length + Number(unlimited));
-  const alike = byLikeness(problem);
-  const first = decodeOpeningOrder(problem, alike, 1, null);
-  let best: Found = { steps: first.steps, overhead: pricing.of(first.steps), beyond: first.beyond };
+  const byKind = byLikeness(problem);
+  const first = decodeOpeningOrder(problem, byKind, 1, null);
+  let best = apart(first.steps, first.beyond);
   let round = 0;
   const tell = () =>
     checkpoint(Math.min(1, round / rounds), `ordering steps: ${best.overhead.pickUps} pick-ups so far`);
   let told = run.now();
-  /** Within a round others come to their turn now and then. */
+  /** Within a round others come to their turn now and then. Tells whether there is no more time. */
   const pause = async () => {
-    if (run.now() - told < PAUSE_MS) return;
+    if (run.now() - told < PAUSE_MS) return false;
     await tell();
     told = run.now();
+    return told >= ends;
   };
   // There is an order by now, though not a good one.
   await tell();
-  const bound = await lowerBound(problem, pause);
+  const bound = await lowerBound(whole, pause);
   /** Keeps the cheaper of two orders; tells whether the search goes on. */
-  const goesOn = async (found: Found) => {
-    if (priceOf(found) < priceOf(best)) best = found;
+  const looked = new Set<Polished>();
+  const goesOn = async (found: Polished) => {
+    if (!looked.has(found)) {
+      looked.add(found);
+      const laid = apart(found.steps, found.beyond);
+      if (priceOf(laid) < priceOf(best)) best = laid;
+    }
     round++;
     await tell();
     return run.now() < ends && (best.overhead.cost > bound * costs.pickUpSeconds || best.beyond > 0);
   };
   const polisher = (limit: number) =>
-    new Polisher(problem, steps, pricing, limit, seededRandom(seed + limit + 1000), pause);
+    new Polisher(problem, joined, pricing, limit, seededRandom(seed + limit + 1000), pause);
   const search = unlimited ? await acrossThePage(problem, seededRandom(seed), pause) : null;
   const acrossPolisher = polisher(things);
   let laid = search && laidOut(problem, search);
@@ -111,7 +132,7 @@ export async function sequence(
   }
   for (const limit of limits) {
     // Each begins anew, so that more rounds only go on where fewer stopped.
-    const opening = new OpeningAnnealer(problem, alike, limit, seededRandom(seed + limit));
+    const opening = new OpeningSearch(problem, byKind, limit, seededRandom(seed + limit));
     const own = polisher(limit);
     let more = await goesOn(await own.polish(opening.best));
     for (let i = 0; more && i < maxIterations; i++) {
@@ -120,8 +141,16 @@ export async function sequence(
     }
     if (run.now() >= ends) break;
   }
+  // With one thing at a time fewer are alike: what that comes to is allowed as well.
+  if (openThings > 1 && run.now() < ends) {
+    const left = { ...options, openThings: 1, deadlineMs: ends - run.now() };
+    const alone = await sequence(steps, left, { ...run, progress: () => undefined });
+    if (alone.cost + TOO_MANY * alone.beyondLimit < priceOf(best)) return alone;
+  }
   const order = best.steps.map((step) => steps[step]!);
-  const sittings = cutSittings(order, sittingMinutes, costs);
+  const alike = sets.flatMap(({ places }) => (places.size > 1 ? [[...places.keys()]] : []));
+  const setOf = new Map(alike.flatMap((things) => things.map((thing) => [thing, things[0]!] as const)));
+  const sittings = cutSittings(order, sittingMinutes, costs, (thing) => setOf.get(thing) ?? thing);
   return {
     ...best.overhead,
     order: order.map(({ id }) => id),
@@ -129,19 +158,25 @@ export async function sequence(
     minutes: sittings.reduce((sum, sitting) => sum + sitting.minutes, 0),
     lowerBound: bound,
     beyondLimit: best.beyond,
-    mostOpen: mostOpenIn(problem, best.steps),
+    mostOpen: mostOpenIn(problem, best.joined),
+    alike,
   };
 }
 
-/** An order with what it costs. */
-interface Found {
+/** An order of joined steps with what it costs. */
+interface Polished {
   steps: readonly number[];
   overhead: Overhead;
   /** How often more things than wished are opened. */
   beyond: number;
 }
 
-function priceOf({ overhead, beyond }: Found): number {
+/** An order of all steps, and of the joined ones that it comes from. */
+interface Found extends Polished {
+  joined: readonly number[];
+}
+
+function priceOf({ overhead, beyond }: Polished): number {
   return overhead.cost + TOO_MANY * beyond;
 }
 
@@ -157,11 +192,11 @@ const PATIENCE = 0.3;
  */
 class Polisher {
   readonly #polish: (order: readonly number[]) => Polish;
-  readonly #pause: () => Promise<void>;
+  readonly #pause: () => Promise<unknown>;
   readonly #patience: number;
   /** The order that is polished, and for how many rounds nothing better than it was brought. */
   #under: { from: Opened; polish: Polish; waited: number } | null = null;
-  #best: Found | null = null;
+  #best: Polished | null = null;
 
   constructor(
     problem: Problem,
@@ -169,7 +204,7 @@ class Polisher {
     pricing: Pricing,
     limit: number,
     random: () => number,
-    pause: () => Promise<void>,
+    pause: () => Promise<unknown>,
   ) {
     this.#polish = (order) => new Polish(problem, steps, pricing, order, limit, random);
     this.#pause = pause;
@@ -177,7 +212,7 @@ class Polisher {
   }
 
   /** @returns the cheapest order so far of all that were brought */
-  async polish(found: Opened): Promise<Found> {
+  async polish(found: Opened): Promise<Polished> {
     if (!this.#under || costOf(found) < costOf(this.#under.from)) {
       this.#under = { from: found, polish: this.#polish(found.steps), waited: 0 };
     } else if (++this.#under.waited < this.#patience) return this.#best!;

@@ -98,7 +98,7 @@ function entryOf({ seq: _seq, startedAt, finishedAt, ...row }: LogRow): LogEntry
  * @throws Refused when the order breaks a rule, with the first fault
  */
 export async function storeBenchPlan(db: Database, sheetId: string, plan: NewBenchPlan): Promise<BenchState> {
-  const [fault] = validateSequence(plan.steps, plan.order, plan.openThings);
+  const [fault] = validateSequence(plan.steps, plan.order, plan.openThings, plan.alike);
   const inSittings = plan.sittings.flatMap(({ steps }) => steps);
   if (inSittings.join() !== plan.order.join()) {
     throw new Refused(422, 'The sittings do not hold the steps of this order, each once and in turn.');

@@ -49,7 +49,7 @@ export function StepList({ bench, benchPlan }: { bench: BenchState; benchPlan: B
     );
     const sittings = movedTo(benchPlan.steps, benchPlan.sittings, ids, to, costsAt(benchPlan));
     const order = sittings.flatMap(({ steps }) => steps);
-    const [fault] = validateSequence(benchPlan.steps, order, benchPlan.openThings);
+    const [fault] = validateSequence(benchPlan.steps, order, benchPlan.openThings, benchPlan.alike);
     return { sittings, fault: fault && faultInWords(fault, benchPlan) };
   };
   const put = async (sittings: readonly Sitting[]) => {
