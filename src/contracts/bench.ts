@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { HANDS, USUAL_COSTS } from '../core/bench/index.ts';
-import { LeftOut, Sitting, Step, StepId } from '../core/bench/schemas.ts';
+import { LeftOut, OpenThings, Sitting, Step, StepId } from '../core/bench/schemas.ts';
 import { RegionId } from '../core/lineart/schemas.ts';
 import { Id } from '../core/primitives/schemas.ts';
 import { Time } from './primitives.ts';
@@ -45,7 +45,7 @@ export const NewBenchPlan = z.object({
   /** What was wished when it was made; null in older plans. */
   madeFor: z
     .object({
-      openThings: z.int(),
+      openThings: OpenThings,
       sittingMinutes: z.number(),
       hand: z.enum(HANDS),
       rules: z.array(z.string()).readonly(),

@@ -41,6 +41,18 @@ describe('the plan of a sheet', () => {
     expect(plan.bench.openThings).to.equal(4);
   });
 
+  it('lets any number of things be open as a value of its own; 50, as it was said once, is that', () => {
+    const withOpen = (openThings: unknown) => {
+      const plan = emptyPlan(page);
+      return Plan.safeParse({ ...plan, bench: { ...plan.bench, openThings } });
+    };
+    expect(withOpen('any').data!.bench.openThings).to.equal('any');
+    expect(withOpen(50).data!.bench.openThings).to.equal('any');
+    expect(openLimit(withOpen(8).data!.bench.openThings)).to.equal(8);
+    expect(openLimit('any')).to.equal(Infinity);
+    for (const none of [0, -1, 2.5, 51, 'all', null]) expect(withOpen(none).success).to.equal(false);
+  });
+
   it('comes back from storage as it went in', () => {
     const thing = fc.record({
       id,

@@ -1,5 +1,5 @@
 /** contracts: what is stored or crosses a border, as Zod schemas and the types inferred from them; what core computes with is core's. */
-export { RepairOfThing, Step } from '../core/bench/schemas.ts';
+export { OpenThings, RepairOfThing, Step } from '../core/bench/schemas.ts';
 export { PatchKind, SwatchGround } from '../core/laydown/schemas.ts';
 export { Light, MainLight } from '../core/light/schemas.ts';
 export { Mend, SegmentationOptions } from '../core/lineart/schemas.ts';

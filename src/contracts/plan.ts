@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { HANDS, USUAL_RULES } from '../core/bench/index.ts';
-import { RepairOfThing } from '../core/bench/schemas.ts';
+import { OpenThings, RepairOfThing } from '../core/bench/schemas.ts';
 import { Light, MainLight } from '../core/light/schemas.ts';
 import { RegionId, SegmentationOptions } from '../core/lineart/schemas.ts';
 import { FREE_MOOD, USUAL_SHARES } from '../core/palette/index.ts';
@@ -214,7 +214,7 @@ export const Plan = z.strictObject({
   /** The school of all things that have none of their own. */
   school: z.string().max(40),
   bench: z.object({
-    openThings: z.int().min(1).max(50),
+    openThings: OpenThings,
     sittingMinutes: z.number().min(10, 'A sitting is 10 minutes at least.').max(90, 'A sitting is 90 minutes at most.'),
     hand: z.enum(HANDS),
     /** Rules of craft that are kept, by id, the one that weighs most first. */

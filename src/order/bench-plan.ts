@@ -6,6 +6,7 @@ import {
   type Sequence,
   type Step,
   makeSteps,
+  openLimit,
   ruledSteps,
   withRepairs,
 } from '../core/bench/index.ts';
@@ -122,7 +123,7 @@ export function benchPlanFrom(
     id,
     planRevision: sheet.revision,
     model: MODEL,
-    openThings: Math.max(sheet.plan.bench.openThings, mostOpen),
+    openThings: Math.min(things.size, Math.max(openLimit(sheet.plan.bench.openThings), mostOpen)),
     alike: order.alike.map((things) => [...things]),
     steps: steps.map((step) => ({ ...step, regionIds: [...step.regionIds], after: [...step.after] })),
     order: [...order.order],

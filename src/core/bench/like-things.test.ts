@@ -7,7 +7,7 @@ import { placedPage, step } from './test/made-up.ts';
 const strand = (name: string, pencils: string, facts: Parameters<typeof step>[4] = {}) =>
   [...pencils].map((pencil, k) => step(name, `l${k}`, pencil, k > 0 ? [`${name}/l${k - 1}`] : [], facts));
 const namesOf = (steps: Parameters<typeof likeThings>[0], wholeThings = false) =>
-  likeThings(steps, wholeThings).map(({ places }) => [...places.keys()].sort().join());
+  likeThings(steps, wholeThings).sets.map(({ places }) => [...places.keys()].sort().join());
 
 describe('like things', () => {
   it('want the same in hand one after the other, some perhaps with more in between', () => {
@@ -36,10 +36,24 @@ describe('like things', () => {
     expect(() => likeThings(circle)).to.throw(RangeError, 'wait for each other');
   });
 
+  it('are laid part by part where two layers wait for parts of each other', async () => {
+    const [a1, a2] = [step('a', 'l~1', 'p'), step('a', 'l~2', 'p', ['a/l~1'])].map((each) => ({
+      ...each,
+      layerId: 'l',
+    }));
+    const [b1, b2] = [step('b', 'l~1', 'q'), step('b', 'l~2', 'q', ['b/l~1'])].map((each) => ({
+      ...each,
+      layerId: 'l',
+    }));
+    const steps = [a1, { ...a2, after: ['a/l~1', 'b/l~1'] }, b1, { ...b2, after: ['b/l~1', 'a/l~2'] }];
+    const { order, alike } = await sequence(steps, { maxIterations: 2 });
+    expect(validateSequence(steps, order, 4, alike)).to.deep.equal([]);
+  });
+
   it('keep areas, minutes and what each step waits for when they are joined', () => {
     fc.assert(
       fc.property(placedPage, (steps) => {
-        const { steps: joined, standsFor } = joinedSteps(steps, likeThings(steps));
+        const { steps: joined, standsFor } = joinedSteps(likeThings(steps));
         const sum = (of: typeof steps, each: (one: (typeof steps)[number]) => number) =>
           of.reduce((all, one) => all + each(one), 0);
         expect(sum(joined, ({ minutes }) => minutes)).to.be.closeTo(
@@ -68,7 +82,7 @@ describe('like things', () => {
       step('a', '1', 'p', [], at(0)),
       step('b', '1', 'p', [], { ...at(150), point: 'sharp' }),
       step('c', '1', 'p', [], at(120)),
-      step('e', '1', 'p', [], { ...at(100), pressure: 'firm' }),
+      step('e', '1', 'p', [], { ...at(10), pressure: 'firm' }),
       step('f', '1', 'p', [], at(60)),
     ];
     expect(byPlace(steps).map(({ thingId }) => thingId)).to.deep.equal(['b', 'c', 'f', 'a', 'e']);

@@ -21,17 +21,10 @@ const TRIED = 3;
  * only things that want the very same are alike
  * @throws RangeError when steps wait for each other or for one that is not there
  */
-export function likeThings(steps: readonly Step[], wholeThings = false): LikeThings[] {
-  const layers = layersOf(steps);
-  const waits = waitsOf(steps, layers);
-  const longestFirst = [...layers].sort(([, p], [, q]) => q.length - p.length);
-  /** Everything by itself at first, so that whatever waits is looked at from the beginning. */
-  let sets = longestFirst.map(([thingId, own]): LikeThings => {
-    return { held: own.map(({ steps: [first] }) => inHand(first!)), places: new Map([[thingId, [...own.keys()]]]) };
-  });
-  if (!isFree(sets, waits, false))
-    throw new RangeError('Some steps wait for each other or for a step that is not there.');
-  if (wholeThings && !isFree(sets, waits, true)) return sets;
+export function likeThings(steps: readonly Step[], wholeThings = false): LaidTogether {
+  const { layers, waits } = layersOf(steps);
+  let sets = byThemselves(layers);
+  if (wholeThings && !isFree(sets, waits, true)) return { sets, layers };
   for (const alone of [...sets]) {
     const thingId = [...alone.places.keys()].join();
     const candidates = sets
@@ -49,38 +42,57 @@ export function likeThings(steps: readonly Step[], wholeThings = false): LikeThi
       break;
     }
   }
-  return sets;
+  return { sets, layers };
 }
 
-interface LayerOfThing {
-  layerId: string;
-  steps: Step[];
+/** Each thing by itself, those with most layers first. */
+function byThemselves(layers: Layers): LikeThings[] {
+  return [...layers]
+    .sort(([, p], [, q]) => q.length - p.length)
+    .map(([thingId, own]) => {
+      return { held: own.map(([first]) => inHand(first!)), places: new Map([[thingId, [...own.keys()]]]) };
+    });
 }
 
-/** The layers of each thing in order, by thing id: all parts of one layer together. */
-function layersOf(steps: readonly Step[]): Map<string, LayerOfThing[]> {
-  const layers = new Map<string, LayerOfThing[]>();
-  for (const step of steps) {
-    const own = layers.get(step.thingId) ?? [];
-    layers.set(step.thingId, own);
-    const last = own.at(-1);
-    if (last?.layerId === step.layerId) last.steps.push(step);
-    else own.push({ layerId: step.layerId, steps: [step] });
+/** The steps of each layer of each thing in order, by thing id. */
+type Layers = ReadonlyMap<string, readonly (readonly Step[])[]>;
+
+/** Sets of like things, and the layers that their places speak of. */
+export interface LaidTogether {
+  sets: readonly LikeThings[];
+  layers: Layers;
+}
+
+/**
+ * The layers of things, all parts of one together; where some then waited for themselves, each part by itself.
+ * @throws RangeError when steps wait for each other or for one that is not there
+ */
+function layersOf(steps: readonly Step[]): { layers: Layers; waits: readonly Wait[] } {
+  for (const areApart of [false, true]) {
+    const layers = new Map<string, Step[][]>();
+    for (const step of steps) {
+      const own = layers.get(step.thingId) ?? [];
+      layers.set(step.thingId, own);
+      const last = own.at(-1);
+      if (!areApart && last?.[0]!.layerId === step.layerId) last.push(step);
+      else own.push([step]);
+    }
+    const waits = waitsOf(steps, layers);
+    if (isFree(byThemselves(layers), waits, false)) return { layers, waits };
   }
-  return layers;
+  throw new RangeError('Some steps wait for each other or for a step that is not there.');
 }
 
 /** A layer of a thing by that and by its place. */
 type LayerPlace = readonly [thingId: string, layer: number];
 
-/** Which layers of things wait for layers of other things, the one that is waited for first. */
-function waitsOf(
-  steps: readonly Step[],
-  layers: ReadonlyMap<string, readonly LayerOfThing[]>,
-): (readonly [LayerPlace, LayerPlace])[] {
+/** A layer that is waited for, and one of another thing that waits for it. */
+type Wait = readonly [LayerPlace, LayerPlace];
+
+function waitsOf(steps: readonly Step[], layers: Layers): Wait[] {
   const placeOf = new Map<string, LayerPlace>();
   for (const [thingId, own] of layers)
-    own.forEach((layer, k) => layer.steps.forEach(({ id }) => placeOf.set(id, [thingId, k])));
+    own.forEach((layer, k) => layer.forEach(({ id }) => placeOf.set(id, [thingId, k])));
   return steps.flatMap(({ id, thingId, after }) =>
     after.flatMap((before) => {
       const place = placeOf.get(before);
@@ -119,11 +131,7 @@ function shortestCommon(a: readonly string[], b: readonly string[]) {
 }
 
 /** Whether nothing waits for itself over others (by leaving out whatever waits for nothing, A. Kahn, 1962). */
-function isFree(
-  sets: readonly LikeThings[],
-  waits: readonly (readonly [LayerPlace, LayerPlace])[],
-  wholeThings: boolean,
-) {
+function isFree(sets: readonly LikeThings[], waits: readonly Wait[], wholeThings: boolean) {
   const begins = new Int32Array(sets.length + 1);
   sets.forEach(({ held }, i) => (begins[i + 1] = begins[i]! + (wholeThings ? 1 : held.length)));
   const setOf = new Map(sets.flatMap(({ places }, i) => [...places.keys()].map((id) => [id, i] as const)));
@@ -157,15 +165,14 @@ function isFree(
  * Like things as one thing each, and all parts of a layer as one step: what an order is sought for.
  * @returns the steps with, for each by id, those that it stands for
  */
-export function joinedSteps(
-  steps: readonly Step[],
-  sets: readonly LikeThings[],
-): { steps: Step[]; standsFor: ReadonlyMap<string, readonly Step[]> } {
-  const layers = layersOf(steps);
+export function joinedSteps({ sets, layers }: LaidTogether): {
+  steps: Step[];
+  standsFor: ReadonlyMap<string, readonly Step[]>;
+} {
   const standsFor = new Map<string, Step[]>();
   sets.forEach(({ held, places }, i) =>
     held.forEach((_, k) => {
-      const own = [...places].flatMap(([thingId, at]) => layers.get(thingId)![at.indexOf(k)]?.steps ?? []);
+      const own = [...places].flatMap(([thingId, at]) => layers.get(thingId)![at.indexOf(k)] ?? []);
       standsFor.set(`${i}/${k}`, own);
     }),
   );

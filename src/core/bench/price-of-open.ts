@@ -4,6 +4,7 @@ import type { Step } from './schemas.ts';
 
 /** What it costs to have no more than so many things open. */
 export interface OpenPrice {
+  /** Infinity for any number. */
   openThings: number;
   pickUps: number;
   /** Minutes at the table in all, and those of them that are not laying: picking up, sharpening, moving on, waiting. */
@@ -28,7 +29,8 @@ export async function priceOfOpen(
   const prices: OpenPrice[] = [];
   let best: Sequence | null = null;
   for (const [k, openThings] of limits.entries()) {
-    const things = openThings === 1 ? '1 thing' : `${openThings} things`;
+    const things =
+      openThings === Infinity ? 'any number of things' : openThings === 1 ? '1 thing' : `${openThings} things`;
     const part: Run = {
       cancelled: () => run.cancelled(),
       now: () => run.now(),

@@ -6,6 +6,13 @@ import { DIRECTIONS, POINTS, PULLS, STROKES } from '../recipe/index.ts';
 import { DryMinutes, Passes, ToolId, Zone } from '../recipe/schemas.ts';
 import { REPAIR } from './repair-ids.ts';
 
+/** How many things may be begun and unfinished at once; like things count as one. Plans once said 50 where any number might be. */
+export const OpenThings = z.preprocess(
+  (open) => (open === 50 ? 'any' : open),
+  z.union([z.literal('any'), z.int().min(1).max(49)]),
+);
+export type OpenThings = z.infer<typeof OpenThings>;
+
 /** Thing id and layer id, joined by a slash; with a number behind a tilde where the layer is laid place by place. */
 export const StepId = z.string().regex(/^[A-Za-z0-9_-]+\/[A-Za-z0-9_-]+(~\d+)?$/);
 

@@ -71,8 +71,8 @@ export async function sequence(
   await checkpoint(0, 'ordering steps');
   const whole = problemOf(steps);
   const wholePricing = new Pricing(steps, costs, hand);
-  const sets = likeThings(steps, openThings === 1);
-  const { steps: joined, standsFor } = joinedSteps(steps, sets);
+  const together = likeThings(steps, openThings === 1);
+  const { steps: joined, standsFor } = joinedSteps(together);
   const problem = problemOf(joined);
   const pricing = new Pricing(joined, costs, hand);
   const numberOf = new Map(steps.map(({ id }, i) => [id, i]));
@@ -148,7 +148,7 @@ export async function sequence(
     if (alone.cost + TOO_MANY * alone.beyondLimit < priceOf(best)) return alone;
   }
   const order = best.steps.map((step) => steps[step]!);
-  const alike = sets.flatMap(({ places }) => (places.size > 1 ? [[...places.keys()]] : []));
+  const alike = together.sets.flatMap(({ places }) => (places.size > 1 ? [[...places.keys()]] : []));
   const setOf = new Map(alike.flatMap((things) => things.map((thing) => [thing, things[0]!] as const)));
   const sittings = cutSittings(order, sittingMinutes, costs, (thing) => setOf.get(thing) ?? thing);
   return {

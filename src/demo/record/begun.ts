@@ -1,5 +1,5 @@
 import type { LogEntry, NewBenchPlan, Plan, RegionsMeta } from '../../contracts/index.ts';
-import { type Step, sequence } from '../../core/bench/index.ts';
+import { type Step, inHand, openLimit, sequence } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { proposePalettes } from '../../core/palette/index.ts';
 import { familyOf } from '../../core/recipe/index.ts';
@@ -19,7 +19,9 @@ const TRIES = 12;
 const MOVES = 6000;
 /** How long steps took against what was planned, in turn. */
 const PACES = [1.15, 0.9, 1.3, 1, 0.85, 1.05, 1.4];
-const BETWEEN_STEPS_MINUTES = 0.4;
+/** ... beside the way to the next place, and taking up another pencil. */
+const BETWEEN_STEPS_MINUTES = 0.1;
+const PICK_UP_MINUTES = 0.3;
 
 /** The palette and the glows of the begun sheet: proposed for a dusk in blue against orange, with some families chosen by its owner. */
 export async function beginPalette(plan: Plan, meta: RegionsMeta, pencils: readonly DemoPencil[]): Promise<PlanEdit> {
@@ -80,7 +82,7 @@ export async function beginBench(
     const own = steps
       .filter(({ id }) => ownIds.has(id))
       .map((step) => ({ ...step, after: step.after.filter((id) => ownIds.has(id)) }));
-    const order = await sequence(own, { openThings, sittingMinutes, maxIterations: TRIES });
+    const order = await sequence(own, { openThings: openLimit(openThings), sittingMinutes, maxIterations: TRIES });
     const plan = benchPlanFrom(
       `demo-plan-${benches.length + 1}`,
       sheet,
@@ -93,13 +95,16 @@ export async function beginBench(
   return benches;
 }
 
-/** All of a plan's steps done one after the other, each in about the time planned for it. */
+/** All of a plan's steps done one after the other, each in about the time planned for it, with the time to take up another pencil. */
 function logOf({ id: planId, order, steps }: NewBenchPlan, begun: string): LogEntry[] {
-  const minutesOf = new Map(steps.map((step) => [step.id, step.minutes]));
+  const stepOf = new Map(steps.map((step) => [step.id, step]));
   let clock = Date.parse(begun);
   return order.map((stepId, i) => {
     const startedAt = new Date(clock).toISOString();
-    clock += (BETWEEN_STEPS_MINUTES + minutesOf.get(stepId)! * PACES[i % PACES.length]!) * 60_000;
+    const step = stepOf.get(stepId)!;
+    const before = stepOf.get(order[i - 1] ?? '');
+    const takesUp = before && inHand(before) === inHand(step) ? 0 : PICK_UP_MINUTES;
+    clock += (BETWEEN_STEPS_MINUTES + takesUp + step.minutes * PACES[i % PACES.length]!) * 60_000;
     const finishedAt = new Date(clock).toISOString();
     return {
       id: `${planId}-${i + 1}`,

@@ -12,6 +12,7 @@ import {
   NO_EVENINGS,
   NO_HORIZON,
   NO_WISHES,
+  OpenThings,
   PLAN_VERSION,
   Page,
   PaperFacts,
@@ -99,7 +100,7 @@ const PlanThen = z.object({
     edits: byThing(EditsThen).default({}),
   }),
   bench: z.object({
-    openThings: z.number(),
+    openThings: OpenThings,
     sittingMinutes: z.number(),
     hand: z.enum(HANDS).default('right'),
     rules: z.array(z.string()).default([...USUAL_RULES]),

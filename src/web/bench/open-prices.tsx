@@ -5,7 +5,7 @@ import { about } from '../../order/index.ts';
 const TICK = { fill: 'var(--soft)', fontSize: 12 };
 
 /** The name of a number of open things on the axis. */
-const nameOf = (openThings: number) => (openThings >= 50 ? 'any' : String(openThings));
+const nameOf = (openThings: number) => (openThings === Infinity ? 'any' : String(openThings));
 
 /** Pick-ups, and minutes beside the laying, over how many things may be open: two curves, with the chosen number marked. */
 export default function OpenPrices({ prices, chosen }: { prices: readonly OpenPrice[]; chosen: number }) {

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
-import { USUAL_COSTS, ruleById } from '../../core/bench/index.ts';
+import { type OpenThings as OpenThingsWished, USUAL_COSTS, openLimit, ruleById } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { decide } from '../../plan/index.ts';
 import { about, isOutOfDate } from '../../order/index.ts';
@@ -25,17 +25,17 @@ import { WhatIsLeft } from './what-is-left.tsx';
 import { WhatLiesHere } from './what-lies-here.tsx';
 
 /** How many things may be begun and unfinished at once, from one at a time to any. */
-const OPEN = [
+const OPEN: readonly { value: OpenThingsWished; label: string; says: string }[] = [
   {
-    value: '1',
+    value: 1,
     label: 'one thing at a time',
     says: 'Each thing is finished before the next; most changes of pencil.',
   },
-  { value: '2', label: 'at most 2 things open', says: 'Nearly one at a time.' },
-  { value: '4', label: 'at most 4 things open', says: 'In between.' },
-  { value: '8', label: 'at most 8 things open', says: 'Fewer changes of pencil, more half-done things.' },
+  { value: 2, label: 'at most 2 things open', says: 'Nearly one at a time.' },
+  { value: 4, label: 'at most 4 things open', says: 'In between.' },
+  { value: 8, label: 'at most 8 things open', says: 'Fewer changes of pencil, more half-done things.' },
   {
-    value: '50',
+    value: 'any',
     label: 'one pencil across the page',
     says: 'Fewest changes of pencil; everything stays half done for long.',
   },
@@ -98,8 +98,8 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
               {recipes.size > 0 && (
                 <CompareOpen
                   steps={() => stepsLeft(desk, bench, desk.rates).steps}
-                  limits={OPEN.map(({ value }) => Number(value))}
-                  chosen={sheet.plan.bench.openThings}
+                  limits={OPEN.map(({ value }) => openLimit(value))}
+                  chosen={openLimit(sheet.plan.bench.openThings)}
                 />
               )}
               <RulesOfCraft />
@@ -190,7 +190,7 @@ function OpenThings() {
   const change = usePlanChange(sheet.id, 'bench');
   const at = Math.max(
     0,
-    OPEN.findIndex(({ value }) => Number(value) >= bench.openThings),
+    OPEN.findIndex(({ value }) => openLimit(value) >= openLimit(bench.openThings)),
   );
   const { label, says } = OPEN[at]!;
   return (
@@ -205,7 +205,7 @@ function OpenThings() {
         value={at}
         onChange={({ target }) =>
           void change('things open at once', (plan) =>
-            decide(plan, { bench: { ...bench, openThings: Number(OPEN[Number(target.value)]!.value) } }),
+            decide(plan, { bench: { ...bench, openThings: OPEN[Number(target.value)]!.value } }),
           )
         }
       />
@@ -285,7 +285,7 @@ function PlanFigures({ benchPlan }: { benchPlan: BenchPlan }) {
           during a step: keep a clean sheet there.
         </p>
       )}
-      {benchPlan.openThings > openThings && openThings < 50 && (
+      {benchPlan.openThings > openLimit(openThings) && (
         <Notice>
           {benchPlan.openThings} things are open at most, more than the {openThings} wished: the rules of craft leave no
           other way.

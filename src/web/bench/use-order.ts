@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useCallback } from 'react';
 import { toast } from 'sonner';
 import type { BenchState } from '../../contracts/index.ts';
-import { type Rates, type RuledSteps, type Sequence, costsAt } from '../../core/bench/index.ts';
+import { type Rates, type RuledSteps, type Sequence, costsAt, openLimit } from '../../core/bench/index.ts';
 import { benchPlanFrom, openSteps, benchPlanWithSittings, stepsFinished } from '../../order/index.ts';
 import { useRatesQuery, useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
@@ -44,7 +44,13 @@ export function useOrder(sheetId: string) {
       return false;
     }
     const { openThings, sittingMinutes, hand } = sheet.plan.bench;
-    const options = { openThings, sittingMinutes, hand, costs: costsAt(rates), deadlineMs: PATIENCE_MS };
+    const options = {
+      openThings: openLimit(openThings),
+      sittingMinutes,
+      hand,
+      costs: costsAt(rates),
+      deadlineMs: PATIENCE_MS,
+    };
     const found = await start((report) => pencilJobs.start('sequenceSteps', { steps, options }, { report }));
     if (!found) return false;
     const plan = benchPlanFrom(nanoid(), sheet, { steps, leftOut, rates }, found, pencilById);
