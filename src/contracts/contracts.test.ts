@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { openLimit } from '../core/bench/index.ts';
 import { FORMS } from '../core/light/index.ts';
 import { PRESSURES, TOOLS, paperById } from '../core/laydown/index.ts';
 import { schemeById } from '../core/palette/index.ts';
