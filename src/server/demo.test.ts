@@ -18,7 +18,7 @@ import { DEMO_SHEETS, emptyDesk, foundIn, gridPng, sendRegions } from './test/de
 import { thingsOf } from '../plan/index.ts';
 
 describe('the demo on the desk', function () {
-  this.timeout(90_000);
+  this.timeout(240_000);
   let desk: Awaited<ReturnType<typeof emptyDesk>>;
   const get = async (path: string) => (await desk.api.get(`/api${path}`)).body;
   const ownPage = async (id: string) =>

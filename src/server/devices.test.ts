@@ -12,7 +12,7 @@ import { simulatedDevices } from './services/devices.ts';
 import { DEMO_SHEETS, emptyDesk } from './test/desk.ts';
 
 describe('the devices of a desk', function () {
-  this.timeout(90_000);
+  this.timeout(240_000);
   let desk: Awaited<ReturnType<typeof emptyDesk>>;
   const linesOf = (text: string) =>
     text
