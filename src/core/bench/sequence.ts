@@ -63,40 +63,24 @@ export async function sequence(
   options: SequenceOptions = {},
   run: Run = quietRun,
 ): Promise<Sequence> {
-  const { openThings = 4, sittingMinutes = 40, seed = 1, maxIterations = 200, deadlineMs = Infinity } = options;
-  const { costs = USUAL_COSTS, hand = 'right' } = options;
+  const {
+    openThings = 4,
+    sittingMinutes = 40,
+    maxIterations = 200,
+    deadlineMs = Infinity,
+    costs = USUAL_COSTS,
+  } = options;
   if (!(openThings >= 1)) throw new RangeError('At least one thing has to be open to be worked on.');
   const checkpoint = checkpoints(run);
   const ends = run.now() + deadlineMs;
   await checkpoint(0, 'ordering steps');
   const whole = problemOf(steps);
-  const wholePricing = new Pricing(steps, costs, hand);
-  const together = likeThings(steps, openThings === 1);
-  const { steps: joined, standsFor } = joinedSteps(together);
-  const problem = problemOf(joined);
-  const pricing = new Pricing(joined, costs, hand);
-  const numberOf = new Map(steps.map(({ id }, i) => [id, i]));
-  /** An order of joined steps with each of those that they stand for, priced as it is done. */
-  const apart = (order: readonly number[], beyond: number): Found => {
-    const laid: Step[] = [];
-    for (const i of order) laid.push(...byPlace(standsFor.get(joined[i]!.id)!, laid.at(-1)));
-    const numbers = laid.map(({ id }) => numberOf.get(id)!);
-    return { steps: numbers, joined: order, overhead: wholePricing.of(numbers), beyond };
-  };
-  const things = problem.chains.length;
-  const unlimited = openThings >= things;
-  // The wished number first, since that mostly comes out best; all smaller ones after it.
-  const limits = [
-    ...(unlimited ? [things] : []),
-    ...LIMITS.filter((limit) => limit <= openThings && limit < things && (limit > 1 || openThings === 1)).reverse(),
-  ];
-  const rounds = maxIterations * (limits.length + Number(unlimited));
-  const byKind = byLikeness(problem);
-  const first = decodeOpeningOrder(problem, byKind, 1, null);
-  let best = apart(first.steps, first.beyond);
+  let search = new OrderSearch(steps, openThings, options);
+  let found = search;
+  const rounds = maxIterations * search.limits.length;
   let round = 0;
   const tell = () =>
-    checkpoint(Math.min(1, round / rounds), `ordering steps: ${best.overhead.pickUps} pick-ups so far`);
+    checkpoint(Math.min(1, round / rounds), `ordering steps: ${found.best.overhead.pickUps} pick-ups so far`);
   let told = run.now();
   /** Within a round others come to their turn now and then. Tells whether there is no more time. */
   const pause = async () => {
@@ -108,59 +92,141 @@ export async function sequence(
   // There is an order by now, though not a good one.
   await tell();
   const bound = await lowerBound(whole, pause);
-  /** Keeps the cheaper of two orders; tells whether the search goes on. */
-  const looked = new Set<Polished>();
-  const goesOn = async (found: Polished) => {
-    if (!looked.has(found)) {
-      looked.add(found);
-      const laid = apart(found.steps, found.beyond);
-      if (priceOf(laid) < priceOf(best)) best = laid;
-    }
+  const isDone = async () => {
     round++;
     await tell();
-    return run.now() < ends && (best.overhead.cost > bound * costs.pickUpSeconds || best.beyond > 0);
+    const { overhead, beyond } = search.best;
+    return run.now() >= ends || (overhead.cost <= bound * costs.pickUpSeconds && beyond === 0);
   };
-  const polisher = (limit: number) =>
-    new Polisher(problem, joined, pricing, limit, seededRandom(seed + limit + 1000), pause);
-  const search = unlimited ? await acrossThePage(problem, seededRandom(seed), pause) : null;
-  const acrossPolisher = polisher(things);
-  let laid = search && laidOut(problem, search);
-  for (let i = 0; search && laid && i < maxIterations; i++) {
-    if (!(await goesOn(await acrossPolisher.polish(laid)))) break;
-    await search.improve();
-    if (search.runs.length < laid.pickUps) laid = laidOut(problem, search);
-  }
-  for (const limit of limits) {
-    // Each begins anew, so that more rounds only go on where fewer stopped.
-    const opening = new OpeningSearch(problem, byKind, limit, seededRandom(seed + limit));
-    const own = polisher(limit);
-    let more = await goesOn(await own.polish(opening.best));
-    for (let i = 0; more && i < maxIterations; i++) {
-      await opening.improve(i, pause);
-      more = await goesOn(await own.polish(opening.best));
-    }
-    if (run.now() >= ends) break;
-  }
+  await search.run(maxIterations, pause, isDone);
   // With one thing at a time fewer are alike: what that comes to is allowed as well.
   if (openThings > 1 && run.now() < ends) {
-    const left = { ...options, openThings: 1, deadlineMs: ends - run.now() };
-    const alone = await sequence(steps, left, { ...run, progress: () => undefined });
-    if (alone.cost + TOO_MANY * alone.beyondLimit < priceOf(best)) return alone;
+    search = new OrderSearch(steps, 1, options);
+    await search.run(maxIterations, pause, isDone);
+    if (priceOf(search.best) < priceOf(found.best)) found = search;
   }
-  const order = best.steps.map((step) => steps[step]!);
-  const alike = together.sets.flatMap(({ places }) => (places.size > 1 ? [[...places.keys()]] : []));
-  const setOf = new Map(alike.flatMap((things) => things.map((thing) => [thing, things[0]!] as const)));
+  const { overhead, beyond } = found.best;
+  const order = found.best.steps.map((step) => steps[step]!);
+  const setOf = new Map(found.alike.flatMap((things) => things.map((thing) => [thing, things[0]!] as const)));
   const sittings = cutSittings(order, sittingMinutes, costs, (thing) => setOf.get(thing) ?? thing);
   return {
-    ...best.overhead,
+    ...overhead,
     order: order.map(({ id }) => id),
     sittings,
     minutes: sittings.reduce((sum, sitting) => sum + sitting.minutes, 0),
     lowerBound: bound,
-    beyondLimit: best.beyond,
-    mostOpen: mostOpenIn(problem, best.joined),
-    alike,
+    beyondLimit: beyond,
+    mostOpen: found.mostOpen,
+    alike: found.alike,
   };
+}
+
+/** A search for an order with at most so many things open, like ones as one. */
+class OrderSearch {
+  /** Numbers of open things that are looked at: the wished one first, since that mostly comes out best. */
+  readonly limits: readonly number[];
+  /** Sets of like things, by id. */
+  readonly alike: readonly (readonly string[])[];
+  best: Found;
+  readonly #joined: readonly Step[];
+  readonly #standsFor: ReadonlyMap<string, readonly Step[]>;
+  readonly #problem: Problem;
+  readonly #pricing: Pricing;
+  readonly #wholePricing: Pricing;
+  readonly #numberOf: ReadonlyMap<string, number>;
+  readonly #byKind: readonly number[];
+  readonly #looked = new Set<Polished>();
+  readonly #seed: number;
+  readonly #isUnlimited: boolean;
+
+  constructor(
+    steps: readonly Step[],
+    openThings: number,
+    { costs = USUAL_COSTS, hand = 'right', seed = 1 }: SequenceOptions,
+  ) {
+    const together = likeThings(steps, openThings === 1);
+    const { steps: joined, standsFor } = joinedSteps(together);
+    this.#joined = joined;
+    this.#standsFor = standsFor;
+    this.#problem = problemOf(joined);
+    this.#pricing = new Pricing(joined, costs, hand);
+    this.#wholePricing = new Pricing(steps, costs, hand);
+    this.#numberOf = new Map(steps.map(({ id }, i) => [id, i]));
+    this.#byKind = byLikeness(this.#problem);
+    this.#seed = seed;
+    this.alike = together.sets.flatMap(({ places }) => (places.size > 1 ? [[...places.keys()]] : []));
+    const things = this.#problem.chains.length;
+    this.#isUnlimited = openThings >= things;
+    this.limits = [
+      ...(this.#isUnlimited ? [things] : []),
+      ...LIMITS.filter((limit) => limit <= openThings && limit < things && (limit > 1 || openThings === 1)).reverse(),
+    ];
+    this.best = this.#laidApart(decodeOpeningOrder(this.#problem, this.#byKind, 1, null));
+  }
+
+  get mostOpen(): number {
+    return mostOpenIn(this.#problem, this.best.joined);
+  }
+
+  /**
+   * @param rounds for each of the limits
+   * @param pause lets others come to their turn; is called often, and tells whether there is no more time
+   * @param isDone is asked after each round
+   */
+  async run(rounds: number, pause: () => Promise<boolean>, isDone: () => Promise<boolean>): Promise<void> {
+    if (this.#isUnlimited && (await this.#acrossThePage(rounds, pause, isDone))) return;
+    for (const limit of this.limits) {
+      // Each begins anew, so that more rounds only go on where fewer stopped.
+      const opening = new OpeningSearch(this.#problem, this.#byKind, limit, seededRandom(this.#seed + limit));
+      const polisher = this.#polisher(limit, pause);
+      this.#keep(await polisher.polish(opening.best));
+      for (let i = 0; i < rounds && !(await isDone()); i++) {
+        await opening.improve(i, pause);
+        this.#keep(await polisher.polish(opening.best));
+      }
+      if (await isDone()) return;
+    }
+  }
+
+  /** Runs over the whole page, where no thing need wait to be opened. @returns whether the search is done */
+  async #acrossThePage(
+    rounds: number,
+    pause: () => Promise<boolean>,
+    isDone: () => Promise<boolean>,
+  ): Promise<boolean> {
+    const search = await acrossThePage(this.#problem, seededRandom(this.#seed), pause);
+    if (!search) return false;
+    const polisher = this.#polisher(this.#problem.chains.length, pause);
+    let laid = laidOut(this.#problem, search);
+    for (let i = 0; i < rounds; i++) {
+      this.#keep(await polisher.polish(laid));
+      if (await isDone()) return true;
+      await search.improve();
+      if (search.runs.length < laid.pickUps) laid = laidOut(this.#problem, search);
+    }
+    return false;
+  }
+
+  #polisher(limit: number, pause: () => Promise<unknown>): Polisher {
+    const random = seededRandom(this.#seed + limit + 1000);
+    return new Polisher(this.#problem, this.#joined, this.#pricing, limit, random, pause);
+  }
+
+  /** Keeps the cheaper of two orders. */
+  #keep(found: Polished): void {
+    if (this.#looked.has(found)) return;
+    this.#looked.add(found);
+    const laid = this.#laidApart(found);
+    if (priceOf(laid) < priceOf(this.best)) this.best = laid;
+  }
+
+  /** An order of joined steps with each of those that they stand for, priced as it is done. */
+  #laidApart({ steps: joined, beyond }: Pick<Polished, 'steps' | 'beyond'>): Found {
+    const laid: Step[] = [];
+    for (const i of joined) laid.push(...byPlace(this.#standsFor.get(this.#joined[i]!.id)!, laid.at(-1)));
+    const steps = laid.map(({ id }) => this.#numberOf.get(id)!);
+    return { steps, joined, overhead: this.#wholePricing.of(steps), beyond };
+  }
 }
 
 /** An order of joined steps with what it costs. */

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { labOfOklch, oklchOfLab } from '../colour/index.ts';
 import { whiteBook } from '../laydown/index.ts';
 import { type TrayPencil, onPaper } from '../tray/index.ts';
-import { type PageThing, proposePalettes } from './index.ts';
+import { proposePalettes } from './index.ts';
+import { pageThing } from './test/page-thing.ts';
 import { offDistance } from './distance.ts';
 
 const tray = onPaper(
@@ -17,18 +18,7 @@ const tray = onPaper(
   ),
   whiteBook,
 );
-const thing = (id: string, far: number | null): PageThing => ({
-  id,
-  name: id,
-  areaMm2: 900,
-  widthMm: 12,
-  at: { x: 0.5, y: 0.5 },
-  focus: false,
-  natural: null,
-  far,
-  laid: null,
-  alike: null,
-});
+const thing = (id: string, far: number | null) => pageThing(id, { areaMm2: 900, widthMm: 12, far });
 const names = ['bank', 'boat', 'quay', 'shed', 'trees', 'hills', 'ridge', 'peaks'];
 const scene = { things: names.map((id, k) => thing(id, k / (names.length - 1))), borders: [] };
 const solve = (distance: 'scene' | 'warm near' | 'none') =>

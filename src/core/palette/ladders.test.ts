@@ -3,7 +3,8 @@ import { type Lab, labOfHex, labOfOklch, oklchOfLab, turnBetween } from '../colo
 import { whiteBook } from '../laydown/index.ts';
 import { type Family, bodyOf } from '../recipe/index.ts';
 import { type TrayPencil, onPaper } from '../tray/index.ts';
-import { type PageThing, FamilyBook, proposePalettes } from './index.ts';
+import { FamilyBook, proposePalettes } from './index.ts';
+import { pageThing } from './test/page-thing.ts';
 import { NATURAL_KINDS, beyondNature, narrowedBy, naturalKindById } from './natural-kinds/index.ts';
 import { ladderTargets, ladderThrough } from './ladders.ts';
 
@@ -29,18 +30,7 @@ const TRAYS = {
   72: trayOf(16, [0.35, 0.5, 0.7, 0.88]),
   180: trayOf(28, [0.3, 0.42, 0.55, 0.68, 0.8, 0.9]),
 };
-const thing = (id: string, kind: string, widthMm: number): PageThing => ({
-  id,
-  name: id,
-  areaMm2: 3000,
-  widthMm,
-  at: { x: 0.5, y: 0.5 },
-  focus: false,
-  natural: null,
-  kind,
-  laid: null,
-  alike: null,
-});
+const thing = (id: string, kind: string, widthMm: number) => pageThing(id, { kind, widthMm, areaMm2: 3000 });
 
 describe('a name that says which', () => {
   it('narrows a kind: a night sky is dark, autumn leaves are not green, a bronze bell is no pink copper', () => {

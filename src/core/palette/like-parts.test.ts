@@ -5,6 +5,7 @@ import { familyOf } from '../recipe/index.ts';
 import { onPaper } from '../tray/index.ts';
 import { likeParts } from './like-parts.ts';
 import { type PageThing, proposePalettes } from './index.ts';
+import { pageThing } from './test/page-thing.ts';
 
 const tray = onPaper(
   Array.from({ length: 12 }, (_, i) => [0.35, 0.6, 0.85].map((l) => ({ l, c: 0.11, h: hueOfWheel(30 * i) })))
@@ -12,18 +13,7 @@ const tray = onPaper(
     .map((oklch, i) => ({ id: `pencil-${i}`, code: `T${i}`, masstone: labOfOklch(oklch), type: 'wax' })),
   whiteBook,
 );
-const thing = (name: string, more: Partial<PageThing> = {}): PageThing => ({
-  id: name,
-  name,
-  areaMm2: 300,
-  widthMm: 6,
-  at: { x: 0.5, y: 0.5 },
-  focus: false,
-  natural: null,
-  laid: null,
-  alike: null,
-  ...more,
-});
+const thing = (name: string, more: Partial<PageThing> = {}) => pageThing(name, { areaMm2: 300, ...more });
 const things = [
   thing('wall', { areaMm2: 4000 }),
   thing('Left sconce', { alike: 'a', at: { x: 0.1, y: 0.4 } }),

@@ -19,6 +19,7 @@ import {
   schemeById,
   targetsOf,
 } from './index.ts';
+import { pageThing } from './test/page-thing.ts';
 
 const COLOURS =
   '#f6f4ee #f3e7b9 #f5dd55 #eda715 #ec861c #df6320 #f4b98a #c22b22 #7a1728 #f2c6c0 #c8386f #8a4f98 #5b3a86 #cfd0e8 #3a3b86 #22315f #4f6bb0 #1f4e96 #b5d4ea #5ba4d6 #2f9a9a #13595f #8fcdd0 #78b06a #2f8c53 #1e5c3e #c6d25d #5d6d2a #e4cfa2 #a67a45 #5e3a26 #3d2a22 #d3cfc6 #71685f #a9b2ba #414b57'.split(
@@ -34,18 +35,8 @@ const tray = onPaper(pencils, whiteBook);
 const byId = new Map(tray.map((pencil) => [pencil.id, pencil]));
 const painters = wheelById('painters');
 
-const thing = (id: string, areaMm2: number, more: Partial<PageThing> = {}): PageThing => ({
-  id,
-  name: id,
-  areaMm2,
-  widthMm: 12,
-  at: { x: 0.5, y: 0.5 },
-  focus: false,
-  natural: null,
-  laid: null,
-  alike: null,
-  ...more,
-});
+const thing = (id: string, areaMm2: number, more: Partial<PageThing> = {}) =>
+  pageThing(id, { areaMm2, widthMm: 12, ...more });
 const page: PageSummary = {
   things: [
     thing('lantern', 200, { focus: true, widthMm: 7, at: { x: 0.3, y: 0.3 } }),

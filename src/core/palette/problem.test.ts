@@ -15,6 +15,7 @@ import {
   type Wishes,
   compileProblem,
 } from './index.ts';
+import { pageThing as thing } from './test/page-thing.ts';
 
 const tray = onPaper(
   Array.from({ length: 12 }, (_, i) =>
@@ -26,18 +27,6 @@ const tray = onPaper(
 );
 const book = new FamilyBook(tray, whiteBook);
 const plot: Plot = { ruler: 0, says: '' };
-const thing = (id: string, more: Partial<PageThing> = {}): PageThing => ({
-  id,
-  name: id,
-  areaMm2: 100,
-  widthMm: 6,
-  at: { x: 0.5, y: 0.5 },
-  focus: false,
-  natural: null,
-  laid: null,
-  alike: null,
-  ...more,
-});
 const problemOf = (things: PageThing[], wishes: Partial<Wishes> = {}, more: Partial<PageSummary> = {}) =>
   compileProblem({ things, borders: [], ...more }, book, { anchor: 60, scheme: 'triad', ...wishes }, plot);
 

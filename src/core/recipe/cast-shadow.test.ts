@@ -27,6 +27,17 @@ describe('a cast shadow', () => {
     }
   });
 
+  it('takes the place of traces of neighbours, but not on what mirrors', () => {
+    const shown = { ...halfShaded(), shown: [{ name: 'Hut', pencil: 'mid' }] };
+    const idsOf = (effect: string) =>
+      compileRecipe(effect, 'base-coat-first', family, shown).layers.map(({ id }) => id);
+    expect(idsOf('snow')).to.include('cast-shadow');
+    expect(idsOf('snow')).to.not.include('reflected-1');
+    expect(idsOf('polished-metal')).to.include('reflected-1');
+    expect(idsOf('polished-metal')).to.not.include('cast-shadow');
+    expect(idsOf('still-water')).to.include('reflected-1');
+  });
+
   it('fades with the way from what casts it', () => {
     const { zone } = compileRecipe('blend', 'dark-first', family, halfShaded()).layers.find(
       ({ id }) => id === 'cast-shadow',

@@ -17,8 +17,9 @@ const FADES_ON_DARK = 0.25;
 /**
  * Layers with the shadow that falls on a thing before those of its own form, where light throws one there: away from it
  * under a light from a side, close all round in soft light. It is forgotten most. Its colour is the ground's own, deeper: the
- * extra for deep shadow or the darkest of the family; on what is pale in shadow too it is whispered. Where layers look at
- * two fields already it is left to the shades of the form.
+ * extra for deep shadow or the darkest of the family; on what is pale in shadow too it is whispered. It takes the
+ * place of whispered traces of neighbours; where layers look at two fields otherwise, as those of water do, and on metal,
+ * which mirrors, it is left to the shades of the form.
  */
 export function withCastShadow(
   { layers, notes }: EffectLayers,
@@ -27,7 +28,7 @@ export function withCastShadow(
   context: RegionContext,
 ): EffectLayers {
   if (context.regions.some(({ lit }) => !lit)) return { layers, notes };
-  const { pale = false } = effectById(effectId);
+  const { pale = false, jumps = false } = effectById(effectId);
   // On a dark ground a soft pale shadow is not seen: it is laid harder there, with a harder edge.
   const onDark = (context.labOf?.(bodyOf({ pencils }))?.[0] ?? 100) < DARK_GROUND;
   const [shadow] = fitted(
@@ -48,10 +49,20 @@ export function withCastShadow(
     ],
     context,
   ) as [Layer];
-  const fields = new Set([...fieldsOf(layers), shadow.zone.field]);
+  const room = (of: readonly Layer[]) => new Set([...fieldsOf(of), shadow.zone.field]).size <= MOST_FIELDS;
+  // What mirrors shows others and hardly a shadow; on anything else that comes before whispered traces of others.
+  const own = room(layers) || jumps ? layers : layers.filter((layer) => !isTrace(layer));
   const area = context.regions.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
-  if (fields.size > MOST_FIELDS || coveredMm2(shadow, context.regions) < LEAST_SHADOW * area) return { layers, notes };
-  const form = layers.findIndex(({ role, id }) => role === 'dark' || id === 'middle');
+  if (!room(own) || coveredMm2(shadow, context.regions) < LEAST_SHADOW * area) return { layers, notes };
+  const form = own.findIndex(({ role, id }) => role === 'dark' || id === 'middle');
   const at = Math.max(0, form);
-  return { layers: [...layers.slice(0, at), shadow, ...layers.slice(at)], notes };
+  const says = 'The shadow that falls on it takes the place of traces of what stands beside it.';
+  return {
+    layers: [...own.slice(0, at), shadow, ...own.slice(at)],
+    notes: own.length < layers.length ? [...notes, says] : notes,
+  };
+}
+
+function isTrace({ role, pressure }: Layer): boolean {
+  return role === 'reflected' && pressure === 'whisper';
 }

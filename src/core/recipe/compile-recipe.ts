@@ -3,6 +3,7 @@ import type { Family, Layer } from './schemas.ts';
 import { type Recipe } from './recipe.ts';
 import { withCastShadow } from './cast-shadow.ts';
 import { heldBack } from './held-back.ts';
+import { withLimbBehind } from './limb-behind.ts';
 import { withMarks } from './marks.ts';
 import { withOwnBlender } from './own-blender.ts';
 import { pulled } from './pulled.ts';
@@ -30,7 +31,7 @@ export function compileRecipe(effectId: string, schoolId: string, family: Family
   const whole = effectById(effectId).lay(schoolById(schoolId), family, context);
   const { jumps = false } = effectById(effectId);
   // A metal lives of its darks, however far off.
-  const held = jumps ? whole : heldBack(whole, context.far);
+  const held = jumps ? whole : withLimbBehind(heldBack(whole, context.far), context);
   const laid = withOwnBlender(context.minor ? withoutRefining(held) : held, context);
   const marked = withMarks(withHighlight(laid, context), family, context);
   const shadowed = withCastShadow(marked, effectId, family, context);

@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { labOfHex } from '../colour/index.ts';
-import { type Hand, PRESS, bareGround, layPasses, paperById, pencilOptics } from '../laydown/index.ts';
+import { type Hand, PRESS, bareGround, layPasses, paperById } from '../laydown/index.ts';
 import {
   EFFECTS,
   type Recipe,
@@ -16,26 +15,13 @@ import {
   samplePlaces,
   withEdits,
 } from './index.ts';
+import { BLUES, BROWNS, opticsOf } from './test/pencils.ts';
 
-const HEX: Record<string, string> = {
-  night: '#22315f',
-  blue: '#4f6bb0',
-  sky: '#b5d4ea',
-  russet: '#7a4a2a',
-  ochre: '#c6913a',
-  lemon: '#f2d24a',
-};
 const TYPES = ['wax', 'oil', 'pastel', 'water-soluble'] as const;
-const opticsOf = (type: string) =>
-  new Map(Object.entries(HEX).map(([id, hex]) => [id, pencilOptics({ masstone: labOfHex(hex), type })]));
 const optics = Object.fromEntries(TYPES.map((type) => [type, opticsOf(type)]));
 const SIZES = [1, 3, 8, 20, 60];
 const HANDS: Hand[] = [{}, { whisper: 0.7, light: 0.65, medium: 0.65, firm: 0.75, burnish: 0.85 }];
-const families = [
-  familyOf(['night', 'blue', 'sky']),
-  familyOf(['russet', 'ochre', 'lemon']),
-  familyOf(['blue', 'sky']),
-];
+const families = [BLUES, BROWNS, familyOf(['blue', 'sky'])];
 const widthOf = (mm: number) => ({ regions: [{ usableWidthMm: mm, areaMm2: mm * mm }] });
 const smooth = EFFECTS.filter(({ leavesBare }) => leavesBare <= 0.04);
 

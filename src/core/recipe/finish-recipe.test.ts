@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { labOfHex } from '../colour/index.ts';
-import { bareGround, paperById, pencilOptics } from '../laydown/index.ts';
+import { bareGround, paperById } from '../laydown/index.ts';
 import {
   EFFECTS,
   REACHED,
@@ -14,23 +13,10 @@ import {
   largestSoftStep,
   rangeOnThing,
 } from './index.ts';
+import { BLUES, BROWNS, opticsOf } from './test/pencils.ts';
 
-const HEX: Record<string, string> = {
-  night: '#22315f',
-  blue: '#4f6bb0',
-  sky: '#b5d4ea',
-  russet: '#7a4a2a',
-  ochre: '#c6913a',
-  lemon: '#f2d24a',
-};
-const optics = new Map(
-  Object.entries(HEX).map(([id, hex]) => [id, pencilOptics({ masstone: labOfHex(hex), type: 'wax' })]),
-);
-const FAMILIES = [
-  familyOf(['night', 'blue', 'sky']),
-  familyOf(['russet', 'ochre', 'lemon']),
-  familyOf(['night', 'blue', 'ochre', 'lemon']),
-];
+const optics = opticsOf('wax');
+const FAMILIES = [BLUES, BROWNS, familyOf(['night', 'blue', 'ochre', 'lemon'])];
 const PAPERS = ['white-book', 'cream-sheet', 'toothed-white'] as const;
 const smooth = EFFECTS.filter(({ leavesBare, jumps }) => leavesBare <= 0.04 && !jumps);
 

@@ -2,8 +2,7 @@ import { deltaE2000 } from '../colour/index.ts';
 import { type Ground, type PencilOptics } from '../laydown/index.ts';
 import { type SampledPlace } from './checks/check.ts';
 import { samplePlaces } from './checks/sample-places.ts';
-import { effectById } from './effects/index.ts';
-import { type RegionContext } from './effects/index.ts';
+import { type RegionContext, effectById } from './effects/index.ts';
 import { paperLeft } from './paper-left.ts';
 import { type Recipe } from './recipe.ts';
 import type { Layer } from './schemas.ts';
@@ -75,7 +74,6 @@ export function softenSteps(
         .find(({ softer }) => openOf(softer) <= open && isSound(softer));
     const between = [worst.from.place, worst.to.place] as const;
     const best = bestOf(waysToSoften(now, ...between)) ?? bestOf(inTwoGoes(now, ...between));
-
     if (!best) break;
     [now, steps] = [best.softer, best.after];
   }

@@ -36,6 +36,7 @@ const regions = [
   region(3, 80, 30, 86, 36),
   region(4, 0, 70, 100, 120),
   region(5, 22, 72, 58, 104),
+  region(6, 30, 68, 40, 80),
 ];
 const page = {
   regions,
@@ -240,6 +241,35 @@ describe('how far off things lie', () => {
     const { distance: _distance, ...wishes } = plan.wishes;
     const stored = { ...emptyPlan(plan.page), wishes };
     expect(Plan.parse(stored).wishes.distance).to.equal('scene');
+  });
+});
+
+describe('a limb', () => {
+  const withParts = (parts: readonly { name: string; material: string; regionIds: number[] }[]) => {
+    const own = {
+      ...plan,
+      things: frontToBack(
+        parts.map((part) => newThing({ id: part.name.toLowerCase().replace(' ', '-'), family: blue, ...part })),
+      ),
+    };
+    const contexts = new RecipeContexts(own, regionsOfThings(own, regions), formedThings(own, page), pencils);
+    return (id: string) => contexts.forThing(id).limbBehind;
+  };
+  const body = { name: 'Hare body', material: 'fur', regionIds: [2] };
+  const legs = { name: 'Hare legs', material: 'fur', regionIds: [5] };
+
+  it('lies behind the larger part of the same name and material that it touches', () => {
+    const behind = withParts([body, { ...legs, regionIds: [6] }]);
+    expect(behind('hare-legs')).to.equal('Hare body');
+    expect(behind('hare-body')).to.equal(undefined);
+  });
+
+  it('is none in front of it, of another name or material, or far from it', () => {
+    const touching = { ...legs, regionIds: [6] };
+    expect(withParts([touching, body])('hare-legs')).to.equal(undefined);
+    expect(withParts([body, { ...touching, name: 'Fox legs' }])('fox-legs')).to.equal(undefined);
+    expect(withParts([body, { ...touching, material: 'wood' }])('hare-legs')).to.equal(undefined);
+    expect(withParts([body, { ...legs, regionIds: [3] }])('hare-legs')).to.equal(undefined);
   });
 });
 

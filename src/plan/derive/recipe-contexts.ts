@@ -1,4 +1,4 @@
-import type { Pencil, Plan, Texture } from '../../contracts/index.ts';
+import type { Pencil, Plan, Texture, Thing } from '../../contracts/index.ts';
 import { isWarm, labOfHex, oklchOfLab, wheelOfHue } from '../../core/colour/index.ts';
 import { bareGround, layPasses, pencilOptics, pencilTypeById } from '../../core/laydown/index.ts';
 import { type Region } from '../../core/lineart/index.ts';
@@ -74,6 +74,7 @@ export class RecipeContexts {
       outMm: Math.max(right - left, bottom - top) / 2,
       far: this.#far.get(id),
       form,
+      limbBehind: this.#limbBehind(id),
       lettering: this.#letteringBefore(id),
       marks: this.#marksIn(id),
       palest: form ? (formById(form).palest ?? 'foot') : 'foot',
@@ -98,6 +99,20 @@ export class RecipeContexts {
       backlit: this.#plan.light.kind === 'behind' && !materialOf(material)?.background,
       form,
     };
+  }
+
+  /** What a thing is a limb of: the larger one in front of it that it touches, of the same material and named alike. */
+  #limbBehind(id: string): string | undefined {
+    const things = thingsOf(this.#plan);
+    const place = things.findIndex((thing) => thing.id === id);
+    const own = things[place]!;
+    const box = this.#boxes.get(id)!;
+    const body = things.slice(0, place).find((thing) => {
+      const other = this.#boxes.get(thing.id);
+      const isOfOne = thing.material !== null && thing.material === own.material && headOf(thing) === headOf(own);
+      return isOfOne && other && apart(box, other) === 0 && areaOf(other) > areaOf(box);
+    });
+    return body?.name;
   }
 
   /** Names of lettering that stands before a thing. */
@@ -200,6 +215,16 @@ export class RecipeContexts {
     }
     return this.#labs.get(id);
   }
+}
+
+/** The first word of a name of several: "Hare legs" and "Hare body" are parts of one. */
+function headOf({ id, name }: Pick<Thing, 'id' | 'name'>): string {
+  const [head, ...rest] = name.toLowerCase().split(/\s+/);
+  return rest.length > 0 ? head! : id;
+}
+
+function areaOf({ left, top, right, bottom }: Box): number {
+  return (right - left) * (bottom - top);
 }
 
 function bodyIn(family: Family | null): string | null {

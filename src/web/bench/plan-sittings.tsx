@@ -215,7 +215,9 @@ function OpenThings() {
       </p>
       <p className="mt-1 text-[0.95rem]">
         <strong>{label}</strong>
-        <span className="block text-sm text-soft">{says} Things that want the same pencils count as one.</span>
+        <span className="block text-sm text-soft">
+          {says} {bench.openThings !== 'any' && 'Things that want the same pencils count as one.'}
+        </span>
       </p>
     </div>
   );

@@ -260,10 +260,10 @@ function Steps({ benchPlan, sitting, number, doneIds, chosen, onChoose }: StepsP
               {isSame ? '' : held.code}
             </span>
             <PressureMark pressure={step.pressure} size={26} />
-            <span className={clsx('min-w-0 flex-1 truncate text-[0.95rem]', isDone && 'struck')}>
+            <span className={clsx('min-w-0 flex-1 text-[0.95rem] leading-snug wrap-break-word', isDone && 'struck')}>
               {thingOf.get(step.thingId)}
             </span>
-            <span className="text-sm text-soft">{about(step.minutes)}</span>
+            <span className="shrink-0 text-sm text-soft">{about(step.minutes)}</span>
             {hasGrip ? (
               <Grip piece={piece} name={thingOf.get(step.thingId) ?? ''} onChoose={() => onChoose(piece)} />
             ) : (

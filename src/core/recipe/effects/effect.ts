@@ -21,6 +21,8 @@ export interface RegionContext {
   crossings?: readonly number[];
   /** How far off it lies in a scene, 0 the nearest to 1 the farthest. Default no scene. */
   far?: number;
+  /** What it is a limb of, where it lies behind that. Default nothing. */
+  limbBehind?: string;
   /** Names of lettering that stands before it, so that its colour fades there. Default none. */
   lettering?: readonly string[];
   /** Id of its form. Default unknown. */
