@@ -18,6 +18,8 @@ export interface AcrossThePage {
   runs: readonly number[];
   /** Solves some windows of the order again, one after the other; keeps what is no longer. */
   improve(): Promise<void>;
+  /** Goes on from another order by its runs; each run then does all that its pencil can. */
+  goOnFrom(runs: readonly number[]): void;
 }
 
 /**
@@ -43,7 +45,7 @@ export async function acrossThePage(
     pause,
   });
   if (!found) return null;
-  let runs = found;
+  let runs: readonly number[] = found;
   // What is done before each run, so that a window need not be led up to from the start.
   const before = [start];
   const leadUp = (from: number) => {
@@ -56,6 +58,10 @@ export async function acrossThePage(
     },
     async improve() {
       for (let i = 0; i < WINDOWS; i++) await solveOne();
+    },
+    goOnFrom(other) {
+      runs = other;
+      leadUp(0);
     },
   };
   async function solveOne() {

@@ -1,7 +1,7 @@
 import { type Problem, doAll, isReady } from './problem.ts';
 
 /** What a pencil is worth taking up: for each thing that it can go on with, and against for each that wants it later. */
-const WORTH = { perRunLeft: 0.25, later: 0.6, shake: 1.6 };
+const WORTH = { perRunLeft: 0.25, later: 0.6 };
 /** A step that opens one thing more than may be costs as much as so many pick-ups. */
 export const TOO_MANY = 1000;
 
@@ -19,14 +19,12 @@ export interface Opened {
  * one is finished. The
  * pencil in hand does all that it can; then the one that most open things can go on with is taken up.
  * @param opening the things in the order in which they are opened
- * @param random shakes the choice of pencils; null for none
  * @throws RangeError where steps wait for each other in a circle
  */
 export function decodeOpeningOrder(
   problem: Problem,
   opening: readonly number[],
   limit: number,
-  random: (() => number) | null,
 ): Opened {
   const { chains, pencil, thing, place, needs, runsLeft, pencils } = problem;
   const done = new Uint16Array(chains.length);
@@ -62,7 +60,7 @@ export function decodeOpeningOrder(
     }
     let [best, most] = [-1, -Infinity];
     for (const candidate of new Set(ready.map((t) => pencil[chains[t]![done[t]!]!]!))) {
-      let worth = random ? WORTH.shake * random() : 0;
+      let worth = 0;
       for (const t of active) {
         const front = isReady(problem, done, t) && pencil[chains[t]![done[t]!]!] === candidate;
         if (front) worth += 1 + WORTH.perRunLeft * (chains[t]!.length - done[t]!);
@@ -92,20 +90,6 @@ export function decodeOpeningOrder(
 
 export function costOf({ pickUps, beyond }: Opened): number {
   return pickUps + TOO_MANY * beyond;
-}
-
-/** A list in which one thing is moved, or two are changed about, or a stretch is turned round. */
-export function shuffledOnce(opening: readonly number[], random: () => number): number[] {
-  const next = [...opening];
-  const [a, b] = [Math.floor(random() * next.length), Math.floor(random() * next.length)];
-  const kind = random();
-  if (kind < 0.5) next.splice(b, 0, ...next.splice(a, 1));
-  else if (kind < 0.8) [next[a], next[b]] = [next[b]!, next[a]!];
-  else {
-    const [from, to] = [Math.min(a, b), Math.max(a, b) + 1];
-    next.splice(from, to - from, ...next.slice(from, to).reverse());
-  }
-  return next;
 }
 
 /** The things so that each has as much as may be in common with the one before it, beginning with the first. */

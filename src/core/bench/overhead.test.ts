@@ -48,7 +48,7 @@ describe('what an order costs beside the colouring', () => {
     expect(overheadOf([leftOfIt, soft]).smearCm2).to.equal(0);
   });
 
-  it('is counted by covered area: a thing in many regions smears no more than one as large', () => {
+  it('is counted by covered area and by time: what is done in many steps smears no more than in one', () => {
     const parts = [0, 1, 2, 3].map((k) =>
       step('a', `${k}`, 'p', [], { box: at(100, 100), soft: true, coveredMm2: 25 }),
     );
@@ -58,6 +58,9 @@ describe('what an order costs beside the colouring', () => {
       overheadOf([whole, after]).smearCm2,
       1e-9,
     );
+    const long = { ...after, minutes: 10 };
+    const halves = ['1', '2'].map((k) => step('b', k, 'p', [], { box: at(50, 90), minutes: 5 }));
+    expect(overheadOf([whole, ...halves]).smearCm2).to.be.closeTo(overheadOf([whole, long]).smearCm2, 1e-9);
   });
 });
 

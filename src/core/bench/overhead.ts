@@ -15,13 +15,14 @@ export interface Overhead {
   waitMinutes: number;
   /** Seconds that all of these take. */
   seconds: number;
-  /** Soft finished work that the hand lies over, cm2 added up over all steps: a risk, not a time. */
+  /** Soft finished work that the hand lies over, cm2 for each ten minutes that it does, added up: a risk, not a time. */
   smearCm2: number;
   /** What the search makes small: seconds, and what keeping the hand off is worth. */
   cost: number;
 }
 
-/** Squares that smearing is counted in, mm. */
+/** Smearing is counted for each so many minutes, and in squares of so many mm. */
+const SMEAR_MINUTES = 10;
 const SQUARE = 15;
 /** The hand lies beside and below what it works on, so far, mm. */
 const HAND = { beside: 75, above: 15, below: 90 };
@@ -107,7 +108,7 @@ export class Pricing {
           clock += wait;
         }
       }
-      for (const square of this.#under[i]!) smearMm2 += soft[square]!;
+      for (const square of this.#under[i]!) smearMm2 += (soft[square]! * this.#minutes[i]!) / SMEAR_MINUTES;
       for (const [square, mm2] of this.#leaves[i]!) soft[square]! += mm2;
       clock += this.#minutes[i]!;
       if (this.#drying[i]! > 0) dryAt.set(i, clock + this.#drying[i]!);

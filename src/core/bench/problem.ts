@@ -107,19 +107,19 @@ export function doAll(
 }
 
 /**
- * The most things that an order ever has begun and unfinished.
+ * The most things that an order has begun and unfinished when a pencil is put down.
  * @returns Infinity for an order that breaks what steps need or leaves some out
  */
-export function mostOpenIn({ chains, needs, thing, place }: Problem, order: readonly number[]): number {
+export function mostOpenIn({ chains, needs, thing, place, pencil }: Problem, order: readonly number[]): number {
   const done = new Uint16Array(chains.length);
   let [open, most] = [0, 0];
-  for (const step of order) {
+  for (const [i, step] of order.entries()) {
     const t = thing[step]!;
     if (place[step] !== done[t]) return Infinity;
     for (const before of needs[step]!) if (place[before]! >= done[thing[before]!]!) return Infinity;
     if (done[t]!++ === 0) open++;
     if (done[t] === chains[t]!.length) open--;
-    most = Math.max(most, open);
+    if (i + 1 === order.length || pencil[order[i + 1]!] !== pencil[step]) most = Math.max(most, open);
   }
   return order.length === thing.length ? most : Infinity;
 }

@@ -20,9 +20,10 @@ export const paleBeforeStrong: Rule = {
       if (one.length === 0 || other.length === 0) return [];
       // The thing whose strongest layer is paler counts as the pale one, so that rules of one pair never cross.
       const [pale, strong] = darkest(one) >= darkest(other) ? [one, other] : [other, one];
-      const first = pale.find(({ value }) => value >= PALE);
-      const dark = strong.find(({ value }) => value <= STRONG && value <= (first?.value ?? 0) - APART);
-      return first && dark ? [[first, dark]] : [];
+      // What is pale and comes later, as the white of highlights, goes over what lies there anyway.
+      const first = pale[0]!;
+      const dark = strong.find(({ value }) => value <= STRONG && value <= first.value - APART);
+      return first.value >= PALE && dark ? [[first, dark]] : [];
     });
   },
 };
