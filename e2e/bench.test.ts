@@ -3,7 +3,8 @@ import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { type Browser, type Download, type Page } from 'playwright-core';
 import { BenchState, type Notebook, type RecordEntry, type SheetState } from '../src/contracts/index.ts';
-import { movedTo, validateSequence } from '../src/core/bench/index.ts';
+import { type Round, movedTo, validateSequence, withWhatGoesAlong } from '../src/core/bench/index.ts';
+import { roundsOfPlan } from '../src/order/index.ts';
 import { ownAddresses } from '../src/server/access.ts';
 import { textsOfPdf } from '../src/server/test/read-pdf.ts';
 import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
@@ -121,32 +122,26 @@ describe('the bench', function () {
       for (const { name } of plan!.things.slice(0, 5)) expect(pages[0]).to.contain(name);
     });
 
-    /** The grips of things in a sitting, with whether they can go to the next sitting; later ones in the list first. */
+    /** The grips of steps, with whether they can go to the next sitting; later ones in the list first. */
     const grips = (plan: NonNullable<BenchState['plan']>) => {
-      const stepOf = new Map(plan.steps.map((step) => [step.id, step]));
-      const things = plan.sittings.map(({ steps }) => [...new Set(steps.map((id) => stepOf.get(id)!.thingId))]);
-      return things
-        .slice(0, -1)
+      const rounds = roundsOfPlan(plan);
+      let nth = 0;
+      return rounds
         .flatMap((own, sitting) =>
-          own.map((thingId) => {
-            const ids = plan.sittings[sitting].steps.filter((id) => stepOf.get(id)!.thingId === thingId);
+          own.map((round) => {
+            const moving = round.steps.map(({ id }) => id);
+            const ids = withWhatGoesAlong(plan.steps, plan.sittings, moving, sitting + 1);
             const order = movedTo(plan.steps, plan.sittings, ids, sitting + 1).flatMap(({ steps }) => steps);
-            const name = plan.things.find(({ id }) => id === thingId)!.name;
-            const nth = things.slice(0, sitting).filter((before) => before.includes(thingId)).length;
-            return {
-              name,
-              sitting,
-              nth,
-              fits: validateSequence(plan.steps, order, plan.openThings, plan.alike).length === 0,
-            };
+            const fits = validateSequence(plan.steps, order, plan.openThings, plan.alike).length === 0;
+            return { sitting, nth: nth++, fits };
           }),
         )
+        .filter(({ sitting }) => sitting < rounds.length - 1)
         .reverse();
     };
-    const gripOf = ({ name, nth }: { name: string; nth: number }) =>
-      page.getByRole('button', { name: `Move ${name} to another sitting`, exact: true }).nth(nth);
+    const gripOf = ({ nth }: { nth: number }) => page.locator('[data-grip]').nth(nth);
 
-    it('moves a thing to another sitting by drag where that can be worked by, with a way back', async () => {
+    it('moves a step, and what waits for it, to another sitting by drag where that can be worked by, with a way back', async () => {
       const before = (await bench()).plan!;
       const own = grips(before).find(({ fits }) => fits)!;
       const grip = gripOf(own);
@@ -168,13 +163,11 @@ describe('the bench', function () {
       await until('the order as it was', orderNow, (order) => order === before.order.join());
     });
 
-    it('does the same by keys, and says why a thing cannot go where it is put', async () => {
+    it('does the same by keys, and says why a step cannot go where it is put', async () => {
       const before = (await bench()).plan!;
       const own = grips(before).find(({ fits }) => !fits)!;
-      const [first] = await gripOf(own).all();
-      const place = await first.evaluate((grip) => [...document.querySelectorAll('[data-grip]')].indexOf(grip));
       await page.getByRole('region', { name: 'Steps in order' }).focus();
-      for (let i = 0; i <= place; i++) await page.keyboard.press('ArrowDown');
+      for (let i = 0; i <= own.nth; i++) await page.keyboard.press('ArrowDown');
       await page.keyboard.press('Enter');
       await page.getByRole('button', { name: `Move it to sitting ${own.sitting + 2}` }).focus();
       await page.keyboard.press('Enter');
@@ -241,7 +234,7 @@ describe('the bench', function () {
       await pressAtTable(page, 'l');
       await page.waitForFunction((was) => document.querySelector('[data-testid=step]')!.textContent !== was, first);
       const { skipped, plan } = await bench();
-      expect(skipped).to.deep.equal([plan!.order[0]]);
+      expect(skipped).to.deep.equal(roundsOfPlan(plan!)[0][0].steps.map(({ id }) => id));
     });
 
     it('counts the minutes that were worked, not those that were paused, also over a closed tab', async () => {
@@ -382,7 +375,13 @@ describe('the bench', function () {
     });
 
     it('goes on while the server is dead, in two tabs and, once they are closed, in a third, and loses nothing', async () => {
-      const left = (await bench()).plan!.order.length - (await bench()).done.length;
+      const leftNow = async () => {
+        const { plan, done } = await bench();
+        const doneIds = new Set(done.map(({ stepId }) => stepId));
+        const isLeft = ({ steps }: Round) => steps.some(({ id }) => !doneIds.has(id));
+        return roundsOfPlan(plan!).flat().filter(isLeft).length;
+      };
+      const left = await leftNow();
       const context = page.context();
       const url = page.url();
       const other = await context.newPage();
@@ -392,11 +391,11 @@ describe('the bench', function () {
       await desk.kill();
       await pressAtTable(page, 'Space');
       await pressAtTable(page, 'Space');
-      await page.getByText('Harmonie does not answer; 2 kept here').waitFor();
+      await page.getByText(/^Harmonie does not answer; \d+ kept here/).waitFor();
       // Another tab does the first of them too: what it keeps does not take the place of what is kept.
       await other.bringToFront();
       await pressAtTable(other, 'Space');
-      await other.getByText('Harmonie does not answer; 1 kept here').waitFor();
+      await other.getByText(/^Harmonie does not answer; \d+ kept here/).waitFor();
       await page.close();
       await other.close();
       await desk.start();
@@ -404,28 +403,24 @@ describe('the bench', function () {
       page.setDefaultTimeout(100_000);
       await page.goto(url);
       await page.getByTestId('kept').filter({ hasText: 'Saved' }).waitFor();
-      const leftNow = async () => {
-        const { plan, done } = await bench();
-        return plan!.order.length - done.length;
-      };
       await until('two steps less are left', leftNow, (steps) => steps === left - 2);
-      const { done } = await bench();
-      await page.getByText(`step ${done.length + 1} of`).waitFor();
+      const number = roundsOfPlan((await bench()).plan!).flat().length - left + 3;
+      await page.getByText(`step ${number} of`).waitFor();
     });
 
     it('two tabs do not fight: what is done in one is done in the other', async () => {
       const other = await page.context().newPage();
       await other.goto(page.url());
       await other.getByTestId('step-code').waitFor();
-      const before = (await bench()).done.length;
+      const before = Number(/step (\d+) of/.exec(await page.getByText(/^step \d+ of/).innerText())![1]);
       await page.bringToFront();
       await pressAtTable(page, 'Space');
-      await other.getByText(`step ${before + 2} of`).waitFor();
+      await other.getByText(`step ${before + 1} of`).waitFor();
       await other.bringToFront();
       await pressAtTable(other, 'Space');
-      await page.getByText(`step ${before + 3} of`).waitFor();
+      await page.getByText(`step ${before + 2} of`).waitFor();
       const { done } = await bench();
-      expect(new Set(done.map(({ stepId }) => stepId)).size).to.equal(before + 2);
+      expect(new Set(done.map(({ stepId }) => stepId)).size).to.equal(done.length);
       await other.close();
       await page.bringToFront();
     });
@@ -470,8 +465,9 @@ describe('a phone beside the page', function () {
     await done.click();
     await page.getByText('step 2 of').waitFor();
     await page.getByTestId('kept').filter({ hasText: 'Saved' }).waitFor();
-    const { done: steps } = BenchState.parse(await (await fetch(`${desk.url}/api/sheets/${BEGUN}/bench`)).json());
-    expect(steps).to.have.length(1);
+    const { plan, done: steps } = BenchState.parse(await (await fetch(`${desk.url}/api/sheets/${BEGUN}/bench`)).json());
+    const [first] = roundsOfPlan(plan!).flat();
+    expect(steps.map(({ stepId }) => stepId)).to.deep.equal(first.steps.map(({ id }) => id));
     expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).to.be.at.most(0);
   });
 

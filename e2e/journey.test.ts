@@ -11,6 +11,7 @@ import { deltaE2000, labOfHex } from '../src/core/colour/index.ts';
 import { validateSequence } from '../src/core/bench/index.ts';
 import { whiteBook } from '../src/core/laydown/index.ts';
 import { onPaper } from '../src/core/tray/index.ts';
+import { roundsOfPlan } from '../src/order/index.ts';
 import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import {
   colouredShare,
@@ -256,10 +257,9 @@ describe('the way through the stages', () => {
       // How many it saves in so much time is a matter of bench.test: this machine may be busy.
       expect(plan!.pickUps).to.be.at.most(inTurn);
       await page.getByRole('button', { name: 'Sit down' }).click();
-      const codeOf = (at: number) => {
-        const step = plan!.steps.find((each) => each.id === plan!.order[at])!;
-        return plan!.pencils.find((pencil) => pencil.id === step.pencil)!.code;
-      };
+      const rounds = roundsOfPlan(plan!).flat();
+      const codeOf = (at: number) => plan!.pencils.find(({ id }) => id === rounds[at].steps[0].pencil)!.code;
+      const firstTwo = rounds.slice(0, 2).flatMap(({ steps }) => steps.map(({ id }) => id));
       expect(await page.getByTestId('step-code').innerText()).to.equal(codeOf(0));
       for (let done = 1; done <= 3; done++) {
         // A second press right after it does not count.
@@ -274,7 +274,7 @@ describe('the way through the stages', () => {
       await until(
         'the two steps before it are stored as done',
         async () => BenchState.parse(await stored('/sheets/ferry-steps/bench')).done.map(({ stepId }) => stepId),
-        (done) => isEqual(done, plan!.order.slice(0, 2)),
+        (done) => isEqual(done, firstTwo),
       );
     });
 
@@ -293,9 +293,8 @@ describe('the way through the stages', () => {
       await goTo(page, 'Record');
       const rows = page.getByRole('region', { name: 'Finished steps' }).getByRole('row');
       await rows.nth(2).waitFor();
-      expect(await rows.count()).to.equal(3);
       const record = await stored<RecordEntry[]>('/sheets/ferry-steps/record');
-      expect(record).to.have.length(2);
+      expect(await rows.count()).to.equal(record.length + 1);
       const first = await rows.nth(2).innerText();
       expect(first).to.contain(record[0].pencil.code);
       expect(first).to.contain(record[0].thing);

@@ -85,6 +85,19 @@ export const LogEntry = z.object({
 });
 export type LogEntry = z.output<typeof LogEntry>;
 
+/** Entries of one plan, in turn: what one press says of the shapes of a step. */
+export const LogEntries = z.array(LogEntry).min(1, 'There is nothing to write down.').max(1000);
+
+/** What the log answers: not how everything stands, but whether anything came to it from elsewhere. */
+export const Logged = z.object({
+  /** The newest plan of the sheet. */
+  planId: Id,
+  /** The last entry of that plan before these and after them, by the number that the log gave it; 0 for none. */
+  before: z.int().min(0),
+  last: z.int().min(0),
+});
+export type Logged = z.infer<typeof Logged>;
+
 /** A layer that stands as done on some regions, over all plans of a sheet. */
 export const FinishedLayer = z.object({ thingId: Id, layerId: z.string(), regionIds: z.array(RegionId).readonly() });
 export type FinishedLayer = z.infer<typeof FinishedLayer>;
@@ -99,6 +112,8 @@ export const BenchState = z.object({
   /** Minutes that went into steps that are begun and not done. */
   begun: z.record(StepId, z.number().min(0)),
   finished: z.array(FinishedLayer),
+  /** The last entry of the log for this plan, by the number that the log gave it; 0 for none. */
+  last: z.int().min(0).default(0),
 });
 export type BenchState = z.infer<typeof BenchState>;
 

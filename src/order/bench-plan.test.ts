@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import {
   type BenchPlan,
+  type BenchState,
   type LogEntry,
   type Pencil,
   type Plan,
@@ -23,7 +24,6 @@ import {
   type PlanEdit,
 } from '../plan/index.ts';
 import {
-  type OnTheTable,
   benchPlanFrom,
   isOutOfDate,
   minutesWorked,
@@ -171,6 +171,9 @@ describe('a pencil that takes another’s place', () => {
   });
 });
 
+/** As much of a bench as the log needs. */
+const asBench = (bench: unknown) => bench as BenchState;
+
 describe('the log of the table', () => {
   const entry = (stepId: string, kind: LogEntry['kind'], minutes = 3): LogEntry => ({
     id: `${stepId} ${kind}`,
@@ -189,8 +192,15 @@ describe('the log of the table', () => {
     const log = fc.array(fc.tuple(fc.constantFrom('a/1', 'a/2', 'b/1'), kinds), { maxLength: 20 });
     fc.assert(
       fc.property(log, (entries) => {
-        const bare: OnTheTable = { done: [], skipped: [], begun: {} };
-        const table = entries.reduce((state, [id, kind]) => withEntry(state, entry(id, kind)), bare);
+        const steps = ['a/1', 'a/2', 'b/1'].map((id, k) => ({
+          id,
+          thingId: id[0],
+          layerId: id[2],
+          regionIds: [k + 1],
+        }));
+        const before = { thingId: 'c', layerId: '1', regionIds: [9] };
+        const bare = { plan: { steps }, done: [], skipped: [], begun: {}, finished: [before], last: 0 };
+        const table = entries.reduce((state, [id, kind]) => withEntry(state, entry(id, kind)), asBench(bare));
         const last = new Map(entries);
         for (const [id, kind] of last) {
           expect(table.done.some(({ stepId }) => stepId === id)).to.equal(kind === 'done');
@@ -198,6 +208,9 @@ describe('the log of the table', () => {
           if (kind === 'not done after all') expect(table.begun).to.not.have.property(id);
         }
         expect(new Set(table.done.map(({ stepId }) => stepId)).size).to.equal(table.done.length);
+        // What is finished follows what is done, and what earlier orders finished stays.
+        const finished = table.finished.map(({ thingId, layerId }) => `${thingId}/${layerId}`);
+        expect(finished).to.have.members(['c/1', ...table.done.map(({ stepId }) => stepId)]);
       }),
     );
     expect(minutesWorked(entry('a/1', 'done'))).to.equal(2.5);

@@ -1,11 +1,9 @@
-import type { BenchState, LogEntry } from '../contracts/index.ts';
+import type { BenchState, FinishedLayer, LogEntry } from '../contracts/index.ts';
 
-/** How the steps of one plan stand. */
-export type OnTheTable = Pick<BenchState, 'done' | 'skipped' | 'begun'>;
-
-/** How steps stand after one more entry of the log: the last word on each step counts. */
-export function withEntry<T extends OnTheTable>(state: T, entry: LogEntry): T {
+/** How the steps of the newest plan stand after one more entry of the log: the last word on each step counts. */
+export function withEntry(state: BenchState, entry: LogEntry): BenchState {
   const { stepId, kind } = entry;
+  const wasDone = state.done.some((other) => other.stepId === stepId);
   const done = state.done.filter((other) => other.stepId !== stepId);
   const skipped = state.skipped.filter((other) => other !== stepId);
   const begun = { ...state.begun };
@@ -16,7 +14,20 @@ export function withEntry<T extends OnTheTable>(state: T, entry: LogEntry): T {
     done: kind === 'done' ? [...done, entry] : done,
     skipped: kind === 'skipped' ? [...skipped, stepId] : skipped,
     begun,
+    finished: wasDone === (kind === 'done') ? state.finished : finishedWith(state, stepId, kind === 'done'),
   };
+}
+
+/** What is finished once a step of the plan is done, or is not done after all. */
+function finishedWith({ plan, finished }: BenchState, stepId: string, isDone: boolean): BenchState['finished'] {
+  const step = plan?.steps.find(({ id }) => id === stepId);
+  if (!step) return finished;
+  const { thingId, layerId, regionIds } = step;
+  if (isDone) return [...finished, { thingId, layerId, regionIds }];
+  const isIt = (layer: FinishedLayer) =>
+    layer.thingId === thingId && layer.layerId === layerId && layer.regionIds.join() === regionIds.join();
+  const at = finished.findLastIndex(isIt);
+  return finished.filter((_, i) => i !== at);
 }
 
 /** Minutes that somebody worked from the beginning of an entry to its end. */

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { z } from 'zod';
-import { BenchState, type NewBenchPlan, RecordEntry, SheetCard } from '../contracts/index.ts';
+import { BenchState, Logged, type NewBenchPlan, RecordEntry, SheetCard } from '../contracts/index.ts';
 import { stepLog } from './db/schema.ts';
 import { SHEET, emptyDesk, oil as pencil, withRegions } from './test/desk.ts';
 import { textsOfPdf } from './test/read-pdf.ts';
@@ -50,17 +50,18 @@ describe('the bench', () => {
     const desk = await emptyDesk();
     await withRegions(desk);
     await desk.api.post(`/api/sheets/${SHEET}/bench`).send(plan());
-    const log = (body: object) => desk.api.post(`/api/sheets/${SHEET}/log`).send(body);
-    return { ...desk, log };
+    const log = (...entries: object[]) => desk.api.post(`/api/sheets/${SHEET}/log`).send(entries);
+    const bench = async () => BenchState.parse((await desk.api.get(`/api/sheets/${SHEET}/bench`)).body);
+    return { ...desk, log, bench };
   }
 
   it('keeps what is done in order, once, and takes it back only by saying so', async () => {
-    const { api, log, db } = await planned();
+    const { api, log, bench, db } = await planned();
     await log(entry('log-one', 'thing-a/base'));
     await log(entry('log-one', 'thing-a/base'));
     await log(entry('log-two', 'thing-a/shadow'));
-    const { body } = await log(entry('log-three', 'thing-a/shadow', 'not done after all'));
-    expect(BenchState.parse(body).done.map((each) => each.stepId)).to.deep.equal(['thing-a/base']);
+    await log(entry('log-three', 'thing-a/shadow', 'not done after all'));
+    expect((await bench()).done.map((each) => each.stepId)).to.deep.equal(['thing-a/base']);
     expect(await db.select().from(stepLog)).to.have.length(3);
     const [card] = (await api.get('/api/sheets')).body;
     expect(SheetCard.parse(card)).to.include({ steps: 2, stepsDone: 1, regions: 6 });
@@ -71,6 +72,20 @@ describe('the bench', () => {
       .expect(200);
     const [later] = (await api.get('/api/sheets')).body;
     expect(SheetCard.parse(later)).to.include({ steps: 3, stepsDone: 1 });
+  });
+
+  it('answers a press with no more than what tells whether something came from elsewhere', async () => {
+    const { api, log, bench } = await planned();
+    const first = Logged.parse((await log(entry('log-one', 'thing-a/base'))).body);
+    expect(first).to.deep.include({ planId: 'plan-one', before: 0, last: (await bench()).last });
+    // Shapes of one step come together, and are taken together or not at all.
+    const { body } = await log(entry('log-two', 'thing-a/shadow'), entry('log-three', 'thing-b/base'));
+    expect(body.sentence).to.contain('not part of its plan');
+    expect((await bench()).last).to.equal(first.last);
+    await api.post(`/api/sheets/${SHEET}/bench`).send(plan('plan-two'));
+    // Another device still works by the earlier order: it hears of the new one.
+    expect(Logged.parse((await log(entry('log-four', 'thing-a/shadow'))).body).planId).to.equal('plan-two');
+    expect((await log()).body.sentence).to.contain('nothing to write down');
   });
 
   it('writes finished steps down with pencil, thing and time, over all plans', async () => {
@@ -98,22 +113,23 @@ describe('the bench', () => {
   });
 
   it('knows what was put off and how long was worked at what is half done', async () => {
-    const { log } = await planned();
+    const { log, bench } = await planned();
     const half = { ...entry('log-one', 'thing-a/base', 'part done'), pausedSeconds: 60 };
     await log(half);
-    const { body } = await log(entry('log-two', 'thing-a/base', 'skipped'));
-    const { begun, skipped, done } = BenchState.parse(body);
+    await log(entry('log-two', 'thing-a/base', 'skipped'));
+    const { begun, skipped, done } = await bench();
     expect({ skipped, done }).to.deep.equal({ skipped: ['thing-a/base'], done: [] });
     expect(begun['thing-a/base']).to.be.closeTo(3, 1e-9);
-    const after = BenchState.parse((await log(entry('log-three', 'thing-a/base'))).body);
-    expect(after.skipped).to.deep.equal([]);
+    await log(entry('log-three', 'thing-a/base'));
+    expect((await bench()).skipped).to.deep.equal([]);
   });
 
   it('writes down the pencil that was really used, if it is one of the tray', async () => {
-    const { api, log } = await planned();
+    const { api, log, bench } = await planned();
     await api.post('/api/trays/my-pencils/pencils').send({ pencils: [pencil('K1'), pencil('K2')] });
     const used = { ...entry('log-one', 'thing-a/base'), usedPencil: 'pencil-K2', cameOut: 'darker' };
-    expect(BenchState.parse((await log(used)).body).done[0]).to.include({ usedPencil: 'pencil-K2', cameOut: 'darker' });
+    await log(used);
+    expect((await bench()).done[0]).to.include({ usedPencil: 'pencil-K2', cameOut: 'darker' });
     const { status, body } = await log({ ...entry('log-two', 'thing-a/shadow'), usedPencil: 'pencil-none' });
     expect(status).to.equal(422);
     expect(body.sentence).to.contain('not in the tray');

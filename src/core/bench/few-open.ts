@@ -21,11 +21,7 @@ export interface Opened {
  * @param opening the things in the order in which they are opened
  * @throws RangeError where steps wait for each other in a circle
  */
-export function decodeOpeningOrder(
-  problem: Problem,
-  opening: readonly number[],
-  limit: number,
-): Opened {
+export function decodeOpeningOrder(problem: Problem, opening: readonly number[], limit: number): Opened {
   const { chains, pencil, thing, place, needs, runsLeft, pencils } = problem;
   const done = new Uint16Array(chains.length);
   const steps: number[] = [];

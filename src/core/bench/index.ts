@@ -15,5 +15,6 @@ export { openLimit } from './open-things.ts';
 export { validateSequence } from './validate-sequence.ts';
 export { handWords } from './hand-words.ts';
 export { type LaidOutTable, type Reminder, layOutFor, remindersOf } from './lay-out.ts';
-export { movedTo } from './moved-to.ts';
-export { stepsAhead } from './steps-ahead.ts';
+export { movedTo, withWhatGoesAlong } from './moved-to.ts';
+export { type Round, roundsOf } from './rounds.ts';
+export { roundsAhead } from './steps-ahead.ts';

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { byPlace, joinedSteps, likeThings } from './like-things.ts';
+import { byPlace } from './by-place.ts';
+import { joinedSteps, likeThings } from './like-things.ts';
 import { overheadOf, sequence, validateSequence } from './index.ts';
 import { placedPage, step } from './test/made-up.ts';
 

@@ -1,4 +1,3 @@
-import { type PointMm } from '../lineart/index.ts';
 import { inHand } from './step.ts';
 import type { Step } from './schemas.ts';
 
@@ -208,45 +207,4 @@ function around(boxes: readonly NonNullable<Step['box']>[]): NonNullable<Step['b
     right: Math.max(...boxes.map(({ right }) => right)),
     bottom: Math.max(...boxes.map(({ bottom }) => bottom)),
   };
-}
-
-/** What is blunt, or of another kind than what came before, comes after whatever lies on the page, mm. */
-const BLUNT = 1e6;
-const OTHER_KIND = 1e4;
-
-/**
- * Steps that are laid as one, each after what it waits for: what is pressed, stroked and pointed alike together, and of that
- * always what lies nearest to the hand.
- * @param last the step that the hand comes from; default none
- */
-export function byPlace(steps: readonly Step[], last?: Step): Step[] {
-  if (steps.length === 1) return [...steps];
-  const left = new Map(steps.map((step) => [step.id, step]));
-  const laid: Step[] = [];
-  let here = (last && middleOf(last)) ?? { x: 0, y: 0 };
-  let kind = last ? kindOf(last) : '';
-  // Sharp work comes before the point is worn, then what goes on as before, then what lies near.
-  const worthOf = (step: Step) => {
-    const middle = middleOf(step);
-    const way = middle ? Math.hypot(middle.x - here.x, middle.y - here.y) : 0;
-    return way + (step.point === 'sharp' ? 0 : BLUNT) + (kindOf(step) === kind ? 0 : OTHER_KIND);
-  };
-  while (left.size > 0) {
-    const ready = [...left.values()].filter(({ after }) => !after.some((before) => left.has(before)));
-    const step = ready
-      .map((each) => ({ each, worth: worthOf(each) }))
-      .reduce((a, b) => (b.worth < a.worth ? b : a)).each;
-    left.delete(step.id);
-    laid.push(step);
-    [here, kind] = [middleOf(step) ?? here, kindOf(step)];
-  }
-  return laid;
-}
-
-function kindOf({ pressure, stroke, point }: Step): string {
-  return `${pressure}, ${stroke}, ${point}`;
-}
-
-function middleOf({ box }: Step): PointMm | undefined {
-  return box && { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 };
 }

@@ -39,6 +39,35 @@ export function movedTo(
     }));
 }
 
+/**
+ * Steps with all that has to go along where they are moved to another sitting: what waits for them on the way to a later one,
+ * what they wait for on the way to an earlier one.
+ * @param ids of the steps that are moved
+ * @param to number of a sitting, from 0
+ */
+export function withWhatGoesAlong(
+  steps: readonly Pick<Step, 'id' | 'after'>[],
+  sittings: readonly Sitting[],
+  ids: readonly string[],
+  to: number,
+): string[] {
+  const sittingOf = new Map(sittings.flatMap((sitting, i) => sitting.steps.map((id) => [id, i] as const)));
+  const stepOf = new Map(steps.map((step) => [step.id, step]));
+  const waitFor = new Map<string, string[]>();
+  for (const { id, after } of steps)
+    for (const before of after) waitFor.set(before, [...(waitFor.get(before) ?? []), id]);
+  const along = new Set(ids);
+  for (const id of along) {
+    const isLater = (sittingOf.get(id) ?? to) < to;
+    const others = isLater ? (waitFor.get(id) ?? []) : (stepOf.get(id)?.after ?? []);
+    for (const other of others) {
+      const at = sittingOf.get(other);
+      if (at !== undefined && (isLater ? at < to : at > to)) along.add(other);
+    }
+  }
+  return sittings.flatMap((sitting) => sitting.steps.filter((id) => along.has(id)));
+}
+
 /** Minutes that a sitting takes; points are taken to be fresh. */
 function minutesAt(steps: readonly Step[], costs: Costs): number {
   const points = new Points();

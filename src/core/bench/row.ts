@@ -216,7 +216,8 @@ export class Row {
     const upper = new Int32Array(chain.length).fill(2 * this.runs);
     for (let j = 0; j < chain.length; j++) {
       if (j > 0) lower[j] = lower[j - 1]!;
-      for (const before of this.#problem.needs[chain[j]!]!) lower[j] = Math.max(lower[j]!, 2 * this.#runOf[before]! + 1);
+      for (const before of this.#problem.needs[chain[j]!]!)
+        lower[j] = Math.max(lower[j]!, 2 * this.#runOf[before]! + 1);
     }
     for (let j = chain.length - 1; j >= 0; j--) {
       if (j + 1 < chain.length) upper[j] = upper[j + 1]!;

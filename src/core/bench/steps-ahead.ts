@@ -1,3 +1,4 @@
+import { type Round } from './rounds.ts';
 import type { Step } from './schemas.ts';
 
 /**
@@ -32,5 +33,25 @@ export function stepsAhead<S extends Pick<Step, 'id' | 'after'>>(
     for (const next of left) if (!putOff.has(next.id) && !through.has(next.id) && isFree(next)) take(next);
   }
   for (const step of left) if (!through.has(step.id)) take(step);
+  return ahead;
+}
+
+/**
+ * What is left of rounds, in the order in which it comes up; what was put off comes last, as rounds of their own.
+ * @param rounds in the order of the plan
+ * @param done ids of steps that are done
+ * @param skipped ids of steps that were put off, in that order
+ */
+export function roundsAhead(rounds: readonly Round[], done: ReadonlySet<string>, skipped: readonly string[]): Round[] {
+  const roundOf = new Map(rounds.flatMap(({ id, steps }) => steps.map((step) => [step.id, id] as const)));
+  const ahead: { id: string; steps: Step[]; minutes: number }[] = [];
+  const order = rounds.flatMap(({ steps }) => steps);
+  for (const step of stepsAhead(order, done, skipped)) {
+    const id = roundOf.get(step.id)!;
+    if (ahead.at(-1)?.id !== id) ahead.push({ id, steps: [], minutes: 0 });
+    const round = ahead.at(-1)!;
+    round.steps.push(step);
+    round.minutes += step.minutes;
+  }
   return ahead;
 }

@@ -7,12 +7,13 @@ import {
   layOutFor,
   makeSteps,
   movedTo,
+  withWhatGoesAlong,
   handWords,
   remindersOf,
   sequence,
-  stepsAhead,
   validateSequence,
 } from './index.ts';
+import { stepsAhead } from './steps-ahead.ts';
 import { partsByPlace } from './parts-by-place.ts';
 import { placedPage, region, step } from './test/made-up.ts';
 
@@ -191,6 +192,20 @@ describe('steps moved to another sitting', () => {
         for (const sitting of moved) expect(sitting.minutes).to.be.above(0);
       }),
       { numRuns: 60 },
+    );
+  });
+
+  it('take along what waits for them on the way to a later one, and what they wait for on the way to an earlier one', async () => {
+    await fc.assert(
+      fc.asyncProperty(placedPage, fc.nat(), fc.nat(), async (steps, pick, where) => {
+        const { sittings, order, alike } = await sequence(steps, { sittingMinutes: 5, maxIterations: 1 });
+        const to = where % (sittings.length + 1);
+        const ids = withWhatGoesAlong(steps, sittings, [order[pick % order.length]], to);
+        const moved = movedTo(steps, sittings, ids, to).flatMap((sitting) => sitting.steps);
+        // Nothing comes before what it needs: at most too many things are open.
+        expect(validateSequence(steps, moved, 100, alike)).to.deep.equal([]);
+      }),
+      { numRuns: 200 },
     );
   });
 

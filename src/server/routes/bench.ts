@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { Router } from 'express';
-import { LogEntry, NewBenchPlan, NewNote } from '../../contracts/index.ts';
+import { LogEntries, NewBenchPlan, NewNote } from '../../contracts/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { benchState, logSteps, ratesOf, readRecord, storeBenchPlan } from '../services/bench.ts';
 import { benchBook } from '../services/bench-book.ts';
@@ -20,7 +20,7 @@ export function benchRoutes(db: Database): Router {
   );
   router.post(
     '/:id/log',
-    json<OfSheet>((request) => logSteps(db, request.params.id, [bodyOf(LogEntry, request)])),
+    json<OfSheet>((request) => logSteps(db, request.params.id, bodyOf(LogEntries, request))),
   );
   router.get('/:id/bench-book.pdf', async (request, response) => {
     const today = format(new Date(), 'yyyy-MM-dd');

@@ -1,11 +1,20 @@
 import { format, parseISO } from 'date-fns';
 import { eq } from 'drizzle-orm';
 import type { BenchPlan, RegionsMeta, SheetState } from '../../contracts/index.ts';
-import { type Reminder, handWords, layOutFor, remindersOf, whereOf } from '../../core/bench/index.ts';
+import { type Reminder, type Round, handWords, layOutFor, remindersOf, roundsOf } from '../../core/bench/index.ts';
 import { toolById } from '../../core/laydown/index.ts';
 import { zoneMm } from '../../core/recipe/index.ts';
 import { thingsOf } from '../../plan/index.ts';
-import { type Held, about, daysOfSittings, heldFor } from '../../order/index.ts';
+import {
+  type Held,
+  about,
+  daysOfSittings,
+  heldFor,
+  roundsOfPlan,
+  shapesInWords,
+  timesInWords,
+  toldAlike,
+} from '../../order/index.ts';
 import { type Database } from '../db/open-database.ts';
 import { sheets } from '../db/schema.ts';
 import { NO_SHEET, Refused, refuseMissing } from '../refused.ts';
@@ -29,6 +38,9 @@ const LEADING = 1.32;
 const COLUMNS = 4;
 const LINE = 4.8;
 const LEAST_MAP = 110;
+/** So many things of a step are named, in a column so wide, mm. */
+const NAMED = 3;
+const NAMES_WIDE = 78;
 /** The words below a zone guide need so much room, mm. */
 const GUIDE_WIDE = 43;
 
@@ -144,7 +156,7 @@ function map(book: Book, picture: Buffer, { sheet, benchPlan, meta, numbers }: M
   book.paragraph(
     'text',
     3.6,
-    `${benchPlan.order.length} steps in ${benchPlan.sittings.length} sittings, ${about(benchPlan.minutes)} in all; ${benchPlan.pencils.length} pencils, picked up ${benchPlan.pickUps} times. Print at 100%: the zone guides at the end are at true scale.`,
+    `${roundsOfPlan(benchPlan).flat().length} steps in ${benchPlan.sittings.length} sittings, ${about(benchPlan.minutes)} in all; ${benchPlan.pencils.length} pencils, picked up ${benchPlan.pickUps} times. Print at 100%: the zone guides at the end are at true scale.`,
     SOFT,
   );
   const legend = Math.ceil(benchPlan.things.length / COLUMNS) * LINE;
@@ -189,30 +201,26 @@ function sittings(book: Book, { sheet, benchPlan, numbers, doneIds, today }: Sit
   const reminders = remindersOf(benchPlan.order.map((id) => stepOf.get(id)!));
   const ahead = benchPlan.sittings.flatMap((sitting, i) => {
     const steps = sitting.steps.filter((id) => !doneIds.has(id)).map((id) => stepOf.get(id)!);
-    return steps.length > 0 ? [{ number: i + 1, steps, minutes: sitting.minutes }] : [];
+    return steps.length > 0 ? [{ number: i + 1, steps, rounds: roundsOf(steps), minutes: sitting.minutes }] : [];
   });
   const days = daysOfSittings(ahead.length, sheet.plan.bench.evenings, today);
   const before: PlanStep[] = benchPlan.steps.filter(({ id }) => doneIds.has(id));
-  ahead.forEach(({ number, steps, minutes }, k) => {
+  ahead.forEach(({ number, steps, rounds, minutes }, k) => {
     book.newPage();
     const day = days[k] ? `${format(parseISO(days[k]), 'EEEE d MMMM')}, ${sheet.plan.bench.evenings.at}; ` : '';
     book.write('bold', 7, `Sitting ${number}`, PAGE.left, book.y, WIDE);
     book.write('text', 3.8, `${day}${about(minutes)}`, PAGE.left, book.y + 2.4, WIDE, SOFT, 'right');
     book.y += 11;
     layOut(book, steps, before, pencilOf);
-    for (const step of steps) {
+    for (const round of rounds) {
+      const step = round.steps[0]!;
       const told = [
-        ...(reminders.get(step.id) ?? []).map((reminder) => REMINDER_WORDS[reminder]),
+        ...new Set(round.steps.flatMap(({ id }) => reminders.get(id) ?? []).map((each) => REMINDER_WORDS[each])),
         ...(step.dryMinutes ? [`dries ${step.dryMinutes} min`] : []),
         ...(step.tool ? [toolById(step.tool).caution] : []),
       ];
-      stepLine(
-        book,
-        step,
-        heldFor(step, benchPlan.pencils),
-        `${numbers.get(step.thingId)} ${nameOf.get(step.thingId) ?? ''}`,
-        told,
-      );
+      const inBook = (steps: Round['steps']) => thingsInBook(steps, numbers, nameOf);
+      roundLines(book, round, heldFor(step, benchPlan.pencils), inBook, told);
     }
     before.push(...steps);
   });
@@ -245,9 +253,41 @@ function layOut(
   book.y += 2;
 }
 
-function stepLine(book: Book, step: PlanStep, held: Held, thing: string, told: readonly string[]): void {
-  book.need(13.5);
-  const { pdf, y } = book;
+/** The things of some steps by number, and by name where there are few. */
+function thingsInBook(
+  steps: Round['steps'],
+  numbers: ReadonlyMap<string, number>,
+  nameOf: ReadonlyMap<string, string>,
+): string {
+  const things = [...new Set(steps.map(({ thingId }) => thingId))].sort((p, q) => numbers.get(p)! - numbers.get(q)!);
+  if (things.length <= NAMED) return things.map((id) => `${numbers.get(id)} ${nameOf.get(id) ?? ''}`).join(', ');
+  return `${things.length} things: ${things.map((id) => numbers.get(id)).join(', ')}`;
+}
+
+/** A step with a box to tick, and below it what is told of its shapes. */
+function roundLines(
+  book: Book,
+  round: Round,
+  held: Held,
+  inBook: (steps: Round['steps']) => string,
+  told: readonly string[],
+): void {
+  const step = round.steps[0]!;
+  const groups = toldAlike(round);
+  const lines = groups.map(({ steps, where, passes, purpose }) => {
+    const which = groups.length > 1 ? `${inBook(steps)}; ` : '';
+    return `${which}${shapesInWords(steps)}, ${timesInWords(passes)}: ${where}. ${purpose}`;
+  });
+  const last = [handWords(step), ...told.map((words) => `(${words})`)].filter(Boolean).join(' ');
+  if (last) lines.push(last);
+  const { pdf } = book;
+  const things = inBook(round.steps);
+  const high = (text: string, size: number, width: number) =>
+    pdf.font('text').fontSize(size).heightOfString(text, { width });
+  const head = Math.max(5, high(things, 3.6, NAMES_WIDE));
+  const heights = lines.map((text) => high(text, 3.1, WIDE - 12));
+  book.need(head + heights.reduce((sum, height) => sum + height, 0) + 5);
+  const { y } = book;
   pdf
     .lineWidth(0.15)
     .moveTo(PAGE.left, y)
@@ -258,26 +298,30 @@ function stepLine(book: Book, step: PlanStep, held: Held, thing: string, told: r
   pdf.rect(PAGE.left + 7, y + 2.2, 3.2, 8.5).fill(held.colour);
   if (held.isTool) book.write('bold', 2.6, held.code, PAGE.left + 12, y + 2.4, 20);
   else book.write('figure', 4, held.code, PAGE.left + 12, y + 2, 20);
-  book.write('bold', 3.6, thing, PAGE.left + 33, y + 2, 78);
-  const times = step.passes === 1 ? 'once' : `${step.passes} times`;
+  pdf
+    .font('bold')
+    .fontSize(3.6)
+    .fillColor(INK)
+    .text(things, PAGE.left + 33, y + 2, { width: NAMES_WIDE });
   book.write(
     'text',
     3.1,
-    [step.pressure, times, step.stroke, ...(held.isTool ? [] : [step.point])].join(', '),
+    [step.pressure, step.stroke, ...(held.isTool ? [] : [step.point])].join(', '),
     PAGE.left + 112,
     y + 2.3,
     WIDE - 112 - 18,
   );
-  book.write('text', 3.1, about(step.minutes), PAGE.left, y + 2.3, WIDE, SOFT, 'right');
-  const regions = step.regionIds.length === 1 ? '1 region' : `${step.regionIds.length} regions`;
-  const more = [
-    `${regions}: ${whereOf(step)}.`,
-    step.purpose,
-    handWords(step),
-    ...told.map((words) => `(${words})`),
-  ].join(' ');
-  book.write('text', 3.1, more, PAGE.left + 12, y + 7.6, WIDE - 12, SOFT);
-  book.y += 13;
+  book.write('text', 3.1, about(round.minutes), PAGE.left, y + 2.3, WIDE, SOFT, 'right');
+  book.y += 2 + head;
+  lines.forEach((text, k) => {
+    pdf
+      .font('text')
+      .fontSize(3.1)
+      .fillColor(SOFT)
+      .text(text, PAGE.left + 12, book.y, { width: WIDE - 12 });
+    book.y += heights[k]!;
+  });
+  book.y += 2.5;
 }
 
 /** Where each layer goes on the largest region of its thing, at true scale, the darker the fuller. */

@@ -3,6 +3,7 @@ import {
   type BenchPlan,
   type BenchState,
   type LogEntry,
+  type Logged,
   type NewBenchPlan,
   type RecordEntry,
   type Step,
@@ -32,7 +33,7 @@ export async function benchState(db: Querying, sheetId: string): Promise<BenchSt
     .where(eq(benchPlans.sheetId, sheetId))
     .orderBy(desc(benchPlans.seq))
     .limit(1);
-  if (!newest) return { plan: null, done: [], skipped: [], begun: {}, finished: [] };
+  if (!newest) return { plan: null, done: [], skipped: [], begun: {}, finished: [], last: 0 };
   const rows = await db
     .select()
     .from(benchSteps)
@@ -57,7 +58,17 @@ export async function benchState(db: Querying, sheetId: string): Promise<BenchSt
     skipped: skipped.map(({ stepId }) => stepId),
     begun: Object.fromEntries(rows.flatMap((row) => (row.begunMinutes > 0 ? [[row.stepId, row.begunMinutes]] : []))),
     finished,
+    last: await lastEntry(db, newest.id),
   };
+}
+
+/** The number of the last entry of the log for a plan; 0 for none. */
+async function lastEntry(db: Querying, planId: string): Promise<number> {
+  const [row] = await db
+    .select({ last: sql<number | null>`max(${stepLog.seq})` })
+    .from(stepLog)
+    .where(eq(stepLog.planId, planId));
+  return row?.last ?? 0;
 }
 
 function planOf({ content, madeAt }: typeof benchPlans.$inferSelect, rows: readonly StepRow[]): BenchPlan {
@@ -149,13 +160,23 @@ function rowOf(
   };
 }
 
-/** Adds to the log of the table, entries of one plan at a time. The same entry sent twice stands once. */
-export async function logSteps(db: Database, sheetId: string, entries: readonly LogEntry[]): Promise<BenchState> {
+/**
+ * Adds to the log of the table, entries of one plan at a time. The same entry sent twice stands once.
+ * @returns what tells whether more came to the log than these
+ */
+export async function logSteps(db: Database, sheetId: string, entries: readonly LogEntry[]): Promise<Logged> {
   return db.transaction(async (tx) => {
     const planId = entries[0]?.planId ?? '';
     const which = and(eq(benchPlans.id, planId), eq(benchPlans.sheetId, sheetId));
     const [plan] = await tx.select({ id: benchPlans.id }).from(benchPlans).where(which);
     refuseMissing(plan, 'This step belongs to a plan that is not on the desk.');
+    const [newest] = await tx
+      .select({ id: benchPlans.id })
+      .from(benchPlans)
+      .where(eq(benchPlans.sheetId, sheetId))
+      .orderBy(desc(benchPlans.seq))
+      .limit(1);
+    const before = await lastEntry(tx, newest!.id);
     const named = [...new Set(entries.map(({ stepId }) => stepId))];
     const steps = await tx
       .select({ id: benchSteps.stepId })
@@ -182,7 +203,7 @@ export async function logSteps(db: Database, sheetId: string, entries: readonly 
       for (const entry of added.sort((p, q) => p.seq - q.seq)) await standAs(tx, entry);
     }
     await tx.update(sheets).set({ updatedAt: new Date() }).where(eq(sheets.id, sheetId));
-    return benchState(tx, sheetId);
+    return { planId: newest!.id, before, last: await lastEntry(tx, newest!.id) };
   });
 }
 

@@ -7,6 +7,7 @@ import type {
   CopyResult,
   DemoState,
   LogEntry,
+  Logged,
   MeterAnswer,
   MeterRequest,
   NewBenchPlan,
@@ -305,10 +306,10 @@ export const deskApi = createApi({
         url: `/sheets/${sheetId}/bench`,
         body: plan,
       })),
-      logStep: benchMutation<OnSheet<{ entry: LogEntry }>>(({ sheetId, entry }) => ({
-        url: `/sheets/${sheetId}/log`,
-        body: entry,
-      })),
+      logSteps: build.mutation<Logged, OnSheet<{ entries: readonly LogEntry[] }>>({
+        query: ({ sheetId, entries }) => ({ url: `/sheets/${sheetId}/log`, method: 'POST', body: entries }),
+        invalidatesTags: ['shelf', 'record'],
+      }),
       record: build.query<RecordEntry[], string>({
         query: (sheetId) => `/sheets/${sheetId}/record`,
         providesTags: ['record'],
@@ -383,7 +384,6 @@ export const {
   usePutDemoBackMutation,
   useBenchQuery,
   useStoreBenchMutation,
-  useLogStepMutation,
   useRecordQuery,
   useSettingsQuery,
   useEditSettingsMutation,

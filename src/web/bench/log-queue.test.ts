@@ -17,15 +17,25 @@ const entry = (name: string): LogEntry => ({
 
 /** A server and a browser to try a queue with. */
 function outside(kept: unknown = undefined) {
-  const there = { away: false, keepsNothing: false, kept, took: [] as string[], said: [] as string[], told: 0 };
+  const there = {
+    away: false,
+    keepsNothing: false,
+    kept,
+    took: [] as string[],
+    said: [] as string[],
+    sent: 0,
+    told: 0,
+  };
   const refuses = new Set<string>();
   const doors: QueueDoors = {
-    async send({ entry: { id: whole } }) {
-      const id = whole.slice('entry-'.length);
+    async send(_sheetId, entries) {
+      const ids = entries.map(({ id }) => id.slice('entry-'.length));
       await Promise.resolve();
       if (there.away) return 'away';
-      if (refuses.has(id)) return { refused: `The desk will not have ${id}.` };
-      there.took.push(id);
+      const refused = ids.find((id) => refuses.has(id));
+      if (refused) return { refused: `The desk will not have ${refused}.` };
+      there.took.push(...ids);
+      there.sent++;
       return 'taken';
     },
     read: () => Promise.resolve(there.kept),
@@ -47,21 +57,27 @@ describe('the log of the table', () => {
   it('is sent in the order in which things were done, and nothing is kept of what was taken', async () => {
     const { there, doors, keptIds } = outside();
     const queue = new LogQueue(doors);
-    for (const id of ['a', 'b', 'c']) queue.add('sheet-one', entry(id));
+    queue.add('sheet-one', [entry('a'), entry('b')]);
+    queue.add('sheet-one', [entry('c')]);
     expect(queue.state.waiting).to.have.length(3);
     await queue.send();
     await soon();
     expect(there.took).to.deep.equal(['a', 'b', 'c']);
     expect(keptIds()).to.deep.equal([]);
-    expect(there.told).to.equal(3);
+    // What is of one plan goes together.
+    expect(there).to.include({ sent: 1, told: 1 });
+    const other = { ...entry('e'), planId: 'plan-two' };
+    queue.add('sheet-one', [entry('d'), other]);
+    await queue.send();
+    expect(there).to.include({ sent: 3, told: 3 });
   });
 
   it('waits where the server is away, is kept meanwhile, and goes by itself once it is back', async () => {
     const { there, doors, keptIds } = outside();
     there.away = true;
     const queue = new LogQueue(doors, 5);
-    queue.add('sheet-one', entry('a'));
-    queue.add('sheet-one', entry('b'));
+    queue.add('sheet-one', [entry('a')]);
+    queue.add('sheet-one', [entry('b')]);
     await queue.send();
     await soon();
     expect(queue.state).to.deep.include({ isAway: true, isKept: true });
@@ -75,16 +91,19 @@ describe('the log of the table', () => {
   it('takes up what a closed tab left, before what is done now, and passes over what is no entry', async () => {
     const { there, doors } = outside([{ sheetId: 'sheet-one', entry: entry('left') }, { nonsense: true }, 7]);
     const queue = new LogQueue(doors);
-    queue.add('sheet-one', entry('now'));
+    queue.add('sheet-one', [entry('now')]);
     await queue.send();
     expect(there.took).to.deep.equal(['left', 'now']);
   });
 
-  it('says of an entry that the desk will not have why, and goes on with the next', async () => {
+  it('says of an entry that the desk will not have why, and takes the others that were sent with it', async () => {
     const { there, doors, refuses } = outside();
     refuses.add('b');
     const queue = new LogQueue(doors);
-    for (const id of ['a', 'b', 'c']) queue.add('sheet-one', entry(id));
+    queue.add(
+      'sheet-one',
+      ['a', 'b', 'c'].map((id) => entry(id)),
+    );
     await queue.send();
     expect(there.took).to.deep.equal(['a', 'c']);
     expect(there.said).to.deep.equal(['The desk will not have b.']);
@@ -94,7 +113,7 @@ describe('the log of the table', () => {
     const { there, doors } = outside();
     Object.assign(there, { away: true, keepsNothing: true });
     const queue = new LogQueue(doors, 10_000);
-    queue.add('sheet-one', entry('a'));
+    queue.add('sheet-one', [entry('a')]);
     await soon();
     expect(queue.state).to.deep.include({ isKept: false, isAway: true });
     expect(queue.state.waiting).to.have.length(1);
@@ -112,7 +131,7 @@ describe('the log of the table', () => {
         for (const move of moves) {
           if (move === 'add') {
             added.push(`${added.length}`);
-            queue.add('sheet-one', entry(added.at(-1)!));
+            queue.add('sheet-one', [entry(added.at(-1)!)]);
           } else if (move === 'send') await queue.send();
           else there.away = move === 'away';
         }

@@ -8,8 +8,8 @@ export type Waiting = z.infer<typeof Waiting>;
 
 /** What the queue reaches outside itself by. */
 export interface QueueDoors {
-  /** Sends an entry: the server took it, will not have it, or cannot be asked just now. */
-  send(waiting: Waiting): Promise<'taken' | { refused: string } | 'away'>;
+  /** Sends entries of one plan: the server took them, will not have them, or cannot be asked just now. */
+  send(sheetId: string, entries: readonly LogEntry[]): Promise<'taken' | { refused: string } | 'away'>;
   /** What the browser keeps from an earlier day or another tab. */
   read(): Promise<unknown>;
   /** Changes what the browser keeps. @throws where it keeps nothing */
@@ -31,6 +31,8 @@ export interface QueueState {
 
 /** The server is asked again after so long, ms. */
 const AGAIN_MS = 2500;
+/** So many entries are sent together. */
+const TOGETHER = 200;
 
 /**
  * What was done at the table, in the order in which it was done, until the server has taken it. It is shown at once and kept
@@ -45,6 +47,8 @@ export class LogQueue {
   #keeping: Promise<void> = Promise.resolve();
   #sending: Promise<void> | null = null;
   #timer: ReturnType<typeof setTimeout> | undefined;
+  /** So many of the entries that wait are sent one by one, since the server would not have them together. */
+  #oneByOne = 0;
 
   /** Takes up what a closed tab left. @param againMs after so long the server is asked again where it was away */
   constructor(doors: QueueDoors, againMs = AGAIN_MS) {
@@ -70,10 +74,11 @@ export class LogQueue {
     return () => void this.#listeners.delete(listener);
   }
 
-  add(sheetId: string, entry: LogEntry): void {
-    const added = { sheetId, entry };
-    this.#show({ waiting: [...this.#state.waiting, added] });
-    this.#keep((kept) => [...kept, added]);
+  /** Adds what one press says. */
+  add(sheetId: string, entries: readonly LogEntry[]): void {
+    const added = entries.map((entry) => ({ sheetId, entry }));
+    this.#show({ waiting: [...this.#state.waiting, ...added] });
+    this.#keep((kept) => [...kept, ...added]);
     void this.send();
   }
 
@@ -86,18 +91,36 @@ export class LogQueue {
   async #sendAll(): Promise<void> {
     clearTimeout(this.#timer);
     for (let first = this.#state.waiting[0]; first; first = this.#state.waiting[0]) {
-      const { id } = first.entry;
-      const answer = await this.#doors.send(first);
+      const { sheetId } = first;
+      const entries = this.#firstTogether();
+      const answer = await this.#doors.send(sheetId, entries);
       if (answer === 'away') {
         this.#show({ isAway: true });
         this.#timer = setTimeout(() => void this.send(), this.#againMs);
         return;
       }
+      if (answer !== 'taken' && entries.length > 1) {
+        // One of them is at fault: the others are not lost for it.
+        this.#oneByOne = entries.length;
+        continue;
+      }
       if (answer !== 'taken') this.#doors.say(answer.refused);
-      this.#show({ waiting: this.#state.waiting.filter((each) => each.entry.id !== id), isAway: false });
-      this.#keep((kept) => kept.filter((each) => each.entry.id !== id));
-      this.#doors.tell(first.sheetId);
+      this.#oneByOne = Math.max(0, this.#oneByOne - 1);
+      const sent = new Set(entries.map(({ id }) => id));
+      this.#show({ waiting: this.#state.waiting.filter((each) => !sent.has(each.entry.id)), isAway: false });
+      this.#keep((kept) => kept.filter((each) => !sent.has(each.entry.id)));
+      this.#doors.tell(sheetId);
     }
+  }
+
+  /** The entries that are sent next: the first, and what follows it of the same plan. */
+  #firstTogether(): LogEntry[] {
+    const { waiting } = this.#state;
+    const isOther = ({ sheetId, entry }: Waiting) =>
+      sheetId !== waiting[0]!.sheetId || entry.planId !== waiting[0]!.entry.planId;
+    const other = waiting.findIndex(isOther);
+    const most = this.#oneByOne > 0 ? 1 : Math.min(TOGETHER, other < 0 ? waiting.length : other);
+    return waiting.slice(0, most).map(({ entry }) => entry);
   }
 
   /** Changes what is kept, one change after the other. Where the browser keeps nothing, entries last as long as the tab. */

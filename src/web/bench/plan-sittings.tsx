@@ -3,7 +3,7 @@ import type { BenchPlan, BenchState } from '../../contracts/index.ts';
 import { type OpenThings as OpenThingsWished, USUAL_COSTS, openLimit, ruleById } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { decide } from '../../plan/index.ts';
-import { about, isOutOfDate } from '../../order/index.ts';
+import { about, isOutOfDate, roundsOfPlan } from '../../order/index.ts';
 import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
@@ -164,16 +164,18 @@ interface BeginProps {
 
 function Begin({ benchPlan, doneIds, onSitDown }: BeginProps) {
   const open = benchPlan.steps.filter(({ id }) => !doneIds.has(id));
-  const [left, done] = [open.length, benchPlan.order.length - open.length];
+  const rounds = roundsOfPlan(benchPlan).flat();
+  const left = rounds.filter(({ steps }) => steps.some(({ id }) => !doneIds.has(id))).length;
+  const done = doneIds.size > 0 ? rounds.length - left : 0;
   const minutesLeft = open.reduce((sum, { minutes }) => sum + minutes, 0);
   return (
-    <Section title={left === 0 ? 'All steps are done' : done ? 'Where you stopped' : 'Ready to begin'}>
+    <Section title={left === 0 ? 'All steps are done' : doneIds.size > 0 ? 'Where you stopped' : 'Ready to begin'}>
       <p>
-        {done} of {benchPlan.order.length} steps done{left > 0 && `, ${about(minutesLeft)} left`}.
+        {done} of {rounds.length} steps done{left > 0 && `, ${about(minutesLeft)} left`}.
       </p>
       {left > 0 && (
         <Button look="strong" className="mt-2 min-h-12 w-full text-lg" onClick={onSitDown}>
-          {done ? 'Go on' : 'Sit down'}
+          {doneIds.size > 0 ? 'Go on' : 'Sit down'}
         </Button>
       )}
       <p className="mt-2 text-[0.95rem] text-soft">
@@ -256,11 +258,14 @@ function PlanFigures({ benchPlan }: { benchPlan: BenchPlan }) {
   const { sheet } = useDesk();
   const inTurn = benchPlan.steps.filter((step, i) => benchPlan.steps[i - 1]?.pencil !== step.pencil).length;
   const { openThings } = sheet.plan.bench;
+  const laying = benchPlan.steps.reduce((sum, { minutes }) => sum + minutes, 0);
+  // It is counted for each ten minutes that the hand lies there.
+  const underHand = laying > 0 ? (10 * benchPlan.smearCm2) / laying : 0;
   return (
     <Section title="What it comes to">
       <dl className="grid grid-cols-2 gap-y-2">
         {[
-          ['steps', String(benchPlan.order.length)],
+          ['steps', String(roundsOfPlan(benchPlan).flat().length)],
           ['sittings', String(benchPlan.sittings.length)],
           ['pick-ups', String(benchPlan.pickUps)],
           ['time at the table', about(benchPlan.minutes)],
@@ -281,10 +286,9 @@ function PlanFigures({ benchPlan }: { benchPlan: BenchPlan }) {
           are {benchPlan.sharpenings} of those on the way.
         </Why>
       </p>
-      {benchPlan.smearCm2 >= benchPlan.order.length && (
+      {underHand >= 1 && (
         <p className="mt-1 text-[0.95rem]">
-          On average {(benchPlan.smearCm2 / benchPlan.order.length).toFixed(0)} cm² of soft work lie under the hand
-          during a step: keep a clean sheet there.
+          On average {underHand.toFixed(0)} cm² of soft work lie under the hand: keep a clean sheet there.
         </p>
       )}
       {benchPlan.openThings > openLimit(openThings) && (

@@ -16,37 +16,50 @@ import { nanoid } from 'nanoid';
 import { Fragment, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
-import { type Sitting, costsAt, inHand, layOutFor, movedTo, validateSequence } from '../../core/bench/index.ts';
-import { about, benchPlanWithSittings, heldFor } from '../../order/index.ts';
+import {
+  type Round,
+  type Sitting,
+  costsAt,
+  inHand,
+  layOutFor,
+  movedTo,
+  validateSequence,
+  withWhatGoesAlong,
+} from '../../core/bench/index.ts';
+import { about, benchPlanWithSittings, heldFor, roundsOfPlan, thingsInWords } from '../../order/index.ts';
 import { useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, PressureMark } from '../parts/index.ts';
 import { dayInWords, faultInWords, sittingDays, toolNames } from './sitting-words.ts';
 
-/** A thing's steps within one sitting: what is moved together. */
+/** A step of a sitting as it is moved to another one, by the id of its round. */
 interface Piece {
   sitting: number;
-  thingId: string;
+  roundId: string;
 }
-const keyOf = ({ sitting, thingId }: Piece) => `${sitting} ${thingId}`;
+const keyOf = ({ sitting, roundId }: Piece) => `${sitting} ${roundId}`;
 
-/** Every step in order, sitting by sitting, with what to lay out; a thing's steps can be moved to another sitting. */
+/**
+ * Every step in order, sitting by sitting, with what to lay out. A step can be moved to another sitting; what waits for it
+ * goes along.
+ */
 export function StepList({ bench, benchPlan }: { bench: BenchState; benchPlan: BenchPlan }) {
   const { sheet } = useDesk();
   const [chosen, setChosen] = useState<Piece | null>(null);
   const [dragged, setDragged] = useState(false);
   const [over, setOver] = useState<number | null>(null);
   const doneIds = useMemo(() => new Set(bench.done.map(({ stepId }) => stepId)), [bench.done]);
-  const stepOf = useMemo(() => new Map(benchPlan.steps.map((step) => [step.id, step])), [benchPlan]);
   const days = useMemo(() => sittingDays(benchPlan, doneIds, sheet.plan.bench), [benchPlan, doneIds, sheet.plan.bench]);
+  const rounds = useMemo(() => roundsOfPlan(benchPlan), [benchPlan]);
+  const nameOf = useMemo(() => new Map(benchPlan.things.map(({ id, name }) => [id, name])), [benchPlan]);
   const [store] = useStoreBenchMutation();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   /** The sittings with a piece in another one, and why that cannot be worked by. */
   const tried = (piece: Piece, to: number) => {
-    const ids = (benchPlan.sittings[piece.sitting]?.steps ?? []).filter(
-      (id) => stepOf.get(id)!.thingId === piece.thingId && !doneIds.has(id),
-    );
+    const own = rounds[piece.sitting]?.find(({ id }) => id === piece.roundId)?.steps ?? [];
+    const moving = own.filter(({ id }) => !doneIds.has(id)).map(({ id }) => id);
+    const ids = withWhatGoesAlong(benchPlan.steps, benchPlan.sittings, moving, to).filter((id) => !doneIds.has(id));
     const sittings = movedTo(benchPlan.steps, benchPlan.sittings, ids, to, costsAt(benchPlan));
     const order = sittings.flatMap(({ steps }) => steps);
     const [fault] = validateSequence(benchPlan.steps, order, benchPlan.openThings, benchPlan.alike);
@@ -75,8 +88,8 @@ export function StepList({ bench, benchPlan }: { bench: BenchState; benchPlan: B
     }
   };
   const pieceOf = (id: unknown): Piece => {
-    const [sitting = '', thingId = ''] = String(id).split(' ');
-    return { sitting: Number(sitting), thingId };
+    const [sitting = '', roundId = ''] = String(id).split(' ');
+    return { sitting: Number(sitting), roundId };
   };
   const aim = over !== null && chosen && over !== chosen.sitting ? tried(chosen, over) : null;
   return (
@@ -125,7 +138,8 @@ export function StepList({ bench, benchPlan }: { bench: BenchState; benchPlan: B
             {sitting && (
               <Steps
                 benchPlan={benchPlan}
-                sitting={sitting}
+                rounds={rounds[i]!}
+                nameOf={nameOf}
                 doneIds={doneIds}
                 number={i}
                 chosen={chosen}
@@ -137,7 +151,10 @@ export function StepList({ bench, benchPlan }: { bench: BenchState; benchPlan: B
         <DragOverlay dropAnimation={null}>
           {chosen && (
             <span className="inline-block border border-ink bg-leaf px-2 py-1 text-[0.95rem] whitespace-nowrap">
-              {benchPlan.things.find(({ id }) => id === chosen.thingId)?.name}
+              {namesIn(
+                rounds[chosen.sitting]?.find(({ id }) => id === chosen.roundId),
+                nameOf,
+              )}
             </span>
           )}
         </DragOverlay>
@@ -221,32 +238,32 @@ function LayOut({
 
 interface StepsProps {
   benchPlan: BenchPlan;
-  sitting: Sitting;
+  rounds: readonly Round[];
+  nameOf: ReadonlyMap<string, string>;
   number: number;
   doneIds: ReadonlySet<string>;
   chosen: Piece | null;
   onChoose(piece: Piece): void;
 }
 
-function Steps({ benchPlan, sitting, number, doneIds, chosen, onChoose }: StepsProps) {
-  const stepOf = useMemo(() => new Map(benchPlan.steps.map((step) => [step.id, step])), [benchPlan]);
-  const thingOf = useMemo(() => new Map(benchPlan.things.map((thing) => [thing.id, thing.name])), [benchPlan]);
-  const firsts = new Set<string>();
+function namesIn(round: Round | undefined, nameOf: ReadonlyMap<string, string>): string {
+  return thingsInWords((round?.steps ?? []).map(({ thingId }) => nameOf.get(thingId) ?? ''));
+}
+
+function Steps({ benchPlan, rounds, nameOf, number, doneIds, chosen, onChoose }: StepsProps) {
   return (
     <ol className="border-t border-rule">
-      {sitting.steps.map((id, k) => {
-        const step = stepOf.get(id)!;
-        const before = stepOf.get(sitting.steps[k - 1] ?? '');
+      {rounds.map((round, k) => {
+        const step = round.steps[0]!;
+        const before = rounds[k - 1]?.steps[0];
         const isSame = before !== undefined && inHand(before) === inHand(step);
         const held = heldFor(step, benchPlan.pencils);
-        const piece = { sitting: number, thingId: step.thingId };
-        const isDone = doneIds.has(id);
-        // One grip for all of a thing's steps: they move together.
-        const hasGrip = !isDone && !firsts.has(step.thingId);
-        if (hasGrip) firsts.add(step.thingId);
+        const piece = { sitting: number, roundId: round.id };
+        const isDone = round.steps.every(({ id }) => doneIds.has(id));
+        const names = namesIn(round, nameOf);
         return (
           <li
-            key={id}
+            key={round.id}
             className={clsx(
               'flex items-center gap-2 py-0.5',
               !isSame && 'border-t border-rule pt-1 first:border-0',
@@ -261,13 +278,13 @@ function Steps({ benchPlan, sitting, number, doneIds, chosen, onChoose }: StepsP
             </span>
             <PressureMark pressure={step.pressure} size={26} />
             <span className={clsx('min-w-0 flex-1 text-[0.95rem] leading-snug wrap-break-word', isDone && 'struck')}>
-              {thingOf.get(step.thingId)}
+              {names}
             </span>
-            <span className="shrink-0 text-sm text-soft">{about(step.minutes)}</span>
-            {hasGrip ? (
-              <Grip piece={piece} name={thingOf.get(step.thingId) ?? ''} onChoose={() => onChoose(piece)} />
-            ) : (
+            <span className="shrink-0 text-sm text-soft">{about(round.minutes)}</span>
+            {isDone ? (
               <span className="w-6 shrink-0" />
+            ) : (
+              <Grip piece={piece} name={names} onChoose={() => onChoose(piece)} />
             )}
           </li>
         );
@@ -276,7 +293,7 @@ function Steps({ benchPlan, sitting, number, doneIds, chosen, onChoose }: StepsP
   );
 }
 
-/** Drags a thing's steps to another sitting; pressed, it lets one choose where they go. */
+/** Drags a step to another sitting; pressed, it lets one choose where it goes. */
 function Grip({ piece, name, onChoose }: { piece: Piece; name: string; onChoose(): void }) {
   const { listeners, setNodeRef } = useDraggable({ id: keyOf(piece) });
   return (

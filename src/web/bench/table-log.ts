@@ -1,7 +1,8 @@
 import { get, update } from 'idb-keyval';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { toast } from 'sonner';
-import type { BenchState, LogEntry } from '../../contracts/index.ts';
+import type { BenchState, LogEntry, Logged } from '../../contracts/index.ts';
+import { withEntry } from '../../order/index.ts';
 import { deskApi } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { store } from '../app/store.ts';
@@ -13,20 +14,35 @@ const otherTabs = typeof BroadcastChannel === 'undefined' ? null : new Broadcast
 
 /** What was done at the table and waits for the server; all tabs keep theirs in one list. */
 const queue = new LogQueue({
-  async send(waiting) {
-    const { data, error } = await store.dispatch(deskApi.endpoints.logStep.initiate(waiting));
-    if (data) {
-      // The bench knows of it before it waits no longer: the step that was done must not come up again in between.
-      store.dispatch(deskApi.util.updateQueryData('bench', waiting.sheetId, () => data));
-      return 'taken';
-    }
-    return isAwayBy(error) ? 'away' : { refused: sentenceOf(error) };
+  async send(sheetId, entries) {
+    const { data, error } = await store.dispatch(deskApi.endpoints.logSteps.initiate({ sheetId, entries }));
+    if (!data) return isAwayBy(error) ? 'away' : { refused: sentenceOf(error) };
+    // The bench knows of it before it waits no longer: the step that was done must not come up again in between.
+    await takeInto(sheetId, entries, data);
+    return 'taken';
   },
   read: () => get(KEPT_AS),
   change: (change) => update(KEPT_AS, change),
   say: (sentence) => void toast.error(sentence),
   tell: (sheetId) => otherTabs?.postMessage(sheetId),
 });
+
+/** Has the bench as it is known here know of entries that the server took. */
+async function takeInto(
+  sheetId: string,
+  entries: readonly LogEntry[],
+  { planId, before, last }: Logged,
+): Promise<void> {
+  const { data: bench } = deskApi.endpoints.bench.select(sheetId)(store.getState());
+  if (!bench) return;
+  // Another device went on, or put what is left in order again: everything is asked for.
+  if (bench.plan?.id !== planId || bench.last !== before || entries.some((entry) => entry.planId !== planId)) {
+    await store.dispatch(deskApi.endpoints.bench.initiate(sheetId, { forceRefetch: true, subscribe: false }));
+    return;
+  }
+  const next = { ...entries.reduce((state, entry) => withEntry(state, entry), bench), last };
+  store.dispatch(deskApi.util.updateQueryData('bench', sheetId, () => next));
+}
 
 /** What the server says while an entry may still be taken later: that the code is to be given anew, or to come slower. */
 const LATER = [401, 429];
@@ -38,8 +54,8 @@ function isAwayBy(error: object): boolean {
 }
 
 /** Adds to the log of the table. */
-export function logAtTable(sheetId: string, entry: LogEntry): void {
-  queue.add(sheetId, entry);
+export function logAtTable(sheetId: string, entries: readonly LogEntry[]): void {
+  queue.add(sheetId, entries);
 }
 
 /** Once all that was done so far is with the server, or the server is away. */

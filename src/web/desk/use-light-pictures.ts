@@ -63,27 +63,30 @@ export function useRegionPicture(rgba: Uint8Array | null): HTMLCanvasElement | n
   return useCanvas(usePixels(rgba !== null && desk.page !== null ? [ask] : [], [key, rgba, step]));
 }
 
-/** A veil over all but the zone of a step; null until it is there. */
-export function useZoneVeil(step: Pick<Step, 'regionIds' | 'zone'> | undefined): HTMLCanvasElement | null {
-  return useZone(step, 'veil', useShownStep());
+/** A zone of some regions. */
+type ZoneOfRegions = Pick<Step, 'regionIds' | 'zone'>;
+
+const NONE: readonly ZoneOfRegions[] = [];
+
+/** A veil over all but the zones of what is worked on; null until it is there. */
+export function useZoneVeil(parts: readonly ZoneOfRegions[] = NONE): HTMLCanvasElement | null {
+  return useZones(parts, 'veil', useShownStep());
 }
 
 /** Where a zone of some regions lies, as grey; null until it is there. */
 export function useZonePicture(regionIds: readonly number[], zone: Zone): HTMLCanvasElement | null {
-  return useZone({ regionIds, zone }, 'grey', stepFor(useDesk()));
+  const parts = useMemo(() => [{ regionIds, zone }], [regionIds, zone]);
+  return useZones(parts, 'grey', stepFor(useDesk()));
 }
 
-function useZone(
-  of: Pick<Step, 'regionIds' | 'zone'> | undefined,
-  look: ZoneLook,
-  step: number | null,
-): HTMLCanvasElement | null {
+function useZones(parts: readonly ZoneOfRegions[], look: ZoneLook, step: number | null): HTMLCanvasElement | null {
   const { page, formed: things } = useDesk();
   const key = page?.from ?? '';
   const lighting = useLighting();
-  const { regionIds, zone } = of ?? {};
-  const ask = () =>
-    pageJobs.start('zonePicture', { key, things, lighting, step: step!, regionIds: regionIds!, zone: zone!, look });
-  const wanted = page !== null && step !== null && of !== undefined;
-  return useCanvas(usePixels(wanted ? [ask] : [], [key, things, lighting, step, regionIds, zone, look]));
+  const ask = () => {
+    const own = parts.map(({ regionIds, zone }) => ({ regionIds, zone }));
+    return pageJobs.start('zonePicture', { key, things, lighting, step: step!, parts: own, look });
+  };
+  const wanted = page !== null && step !== null && parts.length > 0;
+  return useCanvas(usePixels(wanted ? [ask] : [], [key, things, lighting, step, parts, look]));
 }

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { paperById } from '../../core/laydown/index.ts';
 import { SCHOOLS, schoolById } from '../../core/recipe/index.ts';
 import { decide, thingsOf } from '../../plan/index.ts';
-import { laidLayers } from '../../order/index.ts';
+import { laidLayers, roundsOfPlan } from '../../order/index.ts';
 import { proposedEffects } from '../../plan/derive/index.ts';
 import { useBenchQuery } from '../api/desk-api.ts';
 import { usePlanChange } from '../api/use-plan.ts';
@@ -50,7 +50,9 @@ export function LayersStage() {
   const recipe = thingId ? recipes.get(thingId) : undefined;
   const thing = things.find((each) => each.id === thingId);
   const openLayer = open && open.thingId === thingId ? recipe?.layers.find(({ id }) => id === open.layerId) : undefined;
-  const veil = useZoneVeil(useMemo(() => openLayer && { regionIds, zone: openLayer.zone }, [openLayer, regionIds]));
+  const veil = useZoneVeil(
+    useMemo(() => (openLayer ? [{ regionIds, zone: openLayer.zone }] : []), [openLayer, regionIds]),
+  );
   const effects = useMemo(
     () => proposedEffects(sheet.plan, page ?? { regions: [], neighbours: [] }, pencilById),
     [sheet.plan, page, pencilById],
@@ -160,14 +162,15 @@ function useScrub() {
   const [steps, setSteps] = useState<number | null>(null);
   const upToLayer = useAppSelector((state) => state.atTheDesk.upToLayer);
   const byStep = by === 'steps' && plan !== null;
-  const most = byStep ? plan.order.length : Math.max(0, ...[...recipes.values()].map((recipe) => recipe.layers.length));
+  const rounds = useMemo(() => (plan ? roundsOfPlan(plan).flat() : []), [plan]);
+  const most = byStep ? rounds.length : Math.max(0, ...[...recipes.values()].map((recipe) => recipe.layers.length));
   const shown = Math.min((byStep ? steps : upToLayer) ?? most, most);
   const upTo = useMemo(() => {
     if (shown >= most && !byStep) return ALL;
     if (!byStep) return Object.fromEntries([...recipes.keys()].map((id) => [id, shown]));
-    const done = new Set(plan.order.slice(0, shown));
+    const done = new Set(rounds.slice(0, shown).flatMap((round) => round.steps.map(({ id }) => id)));
     return Object.fromEntries([...recipes].map(([id, own]) => [id, laidLayers(id, own.layers, done, plan.steps)]));
-  }, [shown, most, byStep, recipes, plan]);
+  }, [shown, most, byStep, recipes, plan, rounds]);
   return {
     shown,
     most,

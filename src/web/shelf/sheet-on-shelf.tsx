@@ -66,7 +66,7 @@ export function SheetOnShelf({ card }: { card: SheetCard }) {
 }
 
 function progressOf({ regions, things, steps, stepsDone }: SheetCard): string {
-  if (steps) return `${stepsDone} of ${steps} steps done`;
+  if (steps) return `${stepsDone} of ${steps} layers laid`;
   if (things) return `${regions} regions, ${things} things named`;
   return regions ? `${regions} regions found` : 'not begun';
 }

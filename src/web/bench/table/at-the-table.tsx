@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan, BenchState, LogEntry } from '../../../contracts/index.ts';
-import { remindersOf } from '../../../core/bench/index.ts';
+import { type Round, remindersOf } from '../../../core/bench/index.ts';
 import { paperById } from '../../../core/laydown/index.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { SheetView } from '../../desk/sheet-view.tsx';
@@ -12,7 +12,7 @@ import { Button } from '../../parts/index.ts';
 import { usePin } from '../../references/index.ts';
 import { useOrder } from '../use-order.ts';
 import { pausedOrNot } from './clock.ts';
-import { StepPanel } from './step-panel.tsx';
+import { StepPanel, remindersFor } from './step-panel.tsx';
 import { stepAloud } from './step-words.ts';
 import { TableCards } from './table-cards.tsx';
 import { TableHeader } from './table-header.tsx';
@@ -37,22 +37,25 @@ export function AtTheTable({ bench, benchPlan, away, waits, isKept, onLeave }: P
   const { sheet } = useDesk();
   const isAwake = useAwake();
   const table = useTable(bench, benchPlan);
-  const { step, ahead, clock, now, change, stepOf, markDone, takeBack, putOff, partDone, lookBy } = table;
+  const { round, meant, clock, now, change, stepOf, markDone, takeBack, putOff, partDone, lookBy } = table;
   const [card, setCard] = useState<Card | null>(null);
   const ordering = useOrder(sheet.id);
   // The preview runs one layer ahead: it shows what this step should leave behind.
   const afterStep = useMemo(
-    () => ({ plan: benchPlan, done: step ? [...bench.done, { stepId: step.id } as LogEntry] : bench.done }),
-    [benchPlan, bench.done, step],
+    () => ({
+      plan: benchPlan,
+      done: [...bench.done, ...(round?.steps ?? []).map(({ id }) => ({ stepId: id }) as LogEntry)],
+    }),
+    [benchPlan, bench.done, round],
   );
   const laidAfter = useLaidByDone(afterStep);
   const laidNow = useLaidByDone(bench);
   // Fine enough to be looked at closely, once somebody does: steps that go by quickly need not be.
-  const preview = usePreview(laidAfter, useIsLookedAt(step?.id));
-  const veil = useZoneVeil(step);
-  const regionIds = useMemo(() => step?.regionIds ?? [], [step]);
+  const preview = usePreview(laidAfter, useIsLookedAt(round?.id));
+  const veil = useZoneVeil(round?.steps);
+  const regionIds = useMemo(() => meant.flatMap((step) => step.regionIds), [meant]);
   const reminders = useMemo(() => remindersOf(benchPlan.order.map((id) => stepOf.get(id)!)), [benchPlan, stepOf]);
-  const { on: isReadAloud, canRead, toggle } = useReadingAloud(useAloud(benchPlan, step, reminders));
+  const { on: isReadAloud, canRead, toggle } = useReadingAloud(useAloud(benchPlan, round, reminders));
   const photo = useRef<HTMLInputElement>(null);
   const takePhoto = useCallback(() => photo.current?.click(), []);
   const pause = useCallback(() => change(pausedOrNot), [change]);
@@ -76,19 +79,19 @@ export function AtTheTable({ bench, benchPlan, away, waits, isKept, onLeave }: P
   useTableKeys(keys);
   const replan = () => void ordering.order();
 
-  if (!step) return <AllDone onLeave={onLeave} />;
+  if (!round) return <AllDone onLeave={onLeave} />;
   return (
     <div className="flex h-dvh flex-col">
       <TableHeader
-        number={benchPlan.order.length - ahead.length + 1}
-        of={benchPlan.order.length}
+        number={table.number}
+        of={table.of}
         clock={clock}
         now={now}
         away={away}
         waits={waits}
         isKept={isKept}
         onLeave={onLeave}
-        stepMinutes={step.minutes}
+        stepMinutes={round.minutes}
         sittingMinutes={sheet.plan.bench.sittingMinutes}
       />
       <main className="grid min-h-0 flex-1 grid-rows-[26dvh_minmax(0,1fr)_auto] md:grid-cols-[minmax(0,1fr)_minmax(23rem,27rem)] md:grid-rows-[minmax(0,1fr)_auto]">
@@ -99,14 +102,18 @@ export function AtTheTable({ bench, benchPlan, away, waits, isKept, onLeave }: P
             selected={regionIds}
             paperTint={paperById(sheet.plan.page.paper).tint}
             fitRegions={regionIds}
-            fitKey={step.id}
+            fitKey={`${round.id} ${[...table.shapes].join(' ')}`}
+            onPick={(regionId) => {
+              const picked = round.steps.find(({ regionIds: own }) => regionId !== null && own.includes(regionId));
+              if (picked && round.steps.length > 1) table.choose(picked.id);
+            }}
           />
         </div>
         <StepPanel
           bench={bench}
           benchPlan={benchPlan}
           table={table}
-          step={step}
+          round={round}
           reminders={reminders}
           laid={laidNow}
           isAwake={isAwake}
@@ -124,11 +131,11 @@ export function AtTheTable({ bench, benchPlan, away, waits, isKept, onLeave }: P
           onReadAloud={canRead ? toggle : () => toast('This browser has no voice to read with.')}
         />
       </main>
-      <PhotoOf ref={photo} thingId={step.thingId} benchPlan={benchPlan} />
+      <PhotoOf ref={photo} thingId={meant[0]!.thingId} benchPlan={benchPlan} />
       <TableCards
         card={card}
         benchPlan={benchPlan}
-        step={step}
+        steps={meant}
         laid={laidNow}
         onUsed={markDone}
         onChanged={replan}
@@ -192,15 +199,10 @@ function AllDone({ onLeave }: { onLeave(): void }) {
   );
 }
 
-function useAloud(
-  benchPlan: BenchPlan,
-  step: BenchPlan['steps'][number] | undefined,
-  reminders: ReturnType<typeof remindersOf>,
-): string {
+function useAloud(benchPlan: BenchPlan, round: Round | undefined, reminders: ReturnType<typeof remindersOf>): string {
   return useMemo(() => {
-    const pencil = step && benchPlan.pencils.find(({ id }) => id === step.pencil);
-    if (!step || !pencil) return '';
-    const thing = benchPlan.things.find(({ id }) => id === step.thingId)?.name ?? '';
-    return stepAloud(step, pencil, thing, reminders.get(step.id) ?? []);
-  }, [benchPlan, step, reminders]);
+    const pencil = benchPlan.pencils.find(({ id }) => id === round?.steps[0]?.pencil);
+    if (!round || !pencil) return '';
+    return stepAloud(round, pencil, benchPlan.things, remindersFor(round, reminders));
+  }, [benchPlan, round, reminders]);
 }

@@ -67,6 +67,11 @@ export function stepComesUp(clock: Clock, now: number, stepId: string): Clock {
   };
 }
 
+/** What is left of a step, once some of it was logged: its time begins now. */
+export function stepBeginsAnew(clock: Clock, now: number): Clock {
+  return { ...clock, stepSince: now, stepPausedMs: 0, pausedAt: clock.pausedAt === null ? null : now };
+}
+
 export function pausedOrNot(clock: Clock, now: number): Clock {
   const { pausedAt } = clock;
   if (pausedAt === null) return { ...clock, pausedAt: now, seenAt: now };

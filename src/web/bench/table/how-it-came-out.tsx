@@ -4,8 +4,8 @@ import { Button } from '../../parts/index.ts';
 import { FittedCard } from './fitted-card.tsx';
 
 interface Props {
-  /** The step that was done last, with its thing and how many of that thing's layers lie there. */
-  last: { entry: LogEntry; thingId: string; thing: string; code: string; laid: number };
+  /** What was done last, with the thing that it is asked of and how many of that thing's layers lie there. */
+  last: { entries: readonly LogEntry[]; thingId: string; thing: string; code: string; laid: number };
   onSaid(cameOut: CameOut): void;
   /** What is left was changed: it is to be put in order again. */
   onChanged(): void;
@@ -16,7 +16,7 @@ export function HowItCameOut({ last, onSaid, onChanged }: Props) {
   const [said, setSaid] = useState<CameOut | null>(null);
   return (
     <>
-      {last.entry.cameOut === null && (
+      {last.entries.at(-1)!.cameOut === null && (
         <div className="mb-3 border-b border-rule pb-3" role="group" aria-label="How it came out">
           <p>
             How did <strong>{last.thing}</strong> come out with{' '}

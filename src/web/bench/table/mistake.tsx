@@ -2,6 +2,7 @@ import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan } from '../../../contracts/index.ts';
+import { type Round } from '../../../core/bench/index.ts';
 import { labOfHex, deltaE2000 } from '../../../core/colour/index.ts';
 import { type LooksOtherwise } from '../../../core/recipe/index.ts';
 import { MISTAKES, type Remedied, mistakeById } from '../../../core/remedies/index.ts';
@@ -18,7 +19,7 @@ import { addRepairs, thingsOf } from '../../../plan/index.ts';
 interface Props {
   benchPlan: BenchPlan;
   /** The step during which it happened: its pencil was held. */
-  step: BenchPlan['steps'][number];
+  step: Round['steps'][number];
   /** How many layers lie on each thing. */
   laid: Readonly<Record<string, number>>;
   /** Repairs have come to the plan: what is left is to be put in order again. */

@@ -8,17 +8,18 @@ import { type Pressed } from './use-table.ts';
 
 interface Props {
   pencilId: string;
-  thingId: string;
-  thing: string;
+  /** The things that are laid with it, and what they are called. */
+  thingIds: readonly string[];
+  things: string;
   /** The step is done with it. */
   onUsed(press: Pressed, pencilId: string): void;
-  /** What is left of the thing takes it too: that is to be put in order again. */
+  /** What is left of the things takes it too: that is to be put in order again. */
   onReplaced(): void;
   onClose(): void;
 }
 
-/** The step is done with another pencil; from there on the thing takes that one, and its recipe is looked over again. */
-export function OtherPencil({ pencilId, thingId, thing, onUsed, onReplaced, onClose }: Props) {
+/** The step is done with another pencil; from there on its things take that one, and their recipes are looked over again. */
+export function OtherPencil({ pencilId, thingIds, things, onUsed, onReplaced, onClose }: Props) {
   const { sheet, pencilById } = useDesk();
   const change = usePlanChange(sheet.id, 'bench');
   const [also, setAlso] = useState(true);
@@ -32,7 +33,7 @@ export function OtherPencil({ pencilId, thingId, thing, onUsed, onReplaced, onCl
           checked={also}
           onChange={({ target }) => setAlso(target.checked)}
         />
-        also in what is left of {thing}
+        also in what is left of {things}
       </label>
       <ChooseNear
         pencilId={pencilId}
@@ -40,9 +41,9 @@ export function OtherPencil({ pencilId, thingId, thing, onUsed, onReplaced, onCl
           onClose();
           onUsed({ timeStamp: performance.now() }, pencil.id);
           if (!also) return;
-          await change(`${pencil.code} instead of ${code} on ${thing}`, (plan) =>
-            replacePencil(plan, pencilId, pencil.id, thingId),
-          );
+          await change(`${pencil.code} instead of ${code} on ${things}`.slice(0, 120), (plan) => {
+            for (const thingId of thingIds) replacePencil(plan, pencilId, pencil.id, thingId);
+          });
           onReplaced();
         }}
       />

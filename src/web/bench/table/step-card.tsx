@@ -1,20 +1,28 @@
 import clsx from 'clsx';
 import type { BenchPlan } from '../../../contracts/index.ts';
-import { type Reminder, handWords, inHand, isRepair, whereOf } from '../../../core/bench/index.ts';
+import { type Reminder, type Round, handWords, inHand, isRepair } from '../../../core/bench/index.ts';
 import { cautionsOf } from '../../../core/recipe/index.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { BeliefMark, Laydown, PointMark, PressureMark, StrokeMark, ZoneBar } from '../../parts/index.ts';
 import { PinnedBeside } from '../../references/index.ts';
-import { about, heldFor } from '../../../order/index.ts';
+import {
+  type ToldAlike,
+  about,
+  heldFor,
+  namesOf,
+  shapesInWords,
+  timesInWords,
+  toldAlike,
+} from '../../../order/index.ts';
+import { Shapes } from './shapes.tsx';
 import { REMINDER_WORDS, placeOnPage } from './step-words.ts';
+import { type useTable } from './use-table.ts';
 import { thingsOf } from '../../../plan/index.ts';
-
-type PlanStep = BenchPlan['steps'][number];
 
 interface Props {
   benchPlan: BenchPlan;
-  step: PlanStep;
-  next: PlanStep | undefined;
+  table: Pick<ReturnType<typeof useTable>, 'shapes' | 'choose' | 'chooseAll' | 'next'>;
+  round: Round;
   reminders: readonly Reminder[];
   /** When what this step goes over is dry, ms of the wall clock; null where nothing is wet. */
   dryAt: number | null;
@@ -22,13 +30,15 @@ interface Props {
 }
 
 /** One step, to be read from an arm's length. */
-export function StepCard({ benchPlan, step, next, reminders, dryAt, now }: Props) {
+export function StepCard({ benchPlan, table, round, reminders, dryAt, now }: Props) {
   const { sheet, pencilById, paperModel } = useDesk();
-  const nameOf = (id: string) => benchPlan.things.find((thing) => thing.id === id)?.name ?? '';
+  const { next } = table;
+  const step = round.steps[0]!;
   const held = heldFor(step, benchPlan.pencils);
   const present = pencilById.get(step.pencil);
-  const place = placeOnPage(step, sheet.plan.page);
+  const place = placeOnPage(round.steps, sheet.plan.page);
   const cautions = cautionsOf(step, present?.type ?? '');
+  const groups = toldAlike(round);
   return (
     <>
       <div className="flex items-center gap-4">
@@ -52,12 +62,13 @@ export function StepCard({ benchPlan, step, next, reminders, dryAt, now }: Props
           </div>
         </div>
       </div>
-      <h1 className="mt-3 text-3xl">{nameOf(step.thingId)}</h1>
+      <h1 className="mt-3 text-3xl wrap-break-word">{namesOf(round.steps, benchPlan.things)}</h1>
       <p className="mt-0.5 text-lg">
-        {step.regionIds.length === 1 ? '1 region' : `${step.regionIds.length} regions`}
-        {place && `, ${place}`}; {whereOf(step)}
+        {shapesInWords(round.steps)}
+        {place && `, ${place}`}
+        {groups.length === 1 && `; ${groups[0]!.where}`}
       </p>
-      {!isRepair(step) && (
+      {groups.length === 1 && !isRepair(step) && (
         <div className="mt-2">
           <ZoneBar zone={step.zone} />
         </div>
@@ -77,24 +88,17 @@ export function StepCard({ benchPlan, step, next, reminders, dryAt, now }: Props
           {REMINDER_WORDS[reminder]}
         </p>
       ))}
-      <p className="mt-3 border-t border-rule pt-3 text-xl leading-snug">{step.purpose}</p>
+      {groups.map((group) => (
+        <Told key={group.steps[0]!.id} group={group} isOneOfMany={groups.length > 1} things={benchPlan.things} />
+      ))}
       <p className="mt-1 text-soft">
         {handWords(step)}
         {handWords(step) && ' '}
-        {step.dryMinutes ? `Then it dries ${step.dryMinutes} min. ` : ''}
-        {step.passes === 1 ? 'Go over it once' : `Go over it ${step.passes} times`}, {about(step.minutes)}.
+        In all {about(round.minutes)}.
       </p>
+      {round.steps.length > 1 && <Shapes table={table} round={round} things={benchPlan.things} />}
       <p className="mt-2 border-t border-rule pt-2 text-[1.05rem]">
-        {!next && 'This is the last step.'}
-        {next &&
-          inHand(next) === inHand(step) &&
-          `Next, with the same in hand: ${nameOf(next.thingId)}, ${next.pressure}.`}
-        {next && inHand(next) !== inHand(step) && (
-          <>
-            Next: <strong className="font-figure">{heldFor(next, benchPlan.pencils).code}</strong> for{' '}
-            {nameOf(next.thingId)}.
-          </>
-        )}
+        <Next next={next} round={round} benchPlan={benchPlan} />
       </p>
       {cautions.map((caution) => (
         <p key={caution} className="mt-1 text-[0.95rem] text-soft">
@@ -102,6 +106,44 @@ export function StepCard({ benchPlan, step, next, reminders, dryAt, now }: Props
         </p>
       ))}
       <PinnedBeside sheetId={sheet.id} thingId={step.thingId} things={thingsOf(sheet.plan)} />
+    </>
+  );
+}
+
+/** What is told of some shapes of a step. */
+function Told({
+  group: { steps, where, passes, purpose, dryMinutes },
+  isOneOfMany,
+  things,
+}: {
+  group: ToldAlike;
+  isOneOfMany: boolean;
+  things: BenchPlan['things'];
+}) {
+  return (
+    <div className="mt-3 border-t border-rule pt-3">
+      {isOneOfMany && (
+        <p className="text-[1.05rem]">
+          <strong>{namesOf(steps, things)}</strong>, {where}
+        </p>
+      )}
+      <p className={isOneOfMany ? 'leading-snug' : 'text-xl leading-snug'}>{purpose}</p>
+      <p className="text-soft">
+        Go over {steps.length > 1 ? 'each' : 'it'} {timesInWords(passes)}.
+        {dryMinutes ? ` Then it dries ${dryMinutes} min.` : ''}
+      </p>
+    </div>
+  );
+}
+
+function Next({ next, round, benchPlan }: { next: Round | undefined; round: Round; benchPlan: BenchPlan }) {
+  if (!next) return 'This is the last step.';
+  const [step, after] = [round.steps[0]!, next.steps[0]!];
+  const names = namesOf(next.steps, benchPlan.things);
+  if (inHand(after) === inHand(step)) return `Next, with the same in hand: ${names}, ${after.pressure}.`;
+  return (
+    <>
+      Next: <strong className="font-figure">{heldFor(after, benchPlan.pencils).code}</strong> for {names}.
     </>
   );
 }

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { Undo2 } from 'lucide-react';
 import type { BenchPlan, BenchState, LogEntry } from '../../../contracts/index.ts';
-import { isRepair, type remindersOf } from '../../../core/bench/index.ts';
+import { type Reminder, type Round, isRepair, type remindersOf } from '../../../core/bench/index.ts';
 import { Button, Notice, Progress } from '../../parts/index.ts';
 import { type useOrder } from '../use-order.ts';
 import { isRestDue, rested } from './clock.ts';
@@ -13,7 +13,7 @@ interface Props {
   bench: BenchState;
   benchPlan: BenchPlan;
   table: ReturnType<typeof useTable>;
-  step: BenchPlan['steps'][number];
+  round: Round;
   reminders: ReturnType<typeof remindersOf>;
   /** How many layers of each thing lie now, by thing id. */
   laid: Readonly<Record<string, number>>;
@@ -24,9 +24,9 @@ interface Props {
 }
 
 /** The step that is up, what there is to say of it and of the sitting, and the two buttons that go on and back. */
-export function StepPanel({ bench, benchPlan, table, step, reminders, laid, isAwake, ordering, onChanged }: Props) {
-  const { next, isAhead, lastDone, clock, now, change, doneIds, stepOf, markDone, takeBack, taken } = table;
-  const last = lastDone && !isAhead && firstLayerOf(bench, lastDone, benchPlan);
+export function StepPanel({ bench, benchPlan, table, round, reminders, laid, isAwake, ordering, onChanged }: Props) {
+  const { isAhead, lastDone, shapes, clock, now, change, doneIds, stepOf, markDone, takeBack, taken } = table;
+  const last = !isAhead && firstLayersOf(bench, lastDone, benchPlan);
   const nameOf = (id: string) => benchPlan.things.find((thing) => thing.id === id)?.name ?? '';
   return (
     <section
@@ -62,19 +62,19 @@ export function StepPanel({ bench, benchPlan, table, step, reminders, laid, isAw
         )}
         {last && (
           <HowItCameOut
-            key={last.entry.stepId}
+            key={last.entries[0]!.stepId}
             last={{ ...last, thing: nameOf(last.thingId), laid: Math.max(1, laid[last.thingId] ?? 1) }}
-            onSaid={(cameOut) => table.sayHow(last.entry, cameOut)}
+            onSaid={(cameOut) => table.sayHow(last.entries, cameOut)}
             onChanged={onChanged}
           />
         )}
         <StepCard
           benchPlan={benchPlan}
-          step={step}
-          next={next}
+          table={table}
+          round={round}
           now={now}
-          reminders={reminders.get(step.id) ?? []}
-          dryAt={driesUntil(step, bench, stepOf)}
+          reminders={remindersFor(round, reminders)}
+          dryAt={driesUntil(round, bench, stepOf)}
         />
       </div>
       <div className="shrink-0 px-7 pt-2 pb-3 max-md:px-4 max-md:pb-1.5">
@@ -87,7 +87,9 @@ export function StepPanel({ bench, benchPlan, table, step, reminders, laid, isAw
             onClick={(press) => markDone(press)}
             aria-keyshortcuts="Space"
           >
-            Done
+            {shapes.size > 0 && shapes.size < round.steps.length
+              ? `Done: ${shapes.size} of ${round.steps.length}`
+              : 'Done'}
           </Button>
           <Button
             large
@@ -106,33 +108,46 @@ export function StepPanel({ bench, benchPlan, table, step, reminders, laid, isAw
   );
 }
 
-/** The step that was done last, where it is all that this order has laid of its thing so far. */
-function firstLayerOf(bench: BenchState, entry: LogEntry, benchPlan: BenchPlan) {
-  const step = benchPlan.steps.find(({ id }) => id === entry.stepId);
-  if (!step || step.tool || isRepair(step)) return null;
-  const doneIds = new Set(bench.done.map(({ stepId }) => stepId));
+/** What to do about the point for a step, over all of its shapes. */
+export function remindersFor({ steps }: Round, reminders: ReturnType<typeof remindersOf>): Reminder[] {
+  return [...new Set(steps.flatMap(({ id }) => reminders.get(id) ?? []))];
+}
+
+/** What was done last, where it is all that this order has laid of its things so far; told by the last of them. */
+function firstLayersOf(bench: BenchState, lastDone: readonly LogEntry[], benchPlan: BenchPlan) {
+  const entries = lastDone.filter((entry) => isFirstLayer(bench, entry, benchPlan));
+  const step = benchPlan.steps.find(({ id }) => id === entries.at(-1)?.stepId);
+  if (!step) return null;
+  const { code } = benchPlan.pencils.find(({ id }) => id === step.pencil) ?? { code: '' };
+  return { entries, thingId: step.thingId, code };
+}
+
+function isFirstLayer(bench: BenchState, { stepId }: LogEntry, benchPlan: BenchPlan): boolean {
+  const step = benchPlan.steps.find(({ id }) => id === stepId);
+  if (!step || step.tool || isRepair(step)) return false;
+  const doneIds = new Set(bench.done.map((entry) => entry.stepId));
   const own = benchPlan.steps.filter(({ thingId }) => thingId === step.thingId);
   const layers = new Set(own.filter((each) => doneIds.has(each.id) && !isRepair(each)).map(({ layerId }) => layerId));
   const earlier = bench.finished.some(
     (layer) => layer.thingId === step.thingId && layer.layerId !== step.layerId && !isRepair(layer),
   );
   const isLeft = own.some(({ id }) => !doneIds.has(id));
-  if (layers.size !== 1 || earlier || !isLeft) return null;
-  const { code } = benchPlan.pencils.find(({ id }) => id === step.pencil) ?? { code: '' };
-  return { entry, thingId: step.thingId, code };
+  return layers.size === 1 && !earlier && isLeft;
 }
 
 /** When all that a step goes over is dry, ms of the wall clock; null where nothing was wetted. */
 function driesUntil(
-  { after }: BenchPlan['steps'][number],
+  { steps }: Round,
   { done }: BenchState,
   stepOf: ReadonlyMap<string, BenchPlan['steps'][number]>,
 ): number | null {
   const finished = new Map(done.map(({ stepId, finishedAt }) => [stepId, Date.parse(finishedAt)]));
-  const until = after.flatMap((id) => {
-    const dry = stepOf.get(id)?.dryMinutes;
-    const at = finished.get(id);
-    return dry && at !== undefined ? [at + dry * 60_000] : [];
-  });
+  const until = steps
+    .flatMap(({ after }) => after)
+    .flatMap((id) => {
+      const dry = stepOf.get(id)?.dryMinutes;
+      const at = finished.get(id);
+      return dry && at !== undefined ? [at + dry * 60_000] : [];
+    });
   return until.length > 0 ? Math.max(...until) : null;
 }

@@ -1,9 +1,7 @@
 import type { BenchPlan } from '../../../contracts/index.ts';
-import { type Reminder, type Step, handWords, whereOf } from '../../../core/bench/index.ts';
+import { type Reminder, type Round, type Step, handWords } from '../../../core/bench/index.ts';
 import { toolById } from '../../../core/laydown/index.ts';
-import { about } from '../../../order/index.ts';
-
-type PlanStep = BenchPlan['steps'][number];
+import { about, namesOf, shapesInWords, timesInWords, toldAlike } from '../../../order/index.ts';
 
 export const REMINDER_WORDS: Record<Reminder, string> = {
   sharpen: 'Sharpen it first: the point is worn too far for this.',
@@ -12,9 +10,16 @@ export const REMINDER_WORDS: Record<Reminder, string> = {
   'clean tool': 'It comes from darker colour: wipe it clean first, or take a clean end.',
 };
 
-/** Which ninth of the page a step lies in, in words; "" where it is all over. */
-export function placeOnPage({ box }: Pick<Step, 'box'>, page: { widthMm: number; heightMm: number }): string {
-  if (!box) return '';
+/** Which ninth of the page steps lie in, in words; "" where nobody knows. */
+export function placeOnPage(steps: readonly Pick<Step, 'box'>[], page: { widthMm: number; heightMm: number }): string {
+  const boxes = steps.flatMap(({ box }) => box ?? []);
+  if (boxes.length === 0) return '';
+  const box = {
+    left: Math.min(...boxes.map(({ left }) => left)),
+    top: Math.min(...boxes.map(({ top }) => top)),
+    right: Math.max(...boxes.map(({ right }) => right)),
+    bottom: Math.max(...boxes.map(({ bottom }) => bottom)),
+  };
   const wide = (box.right - box.left) / page.widthMm;
   const high = (box.bottom - box.top) / page.heightMm;
   if (wide > 0.6 && high > 0.6) return 'all over the page';
@@ -28,18 +33,28 @@ export function placeOnPage({ box }: Pick<Step, 'box'>, page: { widthMm: number;
 
 /** A step as it is read aloud. */
 export function stepAloud(
-  step: PlanStep,
+  round: Round,
   { code, name }: { code: string; name: string },
-  thing: string,
+  things: BenchPlan['things'],
   reminders: readonly Reminder[],
 ): string {
+  const [step] = round.steps;
+  if (!step) return '';
   const held = step.tool ? `the ${toolById(step.tool).name}` : `pencil ${code}${name ? `, ${name}` : ''}`;
-  const times = step.passes === 1 ? 'once' : `${step.passes} times`;
+  const groups = toldAlike(round);
   return [
-    `${thing}: ${held}.`,
+    `${namesOf(round.steps, things)}: ${held}.`,
     `${step.pressure} pressure, ${step.stroke}, ${step.point}${step.point === 'side of the lead' ? '' : ' point'}. ${handWords(step)}`.trim(),
-    `Where: ${whereOf(step)}. Go over it ${times}, ${about(step.minutes)}.`,
-    step.purpose,
+    `${shapesInWords(round.steps)}, ${about(round.minutes)}.`,
+    ...groups.map(({ where, passes, purpose, steps }) =>
+      [
+        groups.length > 1 ? `${namesOf(steps, things)}.` : '',
+        `Where: ${where}. Go over it ${timesInWords(passes)}.`,
+        purpose,
+      ]
+        .filter(Boolean)
+        .join(' '),
+    ),
     ...reminders.map((reminder) => REMINDER_WORDS[reminder]),
   ].join(' ');
 }

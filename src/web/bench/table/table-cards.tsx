@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan } from '../../../contracts/index.ts';
+import { type Round } from '../../../core/bench/index.ts';
 import { deskNow } from '../../desk/derived-desk.ts';
 import { useDesk } from '../../desk/desk-context.ts';
+import { namesOf } from '../../../order/index.ts';
 import { pencilJobs } from '../../workers/index.ts';
 import { FittedCard } from './fitted-card.tsx';
 import { laydownInputs } from './laydown-inputs.ts';
@@ -15,7 +17,8 @@ import { type useTable } from './use-table.ts';
 interface Props {
   card: Card | null;
   benchPlan: BenchPlan;
-  step: BenchPlan['steps'][number];
+  /** The shapes that it is for. */
+  steps: Round['steps'];
   /** How many layers of each thing lie now, by thing id. */
   laid: Readonly<Record<string, number>>;
   onUsed: ReturnType<typeof useTable>['markDone'];
@@ -25,10 +28,11 @@ interface Props {
 }
 
 /** The card that lies over the table, and what is left of a thing while it is fitted to a mistake. */
-export function TableCards({ card, benchPlan, step, laid, onUsed, onChanged, onClose }: Props) {
+export function TableCards({ card, benchPlan, steps, laid, onUsed, onChanged, onClose }: Props) {
   const { sheet } = useDesk();
   const [fit, setFit] = useState<Pick<Parameters<typeof FittedCard>[0], 'of' | 'look'> | null>(null);
-  const thing = benchPlan.things.find(({ id }) => id === step.thingId)?.name ?? '';
+  const step = steps[0]!;
+  const thingIds = [...new Set(steps.map(({ thingId }) => thingId))];
   return (
     <>
       {card === 'note' && <NoteCard onClose={onClose} />}
@@ -46,11 +50,12 @@ export function TableCards({ card, benchPlan, step, laid, onUsed, onChanged, onC
       {card === 'other pencil' && (
         <OtherPencil
           pencilId={step.pencil}
-          thingId={step.thingId}
-          thing={thing}
+          thingIds={thingIds}
+          things={namesOf(steps, benchPlan.things)}
           onUsed={onUsed}
           onReplaced={() => {
             onChanged();
+            const thing = benchPlan.things.find(({ id }) => id === step.thingId)?.name ?? '';
             void lookOver(sheet.id, step.thingId, thing);
           }}
           onClose={onClose}

@@ -2,10 +2,12 @@ import { nanoid } from 'nanoid';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { BenchPlan, BenchState, CameOut, LogEntry } from '../../../contracts/index.ts';
-import { stepsAhead } from '../../../core/bench/index.ts';
+import { type Round, roundsAhead } from '../../../core/bench/index.ts';
+import { roundsOfPlan } from '../../../order/index.ts';
 import { useDesk } from '../../desk/desk-context.ts';
 import { logAtTable } from '../table-log.ts';
-import { pausedOrNot, workedAtStep } from './clock.ts';
+import { pausedOrNot, stepBeginsAnew, workedAtStep } from './clock.ts';
+import { type LogPress, entriesOf } from './entries-of-press.ts';
 import { useClock } from './use-clock.ts';
 
 /** Presses for the same thing that are closer together than this are one press, ms. */
@@ -20,21 +22,32 @@ interface Taken {
   at: number;
 }
 
+const NOTHING: ReadonlySet<string> = new Set();
+
 /** A sitting under way: what comes up, what was done, and how long it takes. */
 export function useTable(bench: BenchState, benchPlan: BenchPlan) {
   const { sheet } = useDesk();
   const { done, skipped } = bench;
   const stepOf = useMemo(() => new Map(benchPlan.steps.map((step) => [step.id, step])), [benchPlan]);
   const doneIds = useMemo(() => new Set(done.map(({ stepId }) => stepId)), [done]);
-  const ahead = useMemo(() => {
-    const order = benchPlan.order.map((id) => stepOf.get(id)!);
-    return stepsAhead(order, doneIds, skipped);
-  }, [benchPlan, stepOf, doneIds, skipped]);
-  // Looking ahead holds for the step that was up then.
+  const rounds = useMemo(() => roundsOfPlan(benchPlan).flat(), [benchPlan]);
+  const roundOf = useMemo(
+    () => new Map(rounds.flatMap(({ id, steps }) => steps.map((step) => [step.id, id] as const))),
+    [rounds],
+  );
+  const ahead = useMemo(() => roundsAhead(rounds, doneIds, skipped), [rounds, doneIds, skipped]);
+  // Looking ahead holds for the step that was up then, and so does what is chosen of it.
   const [look, setLook] = useState({ from: '', by: 0 });
   const up = ahead[0];
   const by = look.from === up?.id ? Math.min(look.by, ahead.length - 1) : 0;
-  const step = ahead[by];
+  const round = ahead[by];
+  const [chosen, setChosen] = useState({ from: '', shapes: NOTHING });
+  const shapes = chosen.from === round?.id ? chosen.shapes : NOTHING;
+  /** What the buttons are for: what is chosen of the step, or else all of it. */
+  const meant = useMemo(() => {
+    const own = round?.steps.filter(({ id }) => shapes.has(id)) ?? [];
+    return own.length > 0 ? own : (round?.steps ?? []);
+  }, [round, shapes]);
   const { clock, now, change } = useClock(sheet.id, up?.id ?? '');
   const lastPress = useRef<Taken>({ for: null, at: -Infinity });
   /** The press that was just taken; null once the next for the same counts as another. */
@@ -45,26 +58,18 @@ export function useTable(bench: BenchState, benchPlan: BenchPlan) {
     return () => clearTimeout(timer);
   }, [taken]);
 
-  const entry = useCallback(
-    (stepId: string, kind: LogEntry['kind'], rest: Partial<LogEntry> = {}): LogEntry => {
-      const finished = Date.now();
+  const log = useCallback(
+    (steps: Round['steps'], press: Omit<LogPress, 'planId' | 'began' | 'ended' | 'workedMs'>) => {
+      const ended = Date.now();
+      // What is taken back or put off took no time; what is looked ahead to was not worked at.
+      const isWorked = by === 0 && (press.kind === 'done' || press.kind === 'part done');
       // Where work was paused and the step is done all the same, the pause counts as one.
-      const worked = stepId === clock.stepId && kind !== 'not done after all' ? workedAtStep(clock, finished) : 0;
-      const started = stepId === clock.stepId && kind !== 'not done after all' ? clock.stepSince : finished;
-      return {
-        id: nanoid(),
-        planId: benchPlan.id,
-        stepId,
-        kind,
-        startedAt: new Date(started).toISOString(),
-        finishedAt: new Date(finished).toISOString(),
-        pausedSeconds: Math.max(0, Math.round((finished - started - worked) / 1000)),
-        usedPencil: null,
-        cameOut: null,
-        ...rest,
-      };
+      const workedMs = isWorked ? workedAtStep(clock, ended) : 0;
+      const began = isWorked ? clock.stepSince : ended;
+      logAtTable(sheet.id, entriesOf(steps, { ...press, planId: benchPlan.id, began, ended, workedMs }));
+      if (isWorked) change(stepBeginsAnew);
     },
-    [clock, benchPlan.id],
+    [by, clock, change, sheet.id, benchPlan.id],
   );
   const isOnePress = useCallback(({ timeStamp }: Pressed, what: Taken['for']) => {
     // By when it was pressed, not by when a busy page gets to it. What takes a slip back is no slip itself.
@@ -76,51 +81,79 @@ export function useTable(bench: BenchState, benchPlan: BenchPlan) {
   }, []);
   const markDone = useCallback(
     (press: Pressed, usedPencil: string | null = null) => {
-      if (!step || isOnePress(press, 'done')) return;
-      const waitsFor = step.after.find((id) => stepOf.has(id) && !doneIds.has(id));
-      if (waitsFor) return void toast('This step waits for an earlier one. Press the left arrow to go back to it.');
+      if (meant.length === 0 || isOnePress(press, 'done')) return;
+      const waits = meant.some(({ after }) => after.some((id) => stepOf.has(id) && !doneIds.has(id)));
+      if (waits) return void toast('This step waits for an earlier one. Press the left arrow to go back to it.');
       if (clock.pausedAt !== null) change(pausedOrNot);
-      logAtTable(sheet.id, entry(step.id, 'done', { usedPencil }));
+      log(meant, { kind: 'done', usedPencil });
     },
-    [step, isOnePress, stepOf, doneIds, clock.pausedAt, change, sheet.id, entry],
+    [meant, isOnePress, stepOf, doneIds, clock.pausedAt, change, log],
   );
-  const lastDone = done.at(-1);
+  /** What was done last, of one step: its shapes in the order in which they were finished. */
+  const lastDone = useMemo(() => {
+    const lastRound = roundOf.get(done.at(-1)?.stepId ?? '');
+    const from = done.findLastIndex(({ stepId }) => roundOf.get(stepId) !== lastRound);
+    return done.slice(from + 1);
+  }, [done, roundOf]);
   const takeBack = useCallback(
     (press: Pressed) => {
-      if (lastDone && !isOnePress(press, 'taken back'))
-        logAtTable(sheet.id, entry(lastDone.stepId, 'not done after all'));
+      if (lastDone.length === 0 || isOnePress(press, 'taken back')) return;
+      log(
+        lastDone.map(({ stepId }) => stepOf.get(stepId)!),
+        { kind: 'not done after all' },
+      );
     },
-    [lastDone, isOnePress, sheet.id, entry],
+    [lastDone, isOnePress, log, stepOf],
   );
   const putOff = useCallback(
     (press: Pressed) => {
-      if (step && !isOnePress(press, 'put off')) logAtTable(sheet.id, entry(step.id, 'skipped'));
+      if (meant.length > 0 && !isOnePress(press, 'put off')) log(meant, { kind: 'skipped' });
     },
-    [step, isOnePress, sheet.id, entry],
+    [meant, isOnePress, log],
   );
   const partDone = useCallback(
     (press: Pressed) => {
-      if (!up || isOnePress(press, 'part done')) return;
-      logAtTable(sheet.id, entry(up.id, 'part done'));
-      change((was, at) => ({ ...was, stepSince: at, stepPausedMs: 0, pausedAt: null }));
+      if (by > 0 || meant.length === 0 || isOnePress(press, 'part done')) return;
+      log(meant, { kind: 'part done' });
+      if (clock.pausedAt !== null) change(pausedOrNot);
       toast('Its time so far is kept; the step stays up.');
     },
-    [up, isOnePress, sheet.id, entry, change],
+    [by, meant, isOnePress, log, clock.pausedAt, change],
   );
-  /** Says how the step that was done last came out. */
+  /** Says how what was done last came out. */
   const sayHow = useCallback(
-    (of: LogEntry, cameOut: CameOut) => logAtTable(sheet.id, { ...of, id: nanoid(), cameOut }),
+    (of: readonly LogEntry[], cameOut: CameOut) =>
+      logAtTable(
+        sheet.id,
+        of.map((entry) => ({ ...entry, id: nanoid(), cameOut })),
+      ),
     [sheet.id],
   );
   const lookBy = useCallback(
     (more: number) => up && setLook({ from: up.id, by: Math.min(ahead.length - 1, Math.max(0, by + more)) }),
     [up, ahead.length, by],
   );
+  /** Chooses one shape of the step, or lets it go. */
+  const choose = useCallback(
+    (stepId: string) => {
+      if (!round) return;
+      const next = new Set(shapes);
+      if (!next.delete(stepId)) next.add(stepId);
+      setChosen({ from: round.id, shapes: next });
+    },
+    [round, shapes],
+  );
+  const chooseAll = useCallback(() => setChosen({ from: '', shapes: NOTHING }), []);
   return {
-    step,
+    round,
     next: ahead[by + 1],
+    number: rounds.length - new Set(ahead.map(({ id }) => id)).size + 1,
+    of: rounds.length,
     isAhead: by > 0,
-    ahead,
+    shapes,
+    meant,
+    choose,
+    chooseAll,
     stepOf,
     doneIds,
     lastDone,

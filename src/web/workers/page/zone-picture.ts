@@ -7,9 +7,15 @@ import { type Pixels, bufferOf } from './pixels.ts';
 
 export type ZoneLook = 'veil' | 'grey';
 
-export interface ZonePictureInput extends LitPageInput {
+/** A zone of some regions. */
+export interface ZoneOfRegions {
   regionIds: readonly number[];
   zone: Zone;
+}
+
+export interface ZonePictureInput extends LitPageInput {
+  /** No region is in two of them. */
+  parts: readonly ZoneOfRegions[];
   look: ZoneLook;
 }
 
@@ -22,26 +28,28 @@ const BESIDE = 2;
 const ZONE_GREY = 150;
 
 /**
- * One zone of some regions as a picture to lay over them: a veil where the zone fades out, which goes on a little beside
- * the regions; or grey where it lies, the darker the fuller.
+ * Zones of some regions as a picture to lay over them: a veil where they fade out, which goes on a little beside
+ * the regions; or grey where they lie, the darker the fuller.
  */
 export const zonePicture: Job<ZonePictureInput, Pixels> = {
-  run({ key, things, lighting, step, regionIds, zone, look }) {
+  run({ key, things, lighting, step, parts, look }) {
     const { width, height, grown, fields } = pageOf(key).page.lit(things, lighting, step);
-    const share = zoneShare(zone, fields);
-    const chosen = new Uint8Array(65_536);
-    for (const id of regionIds) chosen[id] = 1;
+    const shares = parts.map(({ zone }) => zoneShare(zone, fields));
+    /** The part that each region is in, from 1; 0 for none. */
+    const partOf = new Uint16Array(65_536);
+    parts.forEach(({ regionIds }, k) => regionIds.forEach((id) => (partOf[id] = k + 1)));
     const isVeil = look === 'veil';
-    const opacity = (i: number) => (isVeil ? VEIL_INSIDE * (1 - share(i)) : 255 * share(i));
+    const opacity = (share: number) => (isVeil ? VEIL_INSIDE * (1 - share) : 255 * share);
     const clear = new Uint32Array(width * height).fill(0x01_01_01 * (isVeil ? VEIL_GREY : ZONE_GREY));
     const data = new Uint8ClampedArray(clear.buffer);
     const within = new Uint8Array(width * height);
     let last: number[] = [];
     for (let i = 0; i < within.length; i++) {
-      if (chosen[grown[i]!] === 0) continue;
+      const part = partOf[grown[i]!]!;
+      if (part === 0) continue;
       within[i] = 1;
       last.push(i);
-      data[4 * i + 3] = opacity(i);
+      data[4 * i + 3] = opacity(shares[part - 1]!(i));
     }
     if (isVeil) for (let k = 0; k < BESIDE; k++) last = goOnBeside(data, within, width, last);
     return { width, height, data };

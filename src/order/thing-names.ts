@@ -1,0 +1,32 @@
+import type { BenchPlan } from '../contracts/index.ts';
+import { type Step } from '../core/bench/index.ts';
+
+/** What a guess adds to a name that others have already: " (2)". */
+const NUMBER = / \(\d+\)$/;
+/** So many names are told one by one. */
+const ONE_BY_ONE = 3;
+
+/** Things by name in a few words: those that are called the same but for a number are counted. */
+export function thingsInWords(names: readonly string[]): string {
+  const each = [...new Set(names)];
+  if (each.length <= ONE_BY_ONE) return joined(each);
+  const counts = new Map<string, number>();
+  for (const name of each) {
+    const kind = name.replace(NUMBER, '');
+    counts.set(kind, (counts.get(kind) ?? 0) + 1);
+  }
+  const kinds = [...counts].sort(([, p], [, q]) => q - p).map(([kind, n]) => (n > 1 ? `${kind} × ${n}` : kind));
+  if (kinds.length <= ONE_BY_ONE + 1) return joined(kinds);
+  const others = [...counts.values()].sort((p, q) => q - p).slice(ONE_BY_ONE);
+  return `${kinds.slice(0, ONE_BY_ONE).join(', ')} and ${others.reduce((sum, n) => sum + n, 0)} others`;
+}
+
+function joined(words: readonly string[]): string {
+  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`;
+}
+
+/** The names of the things of some steps. */
+export function namesOf(steps: readonly Pick<Step, 'thingId'>[], things: BenchPlan['things']): string {
+  const nameOf = new Map(things.map(({ id, name }) => [id, name]));
+  return thingsInWords(steps.map(({ thingId }) => nameOf.get(thingId) ?? ''));
+}
