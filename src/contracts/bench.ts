@@ -30,6 +30,16 @@ export const NewBenchPlan = z.object({
   model: z.string().max(40),
   /** As many as may be open: more than wished only where rules of craft leave no other way. */
   openThings: z.int().min(1).max(5000),
+  /** What the page chose the number of open things among; empty where it was wished. Older plans tell none. */
+  openTried: z
+    .array(
+      z.object({
+        openThings: z.union([z.literal('any'), z.int().min(1)]),
+        pickUps: z.int().min(0),
+        isChosen: z.boolean(),
+      }),
+    )
+    .default([]),
   /** Sets of like things, which are laid together and open as one; older plans have none. */
   alike: z.array(z.array(Id).min(2)).default([]),
   steps: z.array(StoredStep).min(1, 'There is no step to do: give at least one thing a family.').max(20_000),

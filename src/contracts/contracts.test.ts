@@ -39,7 +39,7 @@ describe('the plan of a sheet', () => {
     expect(paperById(plan.page.paper).rough).to.equal(1);
     expect(schemeById(plan.wheel.scheme).hands[0]).to.equal(0);
     expect(schoolById(plan.school).id).to.equal('base-coat-first');
-    expect(plan.bench.openThings).to.equal(4);
+    expect(plan.bench.openThings).to.equal('by the page');
   });
 
   it('lets any number of things be open as a value of its own; 50, as it was said once, is that', () => {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { HANDS, USUAL_RULES } from '../core/bench/index.ts';
+import { BY_THE_PAGE, HANDS, USUAL_RULES } from '../core/bench/index.ts';
 import { OpenThings, RepairOfThing } from '../core/bench/schemas.ts';
 import { Light, MainLight } from '../core/light/schemas.ts';
 import { RegionId, SegmentationOptions } from '../core/lineart/schemas.ts';
@@ -269,6 +269,6 @@ export function emptyPlan(page: Page): Plan {
     lamps: {},
     horizon: NO_HORIZON,
     school: 'base-coat-first',
-    bench: { openThings: 4, sittingMinutes: 40, hand: 'right', rules: USUAL_RULES, evenings: NO_EVENINGS },
+    bench: { openThings: BY_THE_PAGE, sittingMinutes: 40, hand: 'right', rules: USUAL_RULES, evenings: NO_EVENINGS },
   };
 }

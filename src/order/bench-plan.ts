@@ -4,9 +4,9 @@ import {
   type Rates,
   type RuledSteps,
   type Sequence,
+  type SequenceAsWished,
   type Step,
   makeSteps,
-  openLimit,
   ruledSteps,
   withRepairs,
 } from '../core/bench/index.ts';
@@ -112,8 +112,18 @@ export function benchPlanFrom(
   { steps, leftOut, rates = ASSUMED_RATES }: RuledSteps & { rates?: Rates },
   order: Pick<
     Sequence,
-    'order' | 'alike' | 'sittings' | 'pickUps' | 'minutes' | 'lowerBound' | 'sharpenings' | 'smearCm2' | 'mostOpen'
-  >,
+    | 'order'
+    | 'openThings'
+    | 'alike'
+    | 'sittings'
+    | 'pickUps'
+    | 'minutes'
+    | 'lowerBound'
+    | 'sharpenings'
+    | 'smearCm2'
+    | 'mostOpen'
+  > &
+    Partial<Pick<SequenceAsWished, 'openTried'>>,
   pencilById: ReadonlyMap<string, Pick<Pencil, 'id' | 'code' | 'name' | 'ownName' | 'colour'>>,
 ): NewBenchPlan {
   const used = [...new Set(steps.map((step) => step.pencil))];
@@ -123,7 +133,10 @@ export function benchPlanFrom(
     id,
     planRevision: sheet.revision,
     model: MODEL,
-    openThings: Math.min(things.size, Math.max(openLimit(sheet.plan.bench.openThings), mostOpen)),
+    openThings: Math.min(things.size, Math.max(order.openThings, mostOpen)),
+    openTried: (order.openTried ?? []).map(({ openThings, ...tried }) => {
+      return { ...tried, openThings: openThings === Infinity ? ('any' as const) : openThings };
+    }),
     alike: order.alike.map((things) => [...things]),
     steps: steps.map((step) => ({ ...step, regionIds: [...step.regionIds], after: [...step.after] })),
     order: [...order.order],

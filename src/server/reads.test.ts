@@ -90,6 +90,7 @@ function orderOf(id: string): NewBenchPlan {
     planRevision: 0,
     model: 'layers',
     openThings: THINGS,
+    openTried: [],
     alike: [],
     steps,
     order,

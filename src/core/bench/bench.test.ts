@@ -4,7 +4,15 @@ import { CancelledError, quietRun } from '../run/index.ts';
 import { compileRecipe, familyOf } from '../recipe/index.ts';
 import { cutSittings } from './cut-sittings.ts';
 import { step } from './test/made-up.ts';
-import { type Step, makeSteps, minutesFor, priceOfOpen, sequence, validateSequence } from './index.ts';
+import {
+  type Step,
+  makeSteps,
+  minutesFor,
+  priceOfOpen,
+  sequence,
+  sequenceAsWished,
+  validateSequence,
+} from './index.ts';
 
 /** A page of things, each a chain of layers with pencils from a small set. */
 const page = fc
@@ -342,5 +350,49 @@ describe('the validator', () => {
   it('finds too many open things', () => {
     const two = [...steps, step('b', '2', 'q', ['b/1'])];
     expect(validateSequence(two, ['a/1', 'b/1', 'a/2', 'b/2'], 1).join(' ')).to.contain('2 things are open');
+  });
+});
+
+describe('how many things are open, where the page chooses', () => {
+  it('is as few as save nearly all that can be saved, and what was tried is told', async () => {
+    await fc.assert(
+      fc.asyncProperty(page, async (steps) => {
+        const { openThings, openTried, order, alike, pickUps } = await sequenceAsWished(steps, 'by the page', {
+          maxIterations: 10,
+        });
+        const tried = openTried.map((each) => each.pickUps);
+        expect(tried).to.deep.equal([...tried].sort((a, b) => b - a));
+        const at = openTried.findIndex(({ isChosen }) => isChosen);
+        expect(openTried[at].openThings).to.equal(openThings);
+        expect(openTried.filter(({ isChosen }) => isChosen)).to.have.length(1);
+        // No larger number saves a tenth more, and it saved a tenth itself.
+        expect(tried[at] - tried.at(-1)!).to.be.below(0.1 * tried[at] + 1e-9);
+        if (at > 0) expect(tried[at - 1] - tried[at]).to.be.above(0);
+        expect(pickUps).to.be.at.most(tried[at]);
+        expect(validateSequence(steps, order, openThings, alike)).to.deep.equal([]);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('is what is wished where a number is, and any is a value of its own', async () => {
+    const steps = fc.sample(page, { seed: 6, numRuns: 1 })[0];
+    expect(await sequenceAsWished(steps, 3, { maxIterations: 2 })).to.deep.include({ openThings: 3, openTried: [] });
+    expect((await sequenceAsWished(steps, 'any', { maxIterations: 2 })).openThings).to.equal(Infinity);
+  });
+});
+
+describe('an order that is begun from another', () => {
+  it('never comes out worse, and an order that leaves steps out is passed over', async () => {
+    await fc.assert(
+      fc.asyncProperty(page, async (steps) => {
+        const first = await sequence(steps, { openThings: 2, maxIterations: 6 });
+        const again = await sequence(steps, { openThings: 4, maxIterations: 0, from: first.order });
+        expect(again.pickUps).to.be.at.most(first.pickUps);
+        const part = await sequence(steps, { openThings: 4, maxIterations: 1, from: first.order.slice(1) });
+        expect(part.order).to.have.members(steps.map(({ id }) => id));
+      }),
+      { numRuns: 60 },
+    );
   });
 });

@@ -10,6 +10,8 @@ export interface OpenPrice {
   /** Minutes at the table in all, and those of them that are not laying: picking up, sharpening, moving on, waiting. */
   minutes: number;
   overheadMinutes: number;
+  /** The order that it comes to, by the ids of its steps. */
+  order: readonly string[];
 }
 
 /**
@@ -36,10 +38,12 @@ export async function priceOfOpen(
       now: () => run.now(),
       progress: (share) => run.progress((k + share) / limits.length, `trying it with ${things} open`),
     };
-    const found = await sequence(steps, { ...options, openThings }, part);
+    // An order for fewer is one for more: each begins from the best so far.
+    const found = await sequence(steps, { ...options, openThings, from: best?.order }, part);
     if (!best || found.cost < best.cost) best = found;
     const overheadMinutes = best.seconds / 60;
-    prices.push({ openThings, pickUps: best.pickUps, minutes: laying + overheadMinutes, overheadMinutes });
+    const { pickUps, order } = best;
+    prices.push({ openThings, pickUps, minutes: laying + overheadMinutes, overheadMinutes, order });
   }
   return prices;
 }

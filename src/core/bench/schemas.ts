@@ -6,10 +6,16 @@ import { DIRECTIONS, POINTS, PULLS, STROKES } from '../recipe/index.ts';
 import { DryMinutes, Passes, ToolId, Zone } from '../recipe/schemas.ts';
 import { REPAIR } from './repair-ids.ts';
 
-/** How many things may be begun and unfinished at once; like things count as one. Plans once said 50 where any number might be. */
+/** The wish that the page chooses. */
+export const BY_THE_PAGE = 'by the page';
+
+/**
+ * How many things may be begun and unfinished at once, or that the page chooses; like things count as one. Plans once said 50
+ * where any number might be.
+ */
 export const OpenThings = z.preprocess(
   (open) => (open === 50 ? 'any' : open),
-  z.union([z.literal('any'), z.int().min(1).max(49)]),
+  z.union([z.literal(BY_THE_PAGE), z.literal('any'), z.int().min(1).max(49)]),
 );
 export type OpenThings = z.infer<typeof OpenThings>;
 

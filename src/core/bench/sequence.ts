@@ -27,6 +27,8 @@ export interface SequenceOptions {
 }
 
 export interface Sequence extends Overhead {
+  /** As many things as may be open; Infinity for any. */
+  openThings: number;
   /** Ids of the steps in the order in which they are done. */
   order: readonly string[];
   sittings: readonly Sitting[];
@@ -105,6 +107,7 @@ export async function sequence(
   const sittings = cutSittings(order, sittingMinutes, costs, (thing) => setOf.get(thing) ?? thing);
   return {
     ...overhead,
+    openThings,
     order: order.map(({ id }) => id),
     sittings,
     minutes: sittings.reduce((sum, sitting) => sum + sitting.minutes, 0),

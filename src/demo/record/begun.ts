@@ -1,5 +1,5 @@
 import type { LogEntry, NewBenchPlan, Plan, RegionsMeta } from '../../contracts/index.ts';
-import { type Step, inHand, openLimit, sequence } from '../../core/bench/index.ts';
+import { type Step, inHand, sequenceAsWished } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
 import { proposePalettes } from '../../core/palette/index.ts';
 import { familyOf } from '../../core/recipe/index.ts';
@@ -82,7 +82,7 @@ export async function beginBench(
     const own = steps
       .filter(({ id }) => ownIds.has(id))
       .map((step) => ({ ...step, after: step.after.filter((id) => ownIds.has(id)) }));
-    const order = await sequence(own, { openThings: openLimit(openThings), sittingMinutes, maxIterations: TRIES });
+    const order = await sequenceAsWished(own, openThings, { sittingMinutes, maxIterations: TRIES });
     const plan = benchPlanFrom(
       `demo-plan-${benches.length + 1}`,
       sheet,

@@ -1,16 +1,18 @@
 import { Suspense, lazy } from 'react';
-import { type OpenPrice, type Step, costsAt } from '../../core/bench/index.ts';
+import { type OpenPrice, type Step, costsAt, openLimit } from '../../core/bench/index.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Button, Notice, Progress } from '../parts/index.ts';
 import { pencilJobs, useJob } from '../workers/index.ts';
+import { OPEN } from './open-things.tsx';
 
 const OpenPrices = lazy(() => import('./open-prices.tsx'));
 
 /** Each number of open things is tried for so long. */
-const EACH_MS = 800;
+const EACH_MS = 600;
+const LIMITS = OPEN.map((open) => openLimit(open)!);
 
 /** Works out what each number of open things costs in pick-ups and minutes, and draws them as curves. */
-export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits: readonly number[]; chosen: number }) {
+export function CompareOpen({ steps, chosen }: { steps(): Step[]; chosen: number }) {
   const { now, start, cancel } = useJob<OpenPrice[]>('ordering steps');
   const { rates, sheet } = useDesk();
   const { hand } = sheet.plan.bench;
@@ -35,7 +37,7 @@ export function CompareOpen({ steps, limits, chosen }: { steps(): Step[]; limits
         className="justify-self-start px-0!"
         onClick={() => {
           if (working) return;
-          const input = { steps: steps(), limits, options: { costs, hand, deadlineMs: EACH_MS } };
+          const input = { steps: steps(), limits: LIMITS, options: { costs, hand, deadlineMs: EACH_MS } };
           void start((report) => pencilJobs.start('priceOfOpen', input, { report }));
         }}
       >

@@ -1,10 +1,8 @@
 import { useMemo, useState } from 'react';
 import type { BenchPlan, BenchState } from '../../contracts/index.ts';
-import { type OpenThings as OpenThingsWished, USUAL_COSTS, openLimit, ruleById } from '../../core/bench/index.ts';
+import { BY_THE_PAGE, USUAL_COSTS, openLimit, ruleById } from '../../core/bench/index.ts';
 import { paperById } from '../../core/laydown/index.ts';
-import { decide } from '../../plan/index.ts';
 import { about, isOutOfDate, roundsOfPlan } from '../../order/index.ts';
-import { usePlanChange } from '../api/use-plan.ts';
 import { useDesk } from '../desk/desk-context.ts';
 import { Frame } from '../desk/frame.tsx';
 import { SheetView } from '../desk/sheet-view.tsx';
@@ -14,6 +12,7 @@ import { Button, Choice, Notice, Progress, Section, Why } from '../parts/index.t
 import { HoursSection } from '../desk/hours-section.tsx';
 import { CompareOpen } from './compare-open.tsx';
 import { EveningsWished } from './evenings.tsx';
+import { OpenThings, chosenByPage } from './open-things.tsx';
 import { LostPencil } from './lost-pencil.tsx';
 import { Overview } from './overview.tsx';
 import { RulesOfCraft } from './rules-of-craft.tsx';
@@ -23,23 +22,6 @@ import { useLaidByDone } from '../desk/use-laid-by-done.ts';
 import { stepsLeft, useOrder } from './use-order.ts';
 import { WhatIsLeft } from './what-is-left.tsx';
 import { WhatLiesHere } from './what-lies-here.tsx';
-
-/** How many things may be begun and unfinished at once, from one at a time to any. */
-const OPEN: readonly { value: OpenThingsWished; label: string; says: string }[] = [
-  {
-    value: 1,
-    label: 'one thing at a time',
-    says: 'Each thing is finished before the next; most changes of pencil.',
-  },
-  { value: 2, label: 'at most 2 things open', says: 'Nearly one at a time.' },
-  { value: 4, label: 'at most 4 things open', says: 'In between.' },
-  { value: 8, label: 'at most 8 things open', says: 'Fewer changes of pencil, more half-done things.' },
-  {
-    value: 'any',
-    label: 'one pencil across the page',
-    says: 'Fewest changes of pencil; everything stays half done for long.',
-  },
-];
 
 /** Puts all layers into one good order of steps, cut into sittings, and shows it. */
 export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDown(): void }) {
@@ -94,12 +76,11 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
           {plan && <Begin benchPlan={plan} doneIds={doneIds} onSitDown={onSitDown} />}
           <Section title="Order of the steps">
             <div className="grid gap-2">
-              <OpenThings />
+              <OpenThings benchPlan={plan} />
               {recipes.size > 0 && (
                 <CompareOpen
                   steps={() => stepsLeft(desk, bench, desk.rates).steps}
-                  limits={OPEN.map(({ value }) => openLimit(value))}
-                  chosen={openLimit(sheet.plan.bench.openThings)}
+                  chosen={openLimit(sheet.plan.bench.openThings) ?? openLimit(chosenByPage(plan) ?? 4)!}
                 />
               )}
               <RulesOfCraft />
@@ -185,46 +166,6 @@ function Begin({ benchPlan, doneIds, onSitDown }: BeginProps) {
   );
 }
 
-/** From one thing at a time to one pencil across the page. */
-function OpenThings() {
-  const { sheet } = useDesk();
-  const { bench } = sheet.plan;
-  const change = usePlanChange(sheet.id, 'bench');
-  const at = Math.max(
-    0,
-    OPEN.findIndex(({ value }) => openLimit(value) >= openLimit(bench.openThings)),
-  );
-  const { label, says } = OPEN[at]!;
-  return (
-    <div>
-      <input
-        type="range"
-        aria-label="Things open at once"
-        aria-valuetext={label}
-        className="h-10 w-full accent-neutral-800"
-        min={0}
-        max={OPEN.length - 1}
-        value={at}
-        onChange={({ target }) =>
-          void change('things open at once', (plan) =>
-            decide(plan, { bench: { ...bench, openThings: OPEN[Number(target.value)]!.value } }),
-          )
-        }
-      />
-      <p className="flex justify-between text-sm text-soft" aria-hidden>
-        <span>thing by thing</span>
-        <span>pencil by pencil</span>
-      </p>
-      <p className="mt-1 text-[0.95rem]">
-        <strong>{label}</strong>
-        <span className="block text-sm text-soft">
-          {says} {bench.openThings !== 'any' && 'Things that want the same pencils count as one.'}
-        </span>
-      </p>
-    </div>
-  );
-}
-
 interface OrderProps {
   bench: BenchState;
   ordering: ReturnType<typeof useOrder>;
@@ -291,7 +232,7 @@ function PlanFigures({ benchPlan }: { benchPlan: BenchPlan }) {
           On average {underHand.toFixed(0)} cm² of soft work lie under the hand: keep a clean sheet there.
         </p>
       )}
-      {benchPlan.openThings > openLimit(openThings) && (
+      {openThings !== BY_THE_PAGE && benchPlan.openThings > openLimit(openThings)! && (
         <Notice>
           {benchPlan.openThings} things are open at most, more than the {openThings} wished: the rules of craft leave no
           other way.

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useCallback } from 'react';
 import { toast } from 'sonner';
 import type { BenchState } from '../../contracts/index.ts';
-import { type Rates, type RuledSteps, type Sequence, costsAt, openLimit } from '../../core/bench/index.ts';
+import { type Rates, type RuledSteps, type SequenceAsWished, costsAt } from '../../core/bench/index.ts';
 import { benchPlanFrom, openSteps, benchPlanWithSittings, stepsFinished } from '../../order/index.ts';
 import { useRatesQuery, useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
@@ -28,7 +28,7 @@ export function stepsLeft(
 /** Works out an order for everything that is not done yet, checks and stores it. */
 export function useOrder(sheetId: string) {
   const { refetch } = useRatesQuery(sheetId);
-  const { now, start, cancel } = useJob<Sequence>('laying the steps out');
+  const { now, start, cancel } = useJob<SequenceAsWished>('laying the steps out');
   const [store] = useStoreBenchMutation();
   const order = useCallback(async (): Promise<boolean> => {
     // What was done and learnt just now has to have come to the desk first.
@@ -45,13 +45,14 @@ export function useOrder(sheetId: string) {
     }
     const { openThings, sittingMinutes, hand } = sheet.plan.bench;
     const options = {
-      openThings: openLimit(openThings),
       sittingMinutes,
       hand,
       costs: costsAt(rates),
       deadlineMs: PATIENCE_MS,
     };
-    const found = await start((report) => pencilJobs.start('sequenceSteps', { steps, options }, { report }));
+    const found = await start((report) =>
+      pencilJobs.start('sequenceSteps', { steps, open: openThings, options }, { report }),
+    );
     if (!found) return false;
     const plan = benchPlanFrom(nanoid(), sheet, { steps, leftOut, rates }, found, pencilById);
     // Somebody may have gone on meanwhile: what was done since does not come up again.
