@@ -15,4 +15,11 @@ describe('things in a few words', () => {
     const many = [...strands, 'Pane', 'Pane (2)', 'Bell', 'Rail', 'Sky', 'Sea'];
     expect(thingsInWords(many)).to.equal('Strand × 4, Pane × 2, Bell and 3 others');
   });
+
+  it('are told by what they look like where nobody named them yet', () => {
+    const guesses = ['2 strips, middle', 'Strip, middle', '3 strips, top left (2)', 'Bar, top', 'Leaf shape, right'];
+    expect(thingsInWords(guesses.slice(0, 2))).to.equal('2 strips, middle and Strip, middle');
+    expect(thingsInWords(guesses)).to.equal('Strips, bars and leaf shapes');
+    expect(thingsInWords([...guesses, 'Bell'])).to.equal('Strips, bars, leaf shapes and Bell');
+  });
 });

@@ -365,9 +365,15 @@ describe('how many things are open, where the page chooses', () => {
         const at = openTried.findIndex(({ isChosen }) => isChosen);
         expect(openTried[at].openThings).to.equal(openThings);
         expect(openTried.filter(({ isChosen }) => isChosen)).to.have.length(1);
-        // No larger number saves a tenth more, and it saved a tenth itself.
-        expect(tried[at] - tried.at(-1)!).to.be.below(0.1 * tried[at] + 1e-9);
-        if (at > 0) expect(tried[at - 1] - tried[at]).to.be.above(0);
+        // No larger number saves a fortieth for each further open thing, and it saved that itself.
+        const limits = openTried.map((each) => each.openThings);
+        const prices = await priceOfOpen(steps, limits, { maxIterations: 4 });
+        const saves = (from: number, to: number) => {
+          const further = prices[to].mostOpen - prices[from].mostOpen;
+          return tried[from] > tried[to] && tried[from] - tried[to] >= 0.025 * tried[from] * further;
+        };
+        for (let more = at + 1; more < tried.length; more++) expect(saves(at, more)).to.equal(false);
+        if (at > 0) expect(tried.slice(0, at).some((_, fewer) => saves(fewer, at))).to.equal(true);
         expect(pickUps).to.be.at.most(tried[at]);
         expect(validateSequence(steps, order, openThings, alike)).to.deep.equal([]);
       }),

@@ -12,8 +12,8 @@ export function openLimit(open: OpenThings): number | null {
 
 /** The numbers of open things that a page chooses among. */
 const CHOSEN_AMONG = [2, 3, 4, 6, 8, 12, Infinity];
-/** More things are open where that saves at least such a share of the pick-ups. */
-const WORTH_IT = 0.1;
+/** A further open thing has to save at least such a share of the pick-ups. */
+const WORTH_IT = 0.025;
 /** Share of the time that the choice takes. */
 const FOR_CHOICE = 0.4;
 
@@ -29,7 +29,7 @@ export interface SequenceAsWished extends Sequence {
 
 /**
  * Puts steps into an order with as many things open as is wished. Where the page chooses, it is the smallest number from
- * which on no larger one saves a tenth of the pick-ups: half-done things are a burden that has to be worth it.
+ * which on no larger one saves a fortieth of the pick-ups for each further open thing: what is half done is a burden.
  * @param options the deadline is for all of it
  * @throws what {@link sequence} throws
  */
@@ -64,7 +64,9 @@ export async function sequenceAsWished(
 
 /** @param prices from few open to many */
 function chosenOf(prices: readonly OpenPrice[]): OpenPrice {
-  return prices.reduce((chosen, price) =>
-    chosen.pickUps - price.pickUps >= WORTH_IT * chosen.pickUps ? price : chosen,
-  );
+  return prices.reduce((chosen, price) => {
+    const further = price.mostOpen - chosen.mostOpen;
+    const saved = chosen.pickUps - price.pickUps;
+    return saved > 0 && saved >= WORTH_IT * chosen.pickUps * further ? price : chosen;
+  });
 }

@@ -6,6 +6,8 @@ import type { Step } from './schemas.ts';
 export interface OpenPrice {
   /** Infinity for any number. */
   openThings: number;
+  /** As many as are ever open. */
+  mostOpen: number;
   pickUps: number;
   /** Minutes at the table in all, and those of them that are not laying: picking up, sharpening, moving on, waiting. */
   minutes: number;
@@ -42,8 +44,8 @@ export async function priceOfOpen(
     const found = await sequence(steps, { ...options, openThings, from: best?.order }, part);
     if (!best || found.cost < best.cost) best = found;
     const overheadMinutes = best.seconds / 60;
-    const { pickUps, order } = best;
-    prices.push({ openThings, pickUps, minutes: laying + overheadMinutes, overheadMinutes, order });
+    const { pickUps, order, mostOpen } = best;
+    prices.push({ openThings, mostOpen, pickUps, minutes: laying + overheadMinutes, overheadMinutes, order });
   }
   return prices;
 }

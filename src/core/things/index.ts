@@ -10,3 +10,4 @@ export {
   proposeThings,
   readPage,
 } from './propose.ts';
+export { kindOfGuess } from './words.ts';

@@ -57,6 +57,17 @@ function third(share: number): number {
   return Math.min(2, Math.max(0, Math.floor(3 * share)));
 }
 
+const GUESS = new RegExp(
+  `^(\\d+ )?(${Object.values(SHAPES).flat().join('|')}), (top|bottom|left|right|middle|(top|bottom) (left|right))( \\(\\d+\\))?$`,
+);
+
+/** What many things that are still called as they were guessed are called together, as "strips"; null for other names. */
+export function kindOfGuess(name: string): string | null {
+  const looks = GUESS.exec(name)?.[2];
+  const shape = Object.values(SHAPES).find(([one, many]) => one === looks || many === looks);
+  return shape ? shape[1] : null;
+}
+
 /** The same names, each made different from all before it and from those taken. */
 export function toldApart(names: readonly string[], taken: readonly string[] = []): string[] {
   const used = new Set(taken.map((name) => name.toLowerCase()));

@@ -32,17 +32,13 @@ export function whyChosen({ openTried }: Pick<BenchPlan, 'openTried'>): string {
   const at = openTried.findIndex(({ isChosen }) => isChosen);
   const chosen = openTried[at];
   if (!chosen) return '';
-  const [fewer, more] = [openTried[at - 1], openTried.at(-1)!];
-  const before = fewer
-    ? `With ${fewer.openThings} open it would be ${fewer.pickUps} pick-ups, so ${chosen.pickUps}. `
-    : '';
-  if (more === chosen) return before.trim();
-  const saved = chosen.pickUps - more.pickUps;
-  const beyond =
-    saved > 0
-      ? `More open things save at most ${saved} of ${chosen.pickUps} pick-ups`
-      : 'More open things save no pick-up';
-  return `${before}${beyond}: less than a tenth is not worth the half-done things.`;
+  const fewer = openTried[at - 1];
+  const more = openTried.find((each, k) => k > at && each.pickUps < chosen.pickUps);
+  const before = fewer ? `${fewer.openThings} would take ${fewer.pickUps}` : '';
+  const beyond = more
+    ? `${more.openThings === 'any' ? 'any number' : more.openThings} still ${more.pickUps}`
+    : 'more save none';
+  return `${chosen.pickUps} pick-ups; ${[before, beyond].filter(Boolean).join(', ')}. A further open thing has to save a fortieth of them.`;
 }
 
 /** From one thing at a time to one pencil across the page; by default the page chooses. */

@@ -277,7 +277,13 @@ function Steps({ benchPlan, rounds, nameOf, number, doneIds, chosen, onChoose }:
               {isSame ? '' : held.code}
             </span>
             <PressureMark pressure={step.pressure} size={26} />
-            <span className={clsx('min-w-0 flex-1 text-[0.95rem] leading-snug wrap-break-word', isDone && 'struck')}>
+            <span
+              title={names}
+              className={clsx(
+                'line-clamp-2 min-w-0 flex-1 text-[0.95rem] leading-snug wrap-break-word',
+                isDone && 'struck',
+              )}
+            >
               {names}
             </span>
             <span className="shrink-0 text-sm text-soft">{about(round.minutes)}</span>
