@@ -10,6 +10,7 @@ export { roundsOfPlan } from './rounds-of-plan.ts';
 export { namesOf, thingsInWords } from './thing-names.ts';
 export { type ToldAlike, shapesInWords, timesInWords, toldAlike } from './told-alike.ts';
 export { laidLayers } from './laid-layers.ts';
+export { whyOffWish } from './off-wish.ts';
 export { plannedWear } from './planned-wear.ts';
 export { type ShoppingItem, type ShoppingReason, shoppingList } from './shopping-list.ts';
 export { minutesWorked, withEntry } from './with-entry.ts';

@@ -1,5 +1,5 @@
 import { type Costs, USUAL_COSTS } from './costs.ts';
-import { Points } from './points.ts';
+import { remindersOf } from './lay-out.ts';
 import { SittingClock } from './sitting-clock.ts';
 import { inHand } from './step.ts';
 import type { Sitting, Step } from './schemas.ts';
@@ -11,9 +11,13 @@ const WITHIN_RUN_MINUTES = 2.5;
 /** What it is worth to stop after something was wetted, counted the same way: the break dries it. */
 const DRIES_MINUTES = 2;
 
+/** A sitting keeps to the wish within such a share of it: it is worth so much, counted the same way, wherever steps allow it. */
+const WITHIN = 0.2;
+const BEYOND_MINUTES = 50;
+
 /**
- * Cuts an order into sittings, so that each is near the wished length, with the waiting for what dries in it: gladly at a
- * change of pencil, with few things left half done, and where something has to dry: the best of all cuts, by dynamic
+ * Cuts an order into sittings, so that each is within a fifth of the wished length where steps allow it, with laying out, rests
+ * and the waiting for what dries in it: gladly at a change of pencil, with few things left half done, and where something has to dry: the best of all cuts, by dynamic
  * programming over them.
  * @param wished minutes, above 0
  * @param openAs what a thing is open as: like things as one; default each by itself
@@ -24,8 +28,7 @@ export function cutSittings(
   costs: Costs = USUAL_COSTS,
   openAs: (thingId: string) => string = (thingId) => thingId,
 ): Sitting[] {
-  const points = new Points();
-  const sharpened = order.map((step) => points.lay(step));
+  const reminders = remindersOf(order);
   const cut = costOfCuts(order, openAs);
   const best = new Float64Array(order.length + 1).fill(Infinity);
   const from = new Int32Array(order.length + 1);
@@ -34,10 +37,12 @@ export function cutSittings(
   for (let begin = 0; begin < order.length; begin++) {
     const clock = new SittingClock(costs);
     for (let end = begin + 1; end <= order.length; end++) {
-      clock.lay(order[end - 1]!, sharpened[end - 1]!);
+      clock.lay(order[end - 1]!, reminders.get(order[end - 1]!.id)!);
       const off = clock.minutes - wished;
       // The last sitting may be short at no cost.
-      const length = end === order.length && off < 0 ? 0 : (off * off) / wished;
+      const isLast = end === order.length && off < 0;
+      const beyond = Math.abs(off) > WITHIN * wished ? BEYOND_MINUTES : 0;
+      const length = isLast ? 0 : (off * off) / wished + beyond;
       const all = best[begin]! + length + cut[end]!;
       if (all < best[end]!) [best[end], from[end], minutes[end]] = [all, begin, clock.minutes];
       if (clock.minutes > 2 * wished) break;

@@ -1,6 +1,6 @@
 import { type Costs, USUAL_COSTS } from './costs.ts';
 import type { Sitting, Step } from './schemas.ts';
-import { Points } from './points.ts';
+import { remindersOf } from './lay-out.ts';
 import { SittingClock } from './sitting-clock.ts';
 
 /**
@@ -70,8 +70,8 @@ export function withWhatGoesAlong(
 
 /** Minutes that a sitting takes; points are taken to be fresh. */
 function minutesAt(steps: readonly Step[], costs: Costs): number {
-  const points = new Points();
+  const reminders = remindersOf(steps);
   const clock = new SittingClock(costs);
-  for (const step of steps) clock.lay(step, points.lay(step));
+  for (const step of steps) clock.lay(step, reminders.get(step.id)!);
   return clock.minutes;
 }

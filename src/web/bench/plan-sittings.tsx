@@ -224,7 +224,8 @@ function PlanFigures({ benchPlan }: { benchPlan: BenchPlan }) {
             ? `Minutes come from area, passes, pressure, stroke and point by your own pace over ${benchPlan.ratesFrom} finished steps. `
             : 'Minutes come from area, passes, pressure, stroke and point by assumed rates: 0.9 min per cm² and pass with a sharp point, 0.45 with a normal one, 0.14 with the side of the lead, and 4 s for each region. They are guesses until eight of your steps are timed. '}
           A pick-up counts {benchPlan.pickUpSeconds.toFixed(0)} s, a sharpening {USUAL_COSTS.sharpenSeconds} s; there
-          are {benchPlan.sharpenings} of those on the way.
+          are {benchPlan.sharpenings} of those on the way. Laying out counts 2 min a sitting, a rest 2 min in every 25,
+          and what dries is waited for where nothing else can be done meanwhile.
         </Why>
       </p>
       {underHand >= 1 && (

@@ -26,7 +26,7 @@ import {
   validateSequence,
   withWhatGoesAlong,
 } from '../../core/bench/index.ts';
-import { about, benchPlanWithSittings, heldFor, roundsOfPlan, thingsInWords } from '../../order/index.ts';
+import { about, benchPlanWithSittings, heldFor, roundsOfPlan, thingsInWords, whyOffWish } from '../../order/index.ts';
 import { useStoreBenchMutation } from '../api/desk-api.ts';
 import { sentenceOf } from '../api/sentence.ts';
 import { useDesk } from '../desk/desk-context.ts';
@@ -73,6 +73,14 @@ export function StepList({ bench, benchPlan }: { bench: BenchState; benchPlan: B
     if (error) toast.error(sentenceOf(error));
     return !error;
   };
+  const offWish = (at: number) =>
+    whyOffWish(
+      rounds,
+      benchPlan.sittings.map(({ minutes }) => minutes),
+      at,
+      benchPlan.madeFor?.sittingMinutes ?? sheet.plan.bench.sittingMinutes,
+      (round) => namesIn(round, nameOf),
+    );
   const letGo = () => {
     setChosen(null);
     setDragged(false);
@@ -135,6 +143,7 @@ export function StepList({ bench, benchPlan }: { bench: BenchState; benchPlan: B
               </Button>
             )}
             {sitting && <LayOut benchPlan={benchPlan} sitting={i} doneIds={doneIds} />}
+            {sitting && offWish(i) && <p className="hatched-edge mb-1 px-2 text-sm leading-snug">{offWish(i)}</p>}
             {sitting && (
               <Steps
                 benchPlan={benchPlan}
