@@ -1,6 +1,7 @@
 /** order: from a plan to the steps of its bench and what they take, and how those stand. */
 export { about } from './about.ts';
 export { type AtHand, benchPlanFrom, isOutOfDate, openSteps, stepsFinished } from './bench-plan.ts';
+export { type AfterEvenings, afterEvenings } from './after-evenings.ts';
 export { daysOfSittings } from './evenings.ts';
 export { type Held, heldFor } from './held.ts';
 export { type LayerCost, costOfLayer } from './layer-cost.ts';

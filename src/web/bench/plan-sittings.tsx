@@ -12,6 +12,7 @@ import { Button, Choice, Notice, Progress, Section, Why } from '../parts/index.t
 import { HoursSection } from '../desk/hours-section.tsx';
 import { CompareOpen } from './compare-open.tsx';
 import { EveningsWished } from './evenings.tsx';
+import { FewerEvenings } from './fewer-evenings.tsx';
 import { OpenThings, chosenByPage } from './open-things.tsx';
 import { LostPencil } from './lost-pencil.tsx';
 import { Overview } from './overview.tsx';
@@ -89,7 +90,10 @@ export function PlanSittings({ bench, onSitDown }: { bench: BenchState; onSitDow
           </Section>
           {recipes.size === 0 && <Notice>No thing has layers yet. Choose a palette at the Wheel first.</Notice>}
           <Section title="How the evenings go">
-            <EveningsWished />
+            <div className="grid gap-2">
+              <EveningsWished />
+              {plan && <FewerEvenings benchPlan={plan} doneIds={doneIds} />}
+            </div>
           </Section>
           <HoursSection />
           {plan && <PlanFigures benchPlan={plan} />}
