@@ -12,7 +12,7 @@ export { type Overhead, overheadOf } from './overhead.ts';
 export { type Sequence, type SequenceOptions, sequence } from './sequence.ts';
 export { type OpenPrice, priceOfOpen } from './price-of-open.ts';
 export { type OpenTried, type SequenceAsWished, openLimit, sequenceAsWished } from './open-things.ts';
-export { BY_THE_PAGE } from './schemas.ts';
+export { BY_THE_PAGE } from './by-the-page.ts';
 export { validateSequence } from './validate-sequence.ts';
 export { handWords } from './hand-words.ts';
 export { type LaidOutTable, type Reminder, layOutFor, remindersOf } from './lay-out.ts';

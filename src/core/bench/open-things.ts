@@ -1,8 +1,8 @@
 import { type OpenPrice, priceOfOpen } from './price-of-open.ts';
 import { type Run, quietRun } from '../run/index.ts';
-import { BY_THE_PAGE, type OpenThings } from './schemas.ts';
+import { BY_THE_PAGE } from './by-the-page.ts';
 import { type Sequence, type SequenceOptions, sequence } from './sequence.ts';
-import type { Step } from './schemas.ts';
+import type { OpenThings, Step } from './schemas.ts';
 
 /** The number that a search keeps to, Infinity for any; null where the page chooses. */
 export function openLimit(open: OpenThings): number | null {

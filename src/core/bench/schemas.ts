@@ -4,10 +4,8 @@ import { RegionId } from '../lineart/schemas.ts';
 import { Id, LabColour } from '../primitives/schemas.ts';
 import { DIRECTIONS, POINTS, PULLS, STROKES } from '../recipe/index.ts';
 import { DryMinutes, Passes, ToolId, Zone } from '../recipe/schemas.ts';
+import { BY_THE_PAGE } from './by-the-page.ts';
 import { REPAIR } from './repair-ids.ts';
-
-/** The wish that the page chooses. */
-export const BY_THE_PAGE = 'by the page';
 
 /**
  * How many things may be begun and unfinished at once, or that the page chooses; like things count as one. Plans once said 50
