@@ -40,7 +40,7 @@ describe('the booklet and its devices', () => {
     const [clock, kite] = [await shape('The Tide Clock'), await shape('Kite Loft')];
     expect(clock.height / clock.width).to.be.closeTo(297 / 210, 0.03);
     expect(kite.width / kite.height).to.be.closeTo(210 / 148, 0.03);
-    await page.getByText(/^(8|9|10|11)\d of \d+ steps done/).waitFor();
+    await page.getByText(/^(8|9|10|11)\d of \d+ layers laid/).waitFor();
   });
 
   it('a scan that is stopped leaves nothing behind, and the panel says that the scanner is simulated', async () => {

@@ -250,7 +250,7 @@ describe('the way through the stages', () => {
       expect(pickUps.at(-1)).to.be.below(0.9 * pickUps[0]);
       expect(Math.max(...pickUps)).to.equal(pickUps[0]);
       await putInOrder(page);
-      await page.getByText(/^ordering steps/).waitFor({ state: 'hidden' });
+      await page.getByRole('progressbar').waitFor({ state: 'hidden' });
       const { plan } = BenchState.parse(await stored('/sheets/ferry-steps/bench'));
       expect(validateSequence(plan!.steps, plan!.order, plan!.openThings, plan!.alike)).to.deep.equal([]);
       const inTurn = plan!.steps.filter((step, i) => i === 0 || plan!.steps[i - 1].pencil !== step.pencil).length;

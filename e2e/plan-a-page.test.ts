@@ -3,13 +3,15 @@ import { type Browser, type Page } from 'playwright-core';
 import { BenchState, RegionsMeta, SheetState, TakingLine } from '../src/contracts/index.ts';
 import { validateSequence } from '../src/core/bench/index.ts';
 import { roundsOfPlan } from '../src/order/index.ts';
-import { type TestDesk, openBrowser, openDesk, openPage } from './harness.ts';
+import { type TestDesk, openBrowser, openDesk, openPage, until } from './harness.ts';
 import { goTo, pressAtTable } from './stages.ts';
 
 /** A plan for a whole page takes no longer than this, ms, and no more answers. */
 const TWO_MINUTES = 120_000;
 const ANSWERS = 8;
 const STEPS = 50;
+/** A step in so many shapes, of which one is put off. */
+const MANY = 8;
 
 describe('planning a whole page', function () {
   let desk: TestDesk;
@@ -84,6 +86,22 @@ describe('planning a whole page', function () {
     expect(sheet.hasKey).to.equal(false);
     expect(plan!.things.length).to.be.above(8);
     expect(validateSequence(plan!.steps, plan!.order, plan!.openThings, plan!.alike)).to.deep.equal([]);
+    // Like shapes are one step, and one of them is put off by itself.
+    const rounds = roundsOfPlan(plan!).flat();
+    expect(rounds.length).to.be.below(plan!.steps.length / 2);
+    const at = rounds.findIndex(({ steps }) => steps.length >= MANY);
+    await page.getByRole('button', { name: 'Sit down' }).click();
+    await page.getByText('step 1 of').waitFor();
+    for (let k = 0; k < at; k++) await pressAtTable(page, 'ArrowRight');
+    const shapes = page.getByRole('region', { name: 'Shapes of this step' }).getByRole('listitem');
+    expect(await shapes.count()).to.equal(rounds[at].steps.length);
+    await shapes.nth(2).getByRole('button').click();
+    await page.getByText('Done, Later and the others are for this one alone.').waitFor();
+    await pressAtTable(page, 'l');
+    const skipped = async () => BenchState.parse(await stored(`/sheets/${sheetId()}/bench`)).skipped.join();
+    await until('one shape is put off', skipped, (ids) => ids === rounds[at].steps[2].id);
+    await page.getByText('In turn along the way').waitFor();
+    expect(await shapes.count()).to.equal(rounds[at].steps.length - 1);
     expect(ownErrors()).to.deep.equal([]);
   });
 

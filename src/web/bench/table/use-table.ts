@@ -42,7 +42,11 @@ export function useTable(bench: BenchState, benchPlan: BenchPlan) {
   const by = look.from === up?.id ? Math.min(look.by, ahead.length - 1) : 0;
   const round = ahead[by];
   const [chosen, setChosen] = useState({ from: '', shapes: NOTHING });
-  const shapes = chosen.from === round?.id ? chosen.shapes : NOTHING;
+  // What was chosen and is done or put off by now is chosen no longer.
+  const shapes = useMemo(() => {
+    if (!round || chosen.from !== round.id) return NOTHING;
+    return new Set(round.steps.flatMap(({ id }) => (chosen.shapes.has(id) ? [id] : [])));
+  }, [round, chosen]);
   /** What the buttons are for: what is chosen of the step, or else all of it. */
   const meant = useMemo(() => {
     const own = round?.steps.filter(({ id }) => shapes.has(id)) ?? [];
